@@ -1,0 +1,57 @@
+# The index of everything one can do here. Every target does the set-up it needs, on a fresh Debian machine too.
+SHELL := /bin/bash
+PYTHON := .venv/bin/python
+NODE := PATH="$$(scripts/node-path.sh)"
+FRONTEND_FILES := $(shell find frontend/src frontend/public -type f 2>/dev/null) frontend/index.html frontend/vite.config.ts
+
+.DEFAULT_GOAL := help
+.PHONY: help setup demo demo-reset serve test lint pytest browser-test bench screenshots types lock system system-tests clean
+
+help: ## list these targets
+	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
+
+system:
+	@scripts/system-packages.sh
+system-tests:
+	@scripts/system-packages.sh --tests
+
+.venv/.installed-run: requirements/run.txt pyproject.toml | system
+	@scripts/python-environment.sh run
+.venv/.installed-dev: requirements/dev.txt pyproject.toml | system-tests .venv/.installed-run
+	@scripts/python-environment.sh dev
+frontend/node_modules/.installed: frontend/package-lock.json | .venv/.installed-run
+	@echo "Installing what the front end is built from …"
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error && touch node_modules/.installed
+frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES)
+	@echo "Building the front end …"
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build -- --logLevel warn
+	@$(PYTHON) -m whitenoise.compress --quiet frontend/dist
+
+setup: .venv/.installed-run frontend/dist/index.html ## install and build what running needs; afterwards .venv/bin/tonada is the command
+
+demo: setup ## start Tonada with its demo brands on http://127.0.0.1:8600
+	@exec .venv/bin/tonada serve --demo
+demo-reset: setup ## throw the demo data away and start anew
+	@exec .venv/bin/tonada serve --demo --reset
+serve: setup ## start Tonada without demo brands
+	@exec .venv/bin/tonada serve
+
+lint: .venv/.installed-dev frontend/node_modules/.installed ## ruff, mypy, vue-tsc, ESLint, Prettier
+	@.venv/bin/ruff check . && .venv/bin/ruff format --check .
+	@.venv/bin/mypy
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent check
+pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
+	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest
+test: lint pytest ## everything that proves a change
+
+bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run
+	@$(PYTHON) -m bench
+screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo data
+	@$(PYTHON) scripts/screenshots.py
+types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it
+	@$(PYTHON) -m tonada.web.openapi > frontend/src/api/openapi.json
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types && npx --no-install prettier --log-level warn --write src/api/openapi.json
+lock: ## lock the Python packages anew (needs uv)
+	@scripts/lock.sh
+clean: ## remove what was built; keeps .data/
+	@rm -rf .venv frontend/node_modules frontend/dist .mypy_cache .ruff_cache .pytest_cache .hypothesis

@@ -1,0 +1,31 @@
+#!/usr/bin/env bash
+# Installs the Debian packages that are missing: always what running needs, with --tests also the browser.
+set -u
+cd "$(dirname "$0")/.." || exit 1
+missing=()
+
+python3 -c 'import ensurepip, venv, sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null || missing+=(python3 python3-venv)
+if [ -z "${DATABASE_URL:-}" ] || [ "${1:-}" = "--tests" ]; then
+  compgen -G '/usr/lib/postgresql/*/bin/postgres' >/dev/null || missing+=(postgresql)
+fi
+[ -e /etc/ssl/certs/ca-certificates.crt ] || missing+=(ca-certificates)
+if [ "${1:-}" = "--tests" ]; then
+  command -v chromium >/dev/null || missing+=(chromium)
+  command -v git >/dev/null || missing+=(git)
+fi
+[ ${#missing[@]} -eq 0 ] && exit 0
+
+command -v apt-get >/dev/null || { echo "Tonada needs these Debian packages and there is no apt-get here: ${missing[*]}" >&2; exit 1; }
+as_root=()
+if [ "$(id -u)" -ne 0 ]; then
+  command -v sudo >/dev/null || { echo "Tonada needs these Debian packages; install them as root: ${missing[*]}" >&2; exit 1; }
+  as_root=(sudo)
+fi
+echo "Installing Debian packages: ${missing[*]} …"
+log=$(mktemp)
+if ! { "${as_root[@]}" apt-get update -q && "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive \
+    apt-get install -q -y --no-install-recommends "${missing[@]}"; } >"$log" 2>&1; then
+  echo "apt-get could not install ${missing[*]}: $(grep -E '^E:' "$log" | head -n 1) (whole output: $log)" >&2
+  exit 1
+fi
+rm -f "$log"

@@ -1,0 +1,129 @@
+"""The command `tonada`. Scripts depend on it: what it prints with --json and its exit codes stay.
+
+Exit codes: 0 fine, 1 a check failed or the server can't start, 2 the input can't be used.
+"""
+
+from __future__ import annotations
+
+import argparse
+import json
+import sys
+from collections.abc import Sequence
+from pathlib import Path
+from typing import Any
+
+from tonada import __version__
+
+
+def main(arguments: Sequence[str] | None = None) -> int:
+    """Run one command and return its exit code."""
+    from tonada.core.errors import TonadaError
+
+    parsed = _parser().parse_args(arguments)
+    try:
+        code: int = parsed.run(parsed)
+    except TonadaError as reason:
+        print(f"tonada: {reason}", file=sys.stderr)
+        return 2
+    except OSError as reason:
+        print(f"tonada: {reason.filename or 'output'}: {reason.strerror}", file=sys.stderr)
+        return 2
+    return code
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(
+        prog="tonada", description="Brand colour palettes with checked contrast."
+    )
+    parser.add_argument("--version", action="version", version=f"tonada {__version__}")
+    commands = parser.add_subparsers(required=True, metavar="COMMAND")
+
+    extract = commands.add_parser("extract", help="the colours of an image and their shares")
+    extract.add_argument("file", type=Path, metavar="FILE")
+    extract.add_argument("--max", type=_count, default=12, metavar="N", help="at most N colours (1 to 12)")
+    extract.set_defaults(run=_extract)
+
+    contrast = commands.add_parser("contrast", help="the contrast ratio of a text on a ground")
+    contrast.add_argument("text", metavar="TEXT", help="any CSS colour; may be translucent")
+    contrast.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
+    contrast.set_defaults(run=_contrast)
+
+    roles = commands.add_parser("roles", help="roles for colours, the first one covering most")
+    roles.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
+    roles.set_defaults(run=_roles)
+
+    for command in (extract, contrast, roles):
+        command.add_argument("--json", action="store_true", help="print JSON")
+
+    serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
+    serve.add_argument(
+        "--demo", action="store_true", help="with the demo brands, where there are no brands yet"
+    )
+    serve.add_argument("--reset", action="store_true", help="throw away the data of the own cluster first")
+    serve.set_defaults(run=_serve)
+    return parser
+
+
+def _count(text: str) -> int:
+    if not text.isdigit() or not 1 <= int(text) <= 12:
+        raise argparse.ArgumentTypeError(f"“{text}” is not a number from 1 to 12")
+    return int(text)
+
+
+def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> int:
+    print(json.dumps(answer, ensure_ascii=False) if as_json else "\n".join(lines))
+    return 0
+
+
+def _extract(parsed: argparse.Namespace) -> int:
+    from tonada.core.extract import extract_colors
+
+    found = extract_colors(parsed.file.read_bytes(), most=parsed.max)
+    answer = {
+        "colors": [{"hex": color.hex, "share": color.share} for color in found.colors],
+        "kind": found.kind,
+        "ground": found.ground,
+    }
+    lines = [
+        f"{color.hex}  {color.share * 100:5.1f} %{'  ground' if color.hex == found.ground else ''}"
+        for color in found.colors
+    ]
+    return _print(answer, lines, as_json=parsed.json)
+
+
+def _contrast(parsed: argparse.Namespace) -> int:
+    from tonada.core.color import hex_to_srgb8, parse_color
+    from tonada.core.contrast import composite, contrast_ratio, levels_of_ratio
+    from tonada.core.errors import ColorError
+
+    text, alpha = parse_color(parsed.text, field="TEXT")
+    ground, ground_alpha = parse_color(parsed.ground, field="GROUND")
+    if ground_alpha < 1:
+        raise ColorError("GROUND must be opaque: what lies behind it isn't known.", field="GROUND")
+    seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
+    ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
+    levels = levels_of_ratio(ratio)
+    shown = int(ratio * 100) / 100  # rounded down: 4.499 must not look like a pass
+    lines = [f"{shown:.2f} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
+    return _print({"ratio": ratio, "levels": levels}, lines, as_json=parsed.json)
+
+
+def _roles(parsed: argparse.Namespace) -> int:
+    from tonada.core.color import parse_color
+    from tonada.core.roles import Candidate, propose_roles
+
+    hexes = list(dict.fromkeys(parse_color(text, field="COLOR")[0] for text in parsed.colors))
+    # The first is taken to cover most, each further one half as much.
+    weights = [0.5**number for number in range(len(hexes))]
+    candidates = tuple(
+        Candidate(value, weight / sum(weights)) for value, weight in zip(hexes, weights, strict=True)
+    )
+    roles = propose_roles(candidates).roles
+    answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}
+    return _print(answer, [f"{r.role:<10}{r.hex}  {r.reason}" for r in roles], as_json=parsed.json)
+
+
+def _serve(parsed: argparse.Namespace) -> int:
+    from tonada.run.serve import serve
+
+    return serve(demo=parsed.demo, reset=parsed.reset)

@@ -1,0 +1,207 @@
+"""Colour spaces, hex values and the sRGB gamut.
+
+Arrays carry their channels on the last axis, any leading axes are allowed, inputs are never
+written to, and NaN stays NaN. The name of a value tells its encoding:
+
+srgb8   uint8 or int, 0 to 255, gamma encoded
+srgb    float64, 0 to 1, gamma encoded
+linear  float64, 0 to 1, linear light
+oklab   float64, L 0 to 1, a and b around -0.4 to 0.4
+oklch   float64, L 0 to 1, C 0 to about 0.4, h in degrees 0 to 360; h of a neutral is 0
+"""
+
+from __future__ import annotations
+
+import re
+from typing import Any, Final, TypeAlias
+
+import numpy as np
+from coloraide import Color
+from numpy.typing import NDArray
+
+from tonada.core.errors import ColorError
+
+Floats: TypeAlias = NDArray[np.float64]
+Srgb8: TypeAlias = NDArray[np.integer[Any]]
+Hex: TypeAlias = str
+
+HEX_PATTERN: Final = re.compile(r"#[0-9a-f]{6}\Z")
+
+# CSS Color 4, sample code "Conversion functions": sRGB (linear, D65) to XYZ and XYZ to LMS, as one matrix.
+_LINEAR_TO_XYZ: Final = np.array(
+    [
+        [506752 / 1228815, 87881 / 245763, 12673 / 70218],
+        [87098 / 409605, 175762 / 245763, 12673 / 175545],
+        [7918 / 409605, 87881 / 737289, 1001167 / 1053270],
+    ]
+)
+_XYZ_TO_LMS: Final = np.array(
+    [
+        [0.8190224379967030, 0.3619062600528904, -0.1288737815209879],
+        [0.0329836539323885, 0.9292868615863434, 0.0361446663506424],
+        [0.0481771893596242, 0.2642395317527308, 0.6335478284694309],
+    ]
+)
+_LMS_TO_OKLAB: Final = np.array(
+    [
+        [0.2104542683093140, 0.7936177747023054, -0.0040720430116193],
+        [1.9779985324311684, -2.4285922420485799, 0.4505937096174110],
+        [0.0259040424655478, 0.7827717124575296, -0.8086757549230774],
+    ]
+)
+_LINEAR_TO_LMS: Final = _XYZ_TO_LMS @ _LINEAR_TO_XYZ
+_LMS_TO_LINEAR: Final = np.linalg.inv(_LINEAR_TO_LMS)
+_OKLAB_TO_LMS: Final = np.linalg.inv(_LMS_TO_OKLAB)
+
+# Below this chroma a hue is only rounding: the neutrals of 8-bit sRGB come out under 4e-8.
+NEUTRAL_CHROMA: Final = 1e-6
+
+
+def srgb_to_linear(srgb: Floats) -> Floats:
+    """Return linear light. Source: IEC 61966-2-1 with the threshold 0.04045 (as WCAG 2.2)."""
+    srgb = np.asarray(srgb, dtype=np.float64)
+    return np.where(srgb <= 0.04045, srgb / 12.92, ((np.maximum(srgb, 0) + 0.055) / 1.055) ** 2.4)
+
+
+def linear_to_srgb(linear: Floats) -> Floats:
+    """Return gamma-encoded sRGB; values below 0 are mirrored as CSS Color 4 does."""
+    linear = np.asarray(linear, dtype=np.float64)
+    size = np.abs(linear)
+    encoded = np.where(size <= 0.0031308, 12.92 * size, 1.055 * size ** (1 / 2.4) - 0.055)
+    return np.copysign(encoded, linear)
+
+
+SRGB8_TO_LINEAR: Final = srgb_to_linear(np.arange(256) / 255)
+SRGB8_TO_LINEAR.setflags(write=False)
+
+
+def linear_to_oklab(linear: Floats) -> Floats:
+    """Return OKLab. Source: CSS Color 4, section 9.3 and its sample code."""
+    lms = np.cbrt(np.asarray(linear, dtype=np.float64) @ _LINEAR_TO_LMS.T)
+    return np.asarray(lms @ _LMS_TO_OKLAB.T)
+
+
+def oklab_to_linear(oklab: Floats) -> Floats:
+    """Return linear light, outside 0 to 1 where the colour is outside the sRGB gamut."""
+    lms = (np.asarray(oklab, dtype=np.float64) @ _OKLAB_TO_LMS.T) ** 3
+    return np.asarray(lms @ _LMS_TO_LINEAR.T)
+
+
+def oklab_to_oklch(oklab: Floats) -> Floats:
+    """Return OKLCH; the hue of a neutral, which does not exist, is given as 0."""
+    oklab = np.asarray(oklab, dtype=np.float64)
+    chroma = np.hypot(oklab[..., 1], oklab[..., 2])
+    hue = np.degrees(np.arctan2(oklab[..., 2], oklab[..., 1])) % 360
+    return np.stack([oklab[..., 0], chroma, np.where(chroma < NEUTRAL_CHROMA, 0.0, hue)], axis=-1)
+
+
+def oklch_to_oklab(oklch: Floats) -> Floats:
+    """Return OKLab."""
+    oklch = np.asarray(oklch, dtype=np.float64)
+    angle = np.radians(oklch[..., 2])
+    return np.stack([oklch[..., 0], oklch[..., 1] * np.cos(angle), oklch[..., 1] * np.sin(angle)], axis=-1)
+
+
+def srgb8_to_oklab(srgb8: Srgb8) -> Floats:
+    """Return OKLab of 8-bit colours."""
+    return linear_to_oklab(SRGB8_TO_LINEAR[np.asarray(srgb8)])
+
+
+def srgb8_to_oklch(srgb8: Srgb8) -> Floats:
+    """Return OKLCH of 8-bit colours."""
+    return oklab_to_oklch(srgb8_to_oklab(srgb8))
+
+
+def is_in_gamut(linear: Floats, *, tolerance: float = 1e-7) -> NDArray[np.bool_]:
+    """Say for each colour whether every linear channel lies in 0 to 1, within `tolerance`."""
+    return np.asarray(np.all((linear >= -tolerance) & (linear <= 1 + tolerance), axis=-1))
+
+
+def largest_chroma(lightness: Floats, hue: Floats) -> Floats:
+    """Return the largest OKLCH chroma inside sRGB at each lightness (0 to 1) and hue (degrees).
+
+    By bisection to 1e-6. Around blue the gamut is hollow, so this is the first way out from the
+    neutral axis, which is the one that keeps everything below it inside too.
+    """
+    lightness, hue = np.broadcast_arrays(
+        np.asarray(lightness, dtype=np.float64), np.asarray(hue, dtype=np.float64)
+    )
+    low, high = np.zeros(lightness.shape), np.full(lightness.shape, 0.5)
+    for _ in range(19):  # 0.5 / 2**19 < 1e-6
+        middle = (low + high) / 2
+        linear = oklab_to_linear(oklch_to_oklab(np.stack([lightness, middle, hue], axis=-1)))
+        inside = is_in_gamut(linear)
+        low, high = np.where(inside, middle, low), np.where(inside, high, middle)
+    return np.asarray(low)
+
+
+def oklch_to_srgb8(oklch: Floats) -> NDArray[np.uint8]:
+    """Return the nearest 8-bit sRGB colour of the same lightness and hue.
+
+    A colour outside the gamut loses chroma until it is inside; lightness is clamped to 0 to 1.
+    Source: CSS Color 4, section 13.2, gamut mapping by chroma reduction in OKLCH, without the
+    closing local clip, which would turn the hue.
+    """
+    oklch = np.array(oklch, dtype=np.float64)
+    oklch[..., 0] = np.clip(oklch[..., 0], 0, 1)
+    outside = ~is_in_gamut(oklab_to_linear(oklch_to_oklab(oklch)))
+    if np.any(outside):
+        limit = largest_chroma(oklch[..., 0], oklch[..., 2])
+        oklch[..., 1] = np.where(outside, np.minimum(oklch[..., 1], limit), oklch[..., 1])
+    srgb = np.clip(linear_to_srgb(oklab_to_linear(oklch_to_oklab(oklch))), 0, 1)
+    return np.floor(srgb * 255 + 0.5).astype(np.uint8)
+
+
+def delta_e_ok(oklab_a: Floats, oklab_b: Floats) -> Floats:
+    """Return the distance in OKLab, 0 to about 1. Source: CSS Color 4, deltaEOK."""
+    return np.asarray(np.linalg.norm(np.asarray(oklab_a) - np.asarray(oklab_b), axis=-1))
+
+
+def hue_distance(hue_a: Floats | float, hue_b: Floats | float) -> Floats:
+    """Return the angle between two hues in degrees, 0 to 180."""
+    return np.asarray(np.abs((np.asarray(hue_a) - np.asarray(hue_b) + 180) % 360 - 180))
+
+
+def hex_to_srgb8(value: Hex) -> NDArray[np.uint8]:
+    """Return the shape (3,) of a `#rrggbb` in lower case. Raises ColorError for anything else."""
+    if not HEX_PATTERN.match(value):
+        raise ColorError(f"“{value[:40]}” is not a colour like #2b3a8c.", field="hex")
+    return np.frombuffer(bytes.fromhex(value[1:]), dtype=np.uint8)
+
+
+def hexes_to_srgb8(values: list[Hex] | tuple[Hex, ...]) -> NDArray[np.uint8]:
+    """Return the shape (N, 3). Raises ColorError for the first that is not `#rrggbb`."""
+    if not values:
+        return np.zeros((0, 3), dtype=np.uint8)
+    return np.stack([hex_to_srgb8(value) for value in values])
+
+
+def srgb8_to_hex(srgb8: Srgb8) -> Hex:
+    """Return `#rrggbb` of one 8-bit colour, in lower case."""
+    return "#{:02x}{:02x}{:02x}".format(*(int(channel) for channel in srgb8))
+
+
+def parse_color(text: str, *, field: str = "color") -> tuple[Hex, float]:
+    """Return hex and alpha (0 to 1) of any CSS Color 4 notation; hex digits may lack their #.
+
+    Colours outside sRGB lose chroma until they are inside. Raises ColorError naming `field`.
+    """
+    cleaned = text.strip()
+    if re.fullmatch(r"[0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8}", cleaned):
+        cleaned = f"#{cleaned}"
+    try:
+        parsed = Color(cleaned)
+        alpha = float(parsed.alpha(nans=False))
+        srgb = parsed.convert("srgb")
+        if srgb.in_gamut(tolerance=1e-6):
+            channels = np.clip(np.nan_to_num(np.array(srgb.coords(nans=False))), 0, 1)
+            srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
+        else:
+            srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
+    except (ValueError, TypeError, OverflowError) as reason:
+        raise ColorError(
+            f"“{text[:40]}” is not a colour. Write it as #2b3a8c, rgb(43 58 140), "
+            "oklch(0.37 0.14 272) or a CSS name.",
+            field=field,
+        ) from reason
+    return srgb8_to_hex(srgb8), min(max(alpha, 0.0), 1.0)

@@ -1,0 +1,110 @@
+"""Relative luminance, contrast ratio, and what WCAG 2.2 asks of each usage."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+
+from tonada.core.color import SRGB8_TO_LINEAR, Floats, Srgb8, srgb_to_linear
+
+# WCAG 2.2's own rounded weights, not the exact sRGB row: the standard decides who passes.
+LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
+# WCAG 2.2 adds this to both luminances for the light that a screen reflects.
+FLARE: Final = 0.05
+
+Level: TypeAlias = Literal["AA", "AAA"]
+Verdict: TypeAlias = Literal["AAA", "AA", "fail"]
+
+
+class Usage(StrEnum):
+    """What a figure on a ground is used for; it decides the ratio that is needed."""
+
+    BODY_TEXT = "body text"
+    LARGE_TEXT = "large text"
+    BUTTON_LABEL = "button label"
+    LINK = "link"
+    PART = "part of a control"
+
+
+# Success criteria 1.4.3 (AA) and 1.4.6 (AAA) for text, 1.4.11 for parts, which has no AAA.
+NEEDED: Final[dict[Level, dict[Usage, float]]] = {
+    "AA": {
+        Usage.BODY_TEXT: 4.5,
+        Usage.LARGE_TEXT: 3.0,
+        Usage.BUTTON_LABEL: 4.5,
+        Usage.LINK: 4.5,
+        Usage.PART: 3.0,
+    },
+    "AAA": {
+        Usage.BODY_TEXT: 7.0,
+        Usage.LARGE_TEXT: 4.5,
+        Usage.BUTTON_LABEL: 7.0,
+        Usage.LINK: 7.0,
+        Usage.PART: 3.0,
+    },
+}
+
+
+def _weighted(linear: Floats) -> Floats:
+    # Summed in the order of the standard's formula: a matrix product may round differently.
+    red, green, blue = LUMINANCE_WEIGHTS
+    return np.asarray(red * linear[..., 0] + green * linear[..., 1] + blue * linear[..., 2])
+
+
+def relative_luminance(srgb8: Srgb8) -> Floats:
+    """Return Y, 0 to 1, of opaque 8-bit sRGB colours. Source: WCAG 2.2, relative luminance."""
+    return _weighted(SRGB8_TO_LINEAR[np.asarray(srgb8)])
+
+
+def relative_luminance_of_srgb(srgb: Floats) -> Floats:
+    """Return Y of gamma-encoded sRGB, 0 to 1, that was not rounded to 8 bits."""
+    return _weighted(srgb_to_linear(srgb))
+
+
+def ratio_of_luminances(luminance_a: Floats, luminance_b: Floats) -> Floats:
+    """Return the contrast ratio, 1 to 21, not rounded. Source: WCAG 2.2, contrast ratio."""
+    lighter = np.maximum(luminance_a, luminance_b)
+    darker = np.minimum(luminance_a, luminance_b)
+    return np.asarray((lighter + FLARE) / (darker + FLARE))
+
+
+def contrast_ratio(text: Srgb8, ground: Srgb8) -> Floats:
+    """Return the contrast ratio of `text` on `ground`: 1 to 21, not rounded.
+
+    Opaque 8-bit sRGB, shapes (..., 3) that broadcast. Which of the two is the text makes no
+    difference. Source: WCAG 2.2, definition of contrast ratio.
+    """
+    return ratio_of_luminances(relative_luminance(text), relative_luminance(ground))
+
+
+def scale_position(luminance: Floats) -> Floats:
+    """Return the place on the contrast scale: 0 for black, 1 for white.
+
+    log(Y + 0.05), stretched to 0 to 1, so that equal distance is equal contrast ratio.
+    """
+    return np.asarray(np.log((np.asarray(luminance) + FLARE) / FLARE) / np.log(1.05 / FLARE))
+
+
+def ratio_length(ratio: float) -> float:
+    """Return the length on the contrast scale, 0 to 1, that a ratio of 1 to 21 takes."""
+    return float(np.log(ratio) / np.log(1.05 / FLARE))
+
+
+def composite(text: Srgb8, alpha: float, ground: Srgb8) -> Srgb8:
+    """Return `text` with opacity `alpha` laid over an opaque `ground`, rounded half up to 8 bits.
+
+    In gamma-encoded sRGB, as browsers do. Source: CSS Compositing 1, simple alpha compositing.
+    """
+    mixed = np.asarray(text) * alpha + np.asarray(ground) * (1 - alpha)
+    return np.floor(mixed + 0.5).astype(np.uint8)
+
+
+def levels_of_ratio(ratio: float) -> dict[Literal["text", "large", "part"], Verdict]:
+    """Return the highest level that `ratio`, unrounded, reaches for text, large text and parts."""
+    return {
+        "text": "AAA" if ratio >= 7 else "AA" if ratio >= 4.5 else "fail",
+        "large": "AAA" if ratio >= 4.5 else "AA" if ratio >= 3 else "fail",
+        "part": "AA" if ratio >= 3 else "fail",
+    }

@@ -1,0 +1,166 @@
+"""Bytes of a bitmap to a Picture: limits before decoding, orientation and profiles honoured."""
+
+from __future__ import annotations
+
+import io
+from typing import Any, Final, cast
+
+import numpy as np
+from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
+
+from tonada.core.errors import ImageError, ImageTooLarge
+from tonada.core.extract.picture import Bytes8, ImageFormat, Picture
+from tonada.core.limits import MAX_FILE_BYTES, MAX_PIXELS
+
+FORMATS: Final = ("PNG", "JPEG", "WEBP", "GIF", "AVIF", "BMP", "TIFF")
+READABLE: Final = "SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF"
+# More pixels than this don't tell more about which colours there are.
+WORKING_PIXELS: Final = 1_200_000
+# What Pillow raises for files that are broken or not what their first bytes say.
+_BROKEN: Final = (OSError, SyntaxError, ValueError, IndexError, KeyError, TypeError, OverflowError, EOFError)
+
+# Our own limit is checked as soon as the header is read, which is before anything is decoded.
+Image.MAX_IMAGE_PIXELS = None
+
+
+def decode_bitmap(data: bytes, *, working_pixels: int = WORKING_PIXELS) -> Picture:
+    """Return the picture, reduced to about `working_pixels` where it is larger.
+
+    Reduced by leaving pixels out (lossless formats, so that no new colours appear) or by the
+    JPEG decoder itself. Raises ImageError, or ImageTooLarge before decoding.
+    """
+    try:
+        image: Image.Image = Image.open(io.BytesIO(data), formats=FORMATS)
+    except UnidentifiedImageError as reason:
+        raise ImageError(f"This is not an image that can be read. Use {READABLE}.") from reason
+    except _BROKEN as reason:
+        raise ImageError(_broken_message()) from reason
+    width, height = image.size
+    if width * height > MAX_PIXELS:
+        raise ImageTooLarge(
+            f"The image has {width} × {height} = {width * height / 1e6:.0f} million pixels; "
+            f"at most {MAX_PIXELS // 1_000_000} million are allowed. Save it smaller."
+        )
+    try:
+        return _decode(image, working_pixels)
+    except _BROKEN as reason:
+        raise ImageError(_broken_message()) from reason
+
+
+def check_file_size(data: bytes) -> None:
+    """Raise ImageError for an empty file and ImageTooLarge for one over the limit."""
+    if not data:
+        raise ImageError("The file is empty (0 bytes).")
+    if len(data) > MAX_FILE_BYTES:
+        raise ImageTooLarge(
+            f"The file has {len(data) / 2**20:.1f} MB; at most {MAX_FILE_BYTES // 2**20} MB are allowed."
+        )
+
+
+def _broken_message() -> str:
+    return f"The image is broken or cut off and can't be read. Save it again as {READABLE}."
+
+
+def _decode(image: Image.Image, working_pixels: int) -> Picture:
+    format_name = cast(ImageFormat, image.format)
+    width, height = image.size
+    profile = image.info.get("icc_profile")
+    if format_name == "JPEG":
+        _reduce_jpeg(image, working_pixels)
+    image.load()
+    turned = ImageOps.exif_transpose(image)
+    if turned is not image and (turned.width > turned.height) != (width > height):
+        width, height = height, width
+    ycc = None
+    if turned.mode == "YCbCr":
+        ycc = np.asarray(_thinned(turned, working_pixels))
+    small = _to_eight_bits(_thinned(turned, working_pixels))
+    alpha = _alpha(small)
+    rgb = _to_srgb(small, profile)
+    return Picture(
+        format=format_name,
+        rgb=rgb,
+        alpha=alpha,
+        ycc=ycc,
+        profile=profile if _needs_profile(profile, "RGB") else None,
+        lossy=format_name in ("JPEG", "WEBP", "AVIF"),
+        declared=(),
+        width=width,
+        height=height,
+    )
+
+
+def _reduce_jpeg(image: Image.Image, working_pixels: int) -> None:
+    """Let the decoder leave out what isn't needed, and keep the YCbCr that the file stores."""
+    scale = max(1.0, (image.width * image.height / working_pixels) ** 0.5)
+    # The decoder takes the next larger of its sizes (1/1, 1/2, 1/4, 1/8), so ask for a little less.
+    size = (int(image.width / scale / 1.2), int(image.height / scale / 1.2))
+    image.draft("YCbCr" if image.mode == "RGB" else None, size if scale > 1.5 else None)
+
+
+def _thinned(image: Image.Image, working_pixels: int) -> Image.Image:
+    """Leave out rows and columns evenly; a resampling filter would make new colours."""
+    pixels = image.width * image.height
+    if pixels <= working_pixels * 1.5:
+        return image
+    scale = (working_pixels / pixels) ** 0.5
+    size = (max(1, round(image.width * scale)), max(1, round(image.height * scale)))
+    return image.resize(size, Image.Resampling.NEAREST)
+
+
+def _to_eight_bits(image: Image.Image) -> Image.Image:
+    """Bring palettes, greys and 16-bit samples to one of L, LA, RGB, RGBA, CMYK, LAB or YCbCr."""
+    if image.mode.startswith("I;16") or image.mode in ("I", "F"):
+        samples = np.asarray(image, dtype=np.float64)
+        largest = 65535.0 if image.mode != "F" else max(float(np.nanmax(samples)), 1e-9)
+        grey = np.nan_to_num(np.clip(samples / largest, 0, 1)) * 255
+        return Image.fromarray(np.floor(grey + 0.5).astype(np.uint8))
+    if image.mode in ("L", "RGB", "CMYK", "LAB", "YCbCr"):
+        return image.convert("RGBA") if "transparency" in image.info else image
+    return image.convert("RGBA")
+
+
+def _alpha(image: Image.Image) -> Bytes8 | None:
+    if image.mode not in ("LA", "RGBA"):
+        return None
+    alpha = np.asarray(image.getchannel("A"))
+    return None if alpha.size and alpha.min() == 255 else alpha
+
+
+def _needs_profile(profile: Any, mode: str) -> bool:
+    """Say whether the profile changes anything: one that is sRGB would only add rounding."""
+    if not isinstance(profile, bytes):
+        return False
+    try:
+        opened = ImageCms.ImageCmsProfile(io.BytesIO(profile))
+        description = ImageCms.getProfileDescription(opened)
+    except (ImageCms.PyCMSError, OSError):
+        return False
+    return mode == "CMYK" or "srgb" not in description.lower()
+
+
+def _to_srgb(image: Image.Image, profile: Any) -> Bytes8:
+    target = image if image.mode in ("RGB", "CMYK", "LAB") else image.convert("RGB")
+    if _needs_profile(profile, target.mode):
+        return through_profile(target, profile)
+    return np.asarray(target if target.mode == "RGB" else target.convert("RGB"))
+
+
+def through_profile(image: Image.Image, profile: bytes) -> Bytes8:
+    """Return sRGB, shape (height, width, 3), of an image whose numbers mean what `profile` says.
+
+    Relative colorimetric with black point compensation, as browsers do. A profile that doesn't
+    fit the image is passed over.
+    """
+    try:
+        converted = ImageCms.profileToProfile(
+            image,
+            ImageCms.ImageCmsProfile(io.BytesIO(profile)),
+            ImageCms.createProfile("sRGB"),
+            renderingIntent=ImageCms.Intent.RELATIVE_COLORIMETRIC,
+            outputMode="RGB",
+            flags=ImageCms.Flags.BLACKPOINTCOMPENSATION,
+        )
+    except (ImageCms.PyCMSError, OSError, ValueError):
+        converted = None
+    return np.asarray(converted if converted is not None else image.convert("RGB"))

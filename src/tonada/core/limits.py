@@ -1,0 +1,19 @@
+"""Every limit on what comes in, in one place."""
+
+from typing import Final
+
+MAX_FILE_BYTES: Final = 20 * 1024 * 1024
+MAX_PIXELS: Final = 50_000_000
+MAX_SVG_ELEMENTS: Final = 20_000
+# Elements that `use` draws again and again; a few nested ones could ask for billions.
+MAX_SVG_DRAWN_ELEMENTS: Final = 100_000
+MAX_SVG_DEPTH: Final = 200
+
+MAX_SWATCHES: Final = 48
+MAX_PAIRS: Final = 200
+MAX_NAME_LENGTH: Final = 80
+MAX_REASON_LENGTH: Final = 300
+MAX_FOUND_COLORS: Final = 12
+
+# Longer than the document of a take with everything above at its limit.
+MAX_JSON_BYTES: Final = 512 * 1024

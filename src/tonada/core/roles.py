@@ -1,0 +1,345 @@
+"""Roles for a set of colours, each with its reason in one sentence.
+
+The three brand roles are the assignment with the best sum of the weights below, tried one by one;
+what is missing comes from a hue rule, and grounds and text are made from the primary.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from itertools import product
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+
+from tonada.core.color import (
+    Hex,
+    hex_to_srgb8,
+    hue_distance,
+    oklch_to_srgb8,
+    srgb8_to_hex,
+    srgb8_to_oklch,
+)
+from tonada.core.contrast import contrast_ratio
+from tonada.core.errors import InputError
+from tonada.core.harmony import ANALOGOUS_WITH_ACCENT, color_at
+from tonada.core.palette import OriginKind, Role
+
+BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
+Choice: TypeAlias = Role | Literal["keep", "leave out"]
+
+# Below this chroma a colour is a neutral: its hue doesn't count and it doesn't call.
+NEUTRAL_BELOW: Final = 0.03
+
+# The objective. Each term runs from 0 to 1 before it is weighted.
+PRIMARY_COVERS: Final = 1.0  # its share beside the largest one
+PRIMARY_CARRIES_TEXT: Final = 0.6  # the ratio of white text on it, 4.5 and more is 1
+PRIMARY_IS_COLORED: Final = 0.3  # chroma, 0.12 and more is 1
+SECONDARY_COVERS: Final = 0.35
+SECONDARY_IS_THERE: Final = 0.25
+ACCENT_IS_FAR: Final = 0.4  # hue distance to the primary, 180 degrees is 1
+ACCENT_IS_LIVELY: Final = 0.4  # chroma, 0.15 and more is 1
+ACCENT_IS_SMALL: Final = 0.2
+
+_WHITE: Final = hex_to_srgb8("#ffffff")
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A colour that asks for a role. share: 0 to 1, of the artwork. choice: the designer's, if any."""
+
+    hex: Hex
+    share: float
+    choice: Choice | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class ProposedRole:
+    """A role, its colour and why. candidate: which of the colours asked for, or None where it is made."""
+
+    role: Role
+    hex: Hex
+    reason: str
+    candidate: int | None
+    origin: OriginKind
+
+
+@dataclass(frozen=True, slots=True)
+class Proposal:
+    """roles: one for each Role, in their order. choices: what becomes of each candidate."""
+
+    roles: tuple[ProposedRole, ...]
+    choices: tuple[Choice, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Color:
+    """A candidate with the figures that decide."""
+
+    number: int
+    hex: Hex
+    share: float
+    lightness: float
+    chroma: float
+    hue: float
+    on_white: float
+
+    @property
+    def is_neutral(self) -> bool:
+        return self.chroma < NEUTRAL_BELOW
+
+
+def propose_roles(candidates: tuple[Candidate, ...]) -> Proposal:
+    """Return every role with a reason. What the candidates' choices ask for is kept.
+
+    Raises InputError without candidates, or where two ask for the same role.
+    """
+    if not candidates:
+        raise InputError("Roles need at least one colour.", field="colors")
+    wishes = _wishes(candidates)
+    colors = [_figures(number, candidate) for number, candidate in enumerate(candidates)]
+    free = [color for color in colors if candidates[color.number].choice is None]
+    chosen = _choose_brand_roles(colors, free, wishes)
+    taken = dict(chosen)
+    for role, number in wishes.items():
+        taken.setdefault(role, colors[number])
+    _choose_ink(free, taken)
+    roles = _complete(taken, set(wishes))
+    return Proposal(roles, _choices(candidates, colors, taken))
+
+
+def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
+    wishes: dict[Role, int] = {}
+    for number, candidate in enumerate(candidates):
+        if isinstance(candidate.choice, Role):
+            if candidate.choice in wishes:
+                raise InputError(
+                    f"Two colours are to be {candidate.choice}; a role takes one.",
+                    field=f"colors.{number}.choice",
+                )
+            wishes[candidate.choice] = number
+    return wishes
+
+
+def _figures(number: int, candidate: Candidate) -> _Color:
+    srgb8 = hex_to_srgb8(candidate.hex)
+    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
+    on_white = float(contrast_ratio(_WHITE, srgb8))
+    return _Color(number, candidate.hex, candidate.share, lightness, chroma, hue, on_white)
+
+
+def _choose_brand_roles(
+    colors: list[_Color], free: list[_Color], wishes: dict[Role, int]
+) -> dict[Role, _Color]:
+    """Return the best of all assignments of the free colours to the brand roles that nobody wished for."""
+    lively = [color for color in free if not color.is_neutral]
+    primaries = lively or sorted(free, key=lambda color: -color.on_white) or [colors[0]]
+    options: list[list[_Color | None]] = []
+    for role in BRAND_ROLES:
+        if role in wishes:
+            options.append([colors[wishes[role]]])
+        elif role is Role.PRIMARY:
+            options.append(list(primaries))
+        else:
+            options.append([None, *lively])
+    largest = max(color.share for color in colors) or 1.0
+    best: tuple[float, dict[Role, _Color]] = (-1.0, {})
+    for assigned in product(*options):
+        given = [color.number for color in assigned if color]
+        if len(set(given)) < len(given):
+            continue
+        score = _score(*assigned, largest=largest)
+        if score > best[0]:
+            best = (score, {role: color for role, color in zip(BRAND_ROLES, assigned, strict=True) if color})
+    return best[1] or {Role.PRIMARY: primaries[0]}
+
+
+def _score(
+    primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, largest: float
+) -> float:
+    if primary is None:
+        return 0.0
+    score = PRIMARY_COVERS * primary.share / largest
+    score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / 4.5)
+    score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
+    if secondary:
+        score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
+    if accent:
+        score += ACCENT_IS_FAR * float(hue_distance(primary.hue, accent.hue)) / 180
+        score += ACCENT_IS_LIVELY * min(1.0, accent.chroma / 0.15)
+        score += ACCENT_IS_SMALL * (1 - accent.share / largest)
+    return score
+
+
+def _choose_ink(free: list[_Color], taken: dict[Role, _Color]) -> None:
+    """Take a near-black of the artwork for the text, where one is left."""
+    used = {color.number for color in taken.values()}
+    dark = [color for color in free if color.number not in used and color.is_neutral and color.on_white >= 12]
+    if dark and Role.INK not in taken:
+        taken[Role.INK] = max(dark, key=lambda color: color.on_white)
+
+
+def _choices(
+    candidates: tuple[Candidate, ...], colors: list[_Color], taken: Mapping[Role, _Color]
+) -> tuple[Choice, ...]:
+    role_of = {color.number: role for role, color in taken.items()}
+    result: list[Choice] = []
+    for candidate, color in zip(candidates, colors, strict=True):
+        if color.number in role_of:
+            result.append(role_of[color.number])
+        elif candidate.choice is not None:
+            result.append(candidate.choice)
+        else:
+            near_white = color.is_neutral and color.on_white < 1.4
+            result.append("leave out" if near_white else "keep")
+    return tuple(result)
+
+
+def _complete(taken: dict[Role, _Color], wished: set[Role]) -> tuple[ProposedRole, ...]:
+    primary = taken[Role.PRIMARY]
+    made = _make_missing(taken)
+    proposed = []
+    for role in Role:
+        color = taken.get(role)
+        if color is None:
+            proposed.append(made[role])
+        elif role in wished:
+            proposed.append(ProposedRole(role, color.hex, "Chosen by you.", color.number, "source"))
+        else:
+            reason = _reason(role, color, primary)
+            proposed.append(ProposedRole(role, color.hex, reason, color.number, "source"))
+    return tuple(proposed)
+
+
+def _reason(role: Role, color: _Color, primary: _Color) -> str:
+    share = f"{color.share * 100:.0f} %"
+    if role is Role.PRIMARY and color.is_neutral:
+        return f"A neutral leads, with {share} of the artwork: there is no hue that could."
+    if role is Role.PRIMARY:
+        carries = "carries white text" if color.on_white >= 4.5 else "white text on it reaches only"
+        return f"Covers {share} of the artwork, and {carries} at {_down(color.on_white)} to 1."
+    if role is Role.SECONDARY:
+        return f"Next to Primary with {share} of the artwork, {_turn(primary, color)} away in hue."
+    if role is Role.ACCENT:
+        return f"{_turn(primary, color)} from Primary in hue and only {share} of the artwork, so it can call."
+    return f"The artwork's own near-black: {_down(color.on_white)} to 1 on white."
+
+
+def _turn(primary: _Color, color: _Color) -> str:
+    return f"{float(hue_distance(primary.hue, color.hue)):.0f}°"
+
+
+def _down(ratio: float) -> str:
+    """Write a ratio with one decimal, rounded down."""
+    return f"{int(ratio * 10) / 10:.1f}"
+
+
+def _make_missing(taken: dict[Role, _Color]) -> dict[Role, ProposedRole]:
+    """Return what the artwork doesn't give. Grounds first: text is made to be read on them."""
+    primary = taken[Role.PRIMARY]
+    tint = min(primary.chroma, 0.2) if not primary.is_neutral else 0.0
+    hexes = {role: color.hex for role, color in taken.items()}
+    made: dict[Role, ProposedRole] = {}
+
+    def add(role: Role, value: Hex, reason: str, origin: OriginKind = "made") -> None:
+        if role not in hexes:
+            hexes[role] = value
+            made[role] = ProposedRole(role, value, reason, None, origin)
+
+    for role, value, reason in _partners(primary):
+        add(role, value, reason, "harmony")
+    add(
+        Role.PAPER,
+        color_at(0.985, 0.03 * tint, primary.hue),
+        "Primary taken up to lightness 0.985: nearly white.",
+    )
+    add(
+        Role.MIST,
+        color_at(0.925, 0.12 * tint, primary.hue),
+        "Primary taken up to lightness 0.925, to set parts of a page apart.",
+    )
+    grounds = (hexes[Role.PAPER], hexes[Role.MIST])
+    ink = _text_color(grounds, 12.0, 0.25 * tint, primary.hue, start=0.24)
+    add(Role.INK, ink, f"Primary taken down until it reads at {_worst(ink, grounds)} on Paper and Mist.")
+    muted = _text_color(grounds, 4.6, 0.28 * tint, primary.hue)
+    add(
+        Role.MUTED,
+        muted,
+        f"The quietest tone of Primary's hue that reads on both grounds: {_worst(muted, grounds)}.",
+    )
+    line = _text_color(grounds, 3.1, 0.22 * tint, primary.hue)
+    add(
+        Role.LINE, line, f"As light as the edge of a control may be on both grounds: {_worst(line, grounds)}."
+    )
+    link, reason = _link(hexes, grounds, primary)
+    add(Role.LINK, link, reason)
+    return made
+
+
+def _partners(primary: _Color) -> list[tuple[Role, Hex, str]]:
+    near, opposite = ANALOGOUS_WITH_ACCENT.angles
+    if primary.is_neutral:
+        return [
+            (
+                Role.SECONDARY,
+                color_at(0.55, 0.0, 0.0),
+                "A middle grey: the artwork has no hue to go on from.",
+            ),
+            (
+                Role.ACCENT,
+                color_at(0.72, 0.15, 60.0),
+                "The artwork has no hue, so any accent goes with it; this one is a start.",
+            ),
+        ]
+    lightness = primary.lightness + (0.16 if primary.lightness < 0.55 else -0.16)
+    secondary = color_at(lightness, 0.75 * primary.chroma, primary.hue + near)
+    accent = color_at(0.76, max(0.14, primary.chroma), primary.hue + opposite)
+    return [
+        (
+            Role.SECONDARY,
+            secondary,
+            f"A neighbour of Primary, {near:.0f}° on in hue (analogous), quieter in chroma.",
+        ),
+        (
+            Role.ACCENT,
+            accent,
+            f"Opposite Primary, {opposite:.0f}° on in hue (complementary), light enough to call.",
+        ),
+    ]
+
+
+def _text_color(
+    grounds: tuple[Hex, ...], needed: float, chroma: float, hue: float, *, start: float = 1.0
+) -> Hex:
+    """Return the lightest tone of this hue, from `start` down, that reaches `needed` on all grounds.
+
+    On dark grounds, where nothing darker can, the darkest that does on the way up; else black or white.
+    """
+    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
+    steps = np.arange(0.0, 1.0, 0.0025)
+    lightness = np.concatenate([steps[steps <= start][::-1], steps])
+    tones = oklch_to_srgb8(
+        np.stack([lightness, np.full_like(lightness, chroma), np.full_like(lightness, hue)], -1)
+    )
+    ratios = contrast_ratio(tones[:, None], faces[None]).min(axis=1)
+    if ratios.max() >= needed:
+        return srgb8_to_hex(tones[int(np.argmax(ratios >= needed))])
+    white = contrast_ratio(_WHITE, faces).min()
+    black = contrast_ratio(hex_to_srgb8("#000000"), faces).min()
+    return "#ffffff" if white > black else "#000000"
+
+
+def _worst(value: Hex, grounds: tuple[Hex, ...]) -> str:
+    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
+    return f"{_down(float(contrast_ratio(hex_to_srgb8(value), faces).min()))} to 1"
+
+
+def _link(hexes: dict[Role, Hex], grounds: tuple[Hex, ...], primary: _Color) -> tuple[Hex, str]:
+    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
+    for role in (Role.PRIMARY, Role.SECONDARY):
+        if contrast_ratio(hex_to_srgb8(hexes[role]), faces).min() >= 4.5:
+            worst = _worst(hexes[role], grounds)
+            return hexes[role], f"{role.capitalize()} itself: as text it reads at {worst} on both grounds."
+    link = _text_color(grounds, 4.6, primary.chroma, primary.hue, start=primary.lightness)
+    return link, f"Primary, darker until it reads on both grounds: {_worst(link, grounds)}."

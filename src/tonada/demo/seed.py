@@ -1,0 +1,130 @@
+"""Puts the demo brands into a workspace that has no brands yet."""
+
+from __future__ import annotations
+
+import io
+from dataclasses import replace
+from importlib.resources import files
+from uuid import UUID
+
+from tonada.core.build import build_take
+from tonada.core.extract import Extraction, extract_colors, render_preview
+from tonada.core.extract.svg import draw_svg
+from tonada.core.naming import color_name
+from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
+from tonada.core.roles import Candidate, propose_roles
+from tonada.store import brands, sources, takes, workspaces
+from tonada.store.database import Connection
+from tonada.web.access import WORKSPACE_NAME
+from tonada.web.models import TakeDocument, extraction_to_json
+
+LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}
+# What a studio might have set by eye, before anybody measured: some of its pairs fall short.
+BY_EYE = {Role.PAPER: "#faf9f7", Role.MIST: "#e4e5ef", Role.INK: "#1b1d2e", Role.MUTED: "#747892"}
+SAMPLES = {
+    "ink-on-paper": "Bring a warm coat",
+    "ink-on-mist": "The dome opens at nine",
+    "primary-on-paper": "Night opens at nine",
+    "primary-on-mist": "Saturn, low and late",
+    "label-on-primary": "Book a dome seat",
+    "label-on-secondary": "Join a star night",
+    "label-on-accent": "See tonight’s sky",
+    "accent-on-primary": "The copper dome",
+    "muted-on-paper": "Weather permitting",
+    "muted-on-mist": "Clouds cancel free of charge",
+    "link-on-paper": "read the sky report",
+    "link-on-mist": "all star nights this month",
+    "line-on-paper": "Your name",
+    "line-on-mist": "How many seats",
+}
+
+
+def seed_demo(connection: Connection) -> bool:
+    """Make the demo brands in one transaction; return False where there are brands already."""
+    workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
+    if brands.list_all(connection, workspace):
+        return False
+    _seed_orrin_peak(connection, workspace)
+    _seed_saltmarsh(connection, workspace)
+    juniper = brands.create(connection, workspace, "Juniper & Loom")
+    takes.create(connection, workspace, juniper.id, TakeDocument().model_dump(mode="json"))
+    return True
+
+
+def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
+    brand = brands.create(connection, workspace, "Orrin Peak Observatory").id
+    source, extraction = _keep(connection, workspace, brand, "peak-logo.svg", _file("peak-logo.svg"))
+    proposed = _sampled(_build(extraction, source, "peak-logo.svg"))
+    for take in (proposed, _set_by_eye(proposed)):
+        takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+
+
+def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
+    brand = brands.create(connection, workspace, "Saltmarsh Kayak School").id
+    drawn = io.BytesIO()
+    draw_svg(_file("saltmarsh-logo.svg"), 640).convert("RGB").save(drawn, "PNG")
+    source, extraction = _keep(connection, workspace, brand, "saltmarsh-logo.png", drawn.getvalue())
+    take = _build(extraction, source, "saltmarsh-logo.png")
+    takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+
+
+def _file(name: str) -> bytes:
+    return (files("tonada.demo") / "files" / name).read_bytes()
+
+
+def _keep(
+    connection: Connection, workspace: UUID, brand: UUID, name: str, content: bytes
+) -> tuple[UUID, Extraction]:
+    extraction = extract_colors(content)
+    names = [LOGO_NAMES.get(color.hex) or color_name(color.hex) for color in extraction.colors]
+    row = sources.create(
+        connection,
+        workspace,
+        brand,
+        name=name,
+        content=content,
+        preview=render_preview(content),
+        extraction=extraction_to_json(extraction, names),
+    )
+    return row.id, extraction
+
+
+def _build(extraction: Extraction, source: UUID, name: str) -> Take:
+    ground = sum(color.ground_share for color in extraction.colors)
+    candidates = tuple(
+        Candidate(color.hex, (color.share - color.ground_share) / (1 - ground))
+        for color in extraction.colors
+        if color.share - color.ground_share > 0.01
+    )
+    take = build_take(candidates, propose_roles(candidates), source=str(source), source_name=name)
+    return replace(take, swatches=tuple(_named(swatch) for swatch in take.swatches))
+
+
+def _named(swatch: Swatch) -> Swatch:
+    return replace(swatch, name=LOGO_NAMES.get(swatch.hex, swatch.name))
+
+
+def _sampled(take: Take) -> Take:
+    return replace(take, pairs=tuple(replace(pair, sample=SAMPLES[pair.id]) for pair in take.pairs))
+
+
+def _set_by_eye(take: Take) -> Take:
+    """Return the take with grounds and text set by eye, links in copper, and white on yellow."""
+    moved = {take.swatch_of(role).id: value for role, value in BY_EYE.items()}
+    origin = Origin("typed", "typed by hand")
+    swatches = tuple(
+        replace(swatch, hex=moved[swatch.id], name=color_name(moved[swatch.id]), origin=origin)
+        if swatch.id in moved
+        else swatch
+        for swatch in take.swatches
+    )
+    copper = take.swatch_of(Role.SECONDARY).id
+    roles = tuple(
+        Assignment(Role.LINK, copper, "Chosen by you.") if assignment.role is Role.LINK else assignment
+        for assignment in take.roles
+    )
+    return Take(swatches, roles, tuple(_by_eye(pair) for pair in take.pairs), take.level)
+
+
+def _by_eye(pair: Pair) -> Pair:
+    return replace(pair, text=Role.PAPER) if pair.id == "label-on-accent" else pair

@@ -1,0 +1,1 @@
+"""Starting and stopping: the project's own PostgreSQL cluster and the web server."""

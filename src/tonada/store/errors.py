@@ -1,0 +1,41 @@
+"""What can go wrong in the store.
+
+StoreError
+├── NotFound          there is no such thing in this workspace
+├── StaleRevision     someone saved in between; carries what is saved now
+└── StoreUnavailable  the database can't be reached or can't be used
+"""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+if TYPE_CHECKING:
+    from tonada.store.takes import TakeRow
+
+
+class StoreError(Exception):
+    """The base of everything that a caller of the store can react to."""
+
+
+class NotFound(StoreError):
+    """There is no such thing in this workspace; whether it is in another one is not said."""
+
+    def __init__(self, what: str) -> None:
+        super().__init__(f"There is no such {what} here.")
+        self.what = what
+
+
+class StaleRevision(StoreError):
+    """A take was saved by someone else since the revision that this change was made from."""
+
+    def __init__(self, saved: TakeRow, made_from: int) -> None:
+        super().__init__(
+            f"The take was saved as revision {saved.revision} in the meantime; "
+            f"this change was made from revision {made_from}. Nothing was overwritten."
+        )
+        self.saved, self.made_from = saved, made_from
+
+
+class StoreUnavailable(StoreError):
+    """The database can't be reached or can't be used; the message says why in one line."""

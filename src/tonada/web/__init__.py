@@ -1,0 +1,1 @@
+"""Flask: thin JSON views over core and store."""

@@ -1,0 +1,39 @@
+"""Who asks: a transaction together with the workspace that it may touch."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from uuid import UUID
+
+from flask import current_app
+
+from tonada.store import workspaces
+from tonada.store.database import Connection, Database
+
+# One installation is one studio; see docs/decisions/0004-one-workspace.md.
+WORKSPACE_NAME = "Studio"
+
+
+class Access:
+    """The database of one application, and its workspace once it has been looked up."""
+
+    def __init__(self, database: Database) -> None:
+        self._database = database
+        self._workspace: UUID | None = None
+
+    @contextmanager
+    def transaction(self) -> Iterator[tuple[Connection, UUID]]:
+        """Give a connection whose statements are one transaction, and the workspace."""
+        with self._database.transaction() as connection:
+            if self._workspace is None:
+                self._workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
+            yield connection, self._workspace
+
+
+@contextmanager
+def workspace_connection() -> Iterator[tuple[Connection, UUID]]:
+    """Give the transaction and the workspace of this request."""
+    access: Access = current_app.extensions["tonada"]
+    with access.transaction() as given:
+        yield given

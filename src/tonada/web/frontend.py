@@ -1,0 +1,51 @@
+"""The built front end: files with a digest in their name from WhiteNoise, one page for every view."""
+
+from __future__ import annotations
+
+import re
+from pathlib import Path
+
+from flask import Flask, Response, send_from_directory
+from werkzeug.exceptions import NotFound
+from whitenoise import WhiteNoise
+
+
+def register(app: Flask, folder: Path) -> None:
+    """Serve the front end that was built into `folder`."""
+    if (folder / "assets").is_dir():
+        _serve_assets(app, folder)
+    app.add_url_rule("/", "page", lambda: _page(folder))
+    app.add_url_rule("/<path:view>", "view", lambda view: _view(folder, view))
+
+
+def _serve_assets(app: Flask, folder: Path) -> None:
+    app.wsgi_app = WhiteNoise(  # type: ignore[method-assign]  # the documented way to add middleware
+        app.wsgi_app,
+        root=str(folder / "assets"),
+        prefix="assets/",
+        immutable_file_test=re.compile(r"-[\w-]{8}\.\w+$").search,
+        add_headers_function=_add_headers,
+    )
+
+
+def _add_headers(headers: dict[str, str], _path: str, _url: str) -> None:
+    headers["X-Content-Type-Options"] = "nosniff"
+    headers["Cross-Origin-Resource-Policy"] = "same-origin"
+    headers.pop("Access-Control-Allow-Origin", None)
+
+
+def _view(folder: Path, view: str) -> Response:
+    """Give the page for an address of a view; its router does the rest."""
+    if view.startswith(("api/", "assets/")):
+        raise NotFound("There is nothing at this address.")
+    if (folder / view).is_file() and view in ("favicon.svg",):
+        return send_from_directory(folder, view)
+    return _page(folder)
+
+
+def _page(folder: Path) -> Response:
+    if not (folder / "index.html").is_file():
+        raise NotFound("The front end is not built yet. Run: make setup")
+    page = send_from_directory(folder, "index.html")
+    page.headers["Cache-Control"] = "no-cache"
+    return page

@@ -1,0 +1,364 @@
+"""What crosses the boundary: pydantic models, and their way to the core's values and back."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+
+from tonada.core import limits, palette
+from tonada.core.contrast import Level, Usage, Verdict
+from tonada.core.extract import Extraction
+from tonada.core.mend import Mend, MendKind
+from tonada.core.palette import OriginKind, Role
+from tonada.core.roles import Candidate, ProposedRole
+from tonada.store.brands import BrandRow
+from tonada.store.sources import SourceRow
+from tonada.store.takes import TakeRow
+
+HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
+Name = Annotated[
+    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
+]
+Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
+Share = Annotated[float, Field(ge=0, le=1)]
+
+
+class Model(BaseModel):
+    """What is sent must be known: a field that isn't here is refused."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+
+
+class OriginModel(Model):
+    kind: OriginKind
+    note: Annotated[str, StringConstraints(max_length=300)]
+    source: str | None = Field(None, max_length=40)
+    share: Share | None = None
+
+
+class SwatchModel(Model):
+    id: Identifier
+    name: Name
+    hex: HexText
+    held: bool
+    origin: OriginModel
+
+
+class AssignmentModel(Model):
+    role: Role
+    swatch: Identifier
+    reason: Annotated[str, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
+
+
+class PairModel(Model):
+    id: Identifier
+    text: Role
+    ground: Role
+    usage: Usage
+    sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
+
+
+class TakeDocument(Model):
+    """One alternative palette, whole."""
+
+    format: Literal[1] = 1
+    level: Level = "AA"
+    swatches: Annotated[tuple[SwatchModel, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
+    roles: tuple[AssignmentModel, ...] = ()
+    pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
+
+    def to_take(self) -> palette.Take:
+        """Return the core's value. Raises TakeError where the document contradicts itself."""
+        return palette.Take(
+            swatches=tuple(
+                palette.Swatch(
+                    s.id,
+                    s.name,
+                    s.hex,
+                    s.held,
+                    palette.Origin(s.origin.kind, s.origin.note, s.origin.source, s.origin.share),
+                )
+                for s in self.swatches
+            ),
+            roles=tuple(palette.Assignment(a.role, a.swatch, a.reason) for a in self.roles),
+            pairs=tuple(palette.Pair(p.id, p.text, p.ground, p.usage, p.sample) for p in self.pairs),
+            level=self.level,
+        )
+
+    @classmethod
+    def of(cls, take: palette.Take) -> TakeDocument:
+        """Return the document of a take."""
+        return cls(
+            level=take.level,
+            swatches=tuple(
+                SwatchModel(
+                    id=s.id,
+                    name=s.name,
+                    hex=s.hex,
+                    held=s.held,
+                    origin=OriginModel(
+                        kind=s.origin.kind, note=s.origin.note, source=s.origin.source, share=s.origin.share
+                    ),
+                )
+                for s in take.swatches
+            ),
+            roles=tuple(AssignmentModel(role=a.role, swatch=a.swatch, reason=a.reason) for a in take.roles),
+            pairs=tuple(
+                PairModel(id=p.id, text=p.text, ground=p.ground, usage=p.usage, sample=p.sample)
+                for p in take.pairs
+            ),
+        )
+
+
+class SessionAnswer(Model):
+    csrf_token: str
+    version: str
+    max_file_bytes: int
+    max_pixels: int
+
+
+class BrandBody(Model):
+    name: Name
+
+
+class BrandAnswer(Model):
+    id: UUID
+    name: str
+    first_take: UUID | None
+
+    @classmethod
+    def of(cls, row: BrandRow) -> BrandAnswer:
+        return cls(id=row.id, name=row.name, first_take=row.first_take)
+
+
+class BrandSummary(Model):
+    """A brand in the list, with the colours of its first take in their order."""
+
+    brand: BrandAnswer
+    hexes: tuple[str, ...]
+    failing: int
+    sources: int
+
+
+class BrandsAnswer(Model):
+    brands: tuple[BrandSummary, ...]
+
+
+class FoundColorAnswer(Model):
+    hex: str
+    name: str
+    share: float
+    ground_share: float
+
+
+class SourceAnswer(Model):
+    """A source with what was found; shares are of everything visible."""
+
+    id: UUID
+    name: str
+    format: str
+    kind: Literal["flat", "photographic"]
+    exact: bool
+    width: int
+    height: int
+    ground: str | None
+    colors: tuple[FoundColorAnswer, ...]
+
+    @classmethod
+    def of(cls, row: SourceRow) -> SourceAnswer:
+        return cls(id=row.id, name=row.name, **row.extraction)
+
+
+class TakeSummary(Model):
+    id: UUID
+    name: str
+    revision: int
+
+
+class BrandDetail(Model):
+    brand: BrandAnswer
+    takes: tuple[TakeSummary, ...]
+    sources: tuple[SourceAnswer, ...]
+
+
+class TakeAnswer(Model):
+    id: UUID
+    brand_id: UUID
+    name: str
+    revision: int
+    saved_at: datetime
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, row: TakeRow) -> TakeAnswer:
+        return cls(
+            id=row.id,
+            brand_id=row.brand_id,
+            name=row.name,
+            revision=row.revision,
+            saved_at=row.saved_at,
+            document=TakeDocument.model_validate(row.document),
+        )
+
+
+class NewTakeBody(Model):
+    document: TakeDocument
+    name: Name | None = None
+
+
+class SaveTakeBody(Model):
+    """The new document with the revision that it was made from."""
+
+    document: TakeDocument
+    revision: Annotated[int, Field(ge=1)]
+
+
+class EvaluateBody(Model):
+    document: TakeDocument
+
+
+class SwatchFiguresAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    id: str
+    srgb8: tuple[int, int, int]
+    lightness: float
+    chroma: float
+    hue: float
+    luminance: float
+    position: float
+    share: float
+    roles: tuple[Role, ...]
+    better_label: Literal["black", "white"]
+
+
+class PairFiguresAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    id: str
+    text: Role
+    ground: Role
+    text_hex: str
+    ground_hex: str
+    usage: Usage
+    sample: str
+    ratio: float
+    needed: float
+    passes: bool
+    short_by: float
+    verdict: Verdict
+    text_position: float
+    ground_position: float
+    bracket: tuple[float, float]
+
+
+class EvaluationAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    swatches: tuple[SwatchFiguresAnswer, ...]
+    pairs: tuple[PairFiguresAnswer, ...]
+    failing: int
+
+
+class ColorChoice(Model):
+    """A colour that asks for a role, and what the designer wants of it, if anything."""
+
+    hex: HexText
+    share: Share
+    choice: Role | Literal["keep", "leave out"] | None = None
+
+    def to_candidate(self) -> Candidate:
+        return Candidate(self.hex, self.share, self.choice)
+
+
+class ProposalBody(Model):
+    colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
+    source: UUID | None = None
+    source_name: Annotated[str, StringConstraints(max_length=200)] = "a list"
+    level: Level = "AA"
+
+
+class ProposedRoleAnswer(Model):
+    role: Role
+    hex: str
+    reason: str
+    made: bool
+
+    @classmethod
+    def of(cls, proposed: ProposedRole) -> ProposedRoleAnswer:
+        return cls(
+            role=proposed.role, hex=proposed.hex, reason=proposed.reason, made=proposed.candidate is None
+        )
+
+
+class ProposalAnswer(Model):
+    """The roles, what becomes of each colour asked for, and the take that follows from both."""
+
+    roles: tuple[ProposedRoleAnswer, ...]
+    choices: tuple[Role | Literal["keep", "leave out"], ...]
+    document: TakeDocument
+
+
+class MendsBody(Model):
+    document: TakeDocument
+    pair: Identifier
+
+
+class MendAnswer(Model):
+    kind: MendKind
+    role: Role
+    text_hex: str
+    ground_hex: str
+    ratio: float
+    difference: float
+    touches: int
+    breaks: int
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, mend: Mend) -> MendAnswer:
+        return cls(
+            kind=mend.kind,
+            role=mend.role,
+            text_hex=mend.text_hex,
+            ground_hex=mend.ground_hex,
+            ratio=mend.ratio,
+            difference=mend.difference,
+            touches=mend.touches,
+            breaks=mend.breaks,
+            document=TakeDocument.of(mend.mended),
+        )
+
+
+class MendsAnswer(Model):
+    mends: tuple[MendAnswer, ...]
+
+
+class Problem(BaseModel):
+    """RFC 9457. field names what was wrong where that is known; take is what is saved now."""
+
+    type: str = "about:blank"
+    title: str
+    status: int
+    detail: str
+    field: str | None = None
+    take: TakeAnswer | None = None
+
+
+def extraction_to_json(extraction: Extraction, names: list[str]) -> dict[str, Any]:
+    """Return what a source keeps of an extraction."""
+    return {
+        "format": extraction.format,
+        "kind": extraction.kind,
+        "exact": extraction.exact,
+        "width": extraction.width,
+        "height": extraction.height,
+        "ground": extraction.ground,
+        "colors": [
+            {"hex": color.hex, "name": name, "share": color.share, "ground_share": color.ground_share}
+            for color, name in zip(extraction.colors, names, strict=True)
+        ],
+    }

@@ -1,0 +1,21 @@
+"""Prints the OpenAPI document: `python -m tonada.web.openapi`. The front end's types are made from it."""
+
+from __future__ import annotations
+
+import json
+from pathlib import Path
+from typing import Any
+
+from tonada.web.app import create_app
+from tonada.web.settings import Settings
+
+
+def openapi_document() -> dict[str, Any]:
+    """Return the OpenAPI document of the application; no database is needed."""
+    app = create_app(Settings("postgresql://nowhere", "only for the document, no session", Path()))
+    document: dict[str, Any] = app.api_doc
+    return document
+
+
+if __name__ == "__main__":
+    print(json.dumps(openapi_document(), indent=2))

@@ -1,0 +1,81 @@
+"""Errors as problem documents (RFC 9457). One place turns every error tree into answers."""
+
+from __future__ import annotations
+
+import logging
+from http import HTTPStatus
+
+from flask import Flask, Response
+from flask_wtf.csrf import CSRFError
+from pydantic import ValidationError
+from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
+
+from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
+from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.store.errors import NotFound, StaleRevision, StoreUnavailable
+from tonada.web.models import Problem, TakeAnswer
+
+log = logging.getLogger("tonada")
+
+
+def problem(
+    status: int, detail: str, *, field: str | None = None, take: TakeAnswer | None = None
+) -> Response:
+    """Return a problem document."""
+    title = HTTPStatus(status).phrase
+    body = Problem(title=title, status=status, detail=detail, field=field, take=take)
+    return Response(
+        body.model_dump_json(exclude_none=True), status=status, mimetype="application/problem+json"
+    )
+
+
+def validation_problem(error: ValidationError) -> Response:
+    """Return 422 with the first field that is wrong and what is allowed there."""
+    first = error.errors(include_url=False, include_context=False)[0]
+    field = ".".join(str(part) for part in first["loc"]) or "body"
+    return problem(422, f"{field}: {first['msg']}.", field=field)
+
+
+def register(app: Flask) -> None:
+    """Answer every error with a problem document, and the unexpected ones without any detail."""
+    app.register_error_handler(InputError, lambda e: problem(422, str(e), field=e.field))
+    app.register_error_handler(ImageError, lambda e: problem(415, str(e), field=e.field))
+    app.register_error_handler(ImageTooLarge, lambda e: problem(413, str(e), field=e.field))
+    app.register_error_handler(NotReachable, lambda e: problem(422, str(e)))
+    app.register_error_handler(NotFound, lambda e: problem(404, str(e)))
+    app.register_error_handler(StaleRevision, _stale)
+    app.register_error_handler(StoreUnavailable, lambda e: problem(503, str(e)))
+    app.register_error_handler(CSRFError, _csrf)
+    app.register_error_handler(RequestEntityTooLarge, _too_large)
+    app.register_error_handler(HTTPException, _http)
+    app.register_error_handler(Exception, _unexpected)
+
+
+def _stale(error: StaleRevision) -> Response:
+    return problem(409, str(error), take=TakeAnswer.of(error.saved))
+
+
+def _csrf(error: CSRFError) -> Response:
+    return problem(403, f"{error.description} Reload the page and try again; nothing was changed.")
+
+
+def _too_large(_: RequestEntityTooLarge) -> Response:
+    return problem(
+        413,
+        f"That is too large: a file may have {MAX_FILE_BYTES // 2**20} MB, "
+        f"other requests {MAX_JSON_BYTES // 1024} KB.",
+        field="file",
+    )
+
+
+def _http(error: HTTPException) -> Response:
+    answer = problem(error.code or 500, error.description or "The request can't be answered.")
+    retry = getattr(error, "retry_after", None)
+    if retry is not None:
+        answer.headers["Retry-After"] = str(retry)
+    return answer
+
+
+def _unexpected(error: Exception) -> Response:
+    log.error("unexpected error", exc_info=error)
+    return problem(500, "Something went wrong on the server. Nothing was changed.")

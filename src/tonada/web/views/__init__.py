@@ -1,0 +1,1 @@
+"""One module per subject. Each view checks, calls one thing, and shapes the answer."""

@@ -1,0 +1,26 @@
+"""The session: what a page needs before its first change."""
+
+from __future__ import annotations
+
+from flask import Response, session
+from flask_wtf.csrf import generate_csrf
+
+from tonada import __version__
+from tonada.core.limits import MAX_FILE_BYTES, MAX_PIXELS
+from tonada.web.models import SessionAnswer
+from tonada.web.views.answers import answer, blueprint
+
+api = blueprint("session")
+
+
+@api.get("/session", responses={200: SessionAnswer}, summary="The token for changes, and the limits")
+def read_session() -> Response:
+    session.permanent = True
+    return answer(
+        SessionAnswer(
+            csrf_token=generate_csrf(),
+            version=__version__,
+            max_file_bytes=MAX_FILE_BYTES,
+            max_pixels=MAX_PIXELS,
+        )
+    )

@@ -1,0 +1,66 @@
+"""Takes: read, saved, made anew, and downloaded."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from flask import Response
+from pydantic import BaseModel
+from werkzeug.utils import secure_filename
+
+from tonada.core.formats.css import write_css
+from tonada.store import brands, takes
+from tonada.web.access import workspace_connection
+from tonada.web.models import NewTakeBody, SaveTakeBody, TakeAnswer, TakeDocument
+from tonada.web.views.answers import answer, blueprint
+from tonada.web.views.brands import BrandPath
+
+api = blueprint("takes")
+
+
+class TakePath(BaseModel):
+    take_id: UUID
+
+
+@api.post("/brands/<uuid:brand_id>/takes", responses={201: TakeAnswer}, summary="A new take of a brand")
+def create_take(path: BrandPath, body: NewTakeBody) -> Response:
+    body.document.to_take()
+    with workspace_connection() as (connection, workspace):
+        document = body.document.model_dump(mode="json")
+        row = takes.create(connection, workspace, path.brand_id, document, body.name)
+    return answer(TakeAnswer.of(row), 201)
+
+
+@api.get("/takes/<uuid:take_id>", responses={200: TakeAnswer}, summary="A take with its document")
+def read_take(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.find(connection, workspace, path.take_id)
+    return answer(TakeAnswer.of(row))
+
+
+@api.put(
+    "/takes/<uuid:take_id>",
+    responses={200: TakeAnswer},
+    summary="Save a take; refused with what is saved where someone else saved since",
+)
+def save_take(path: TakePath, body: SaveTakeBody) -> Response:
+    body.document.to_take()
+    with workspace_connection() as (connection, workspace):
+        document = body.document.model_dump(mode="json")
+        row = takes.save(connection, workspace, path.take_id, document, made_from=body.revision)
+    return answer(TakeAnswer.of(row))
+
+
+@api.get("/takes/<uuid:take_id>/palette.css", summary="The take as CSS custom properties")
+def download_css(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.find(connection, workspace, path.take_id)
+        brand = brands.find(connection, workspace, row.brand_id)
+    take = TakeDocument.model_validate(row.document).to_take()
+    text = write_css(take, title=f"{brand.name}, {row.name}, revision {row.revision}")
+    name = secure_filename(f"{brand.name}-{row.name}".lower()) or "palette"
+    return Response(
+        text,
+        mimetype="text/css",
+        headers={"Content-Disposition": f'attachment; filename="{name}.css"'},
+    )
