@@ -160,6 +160,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/colors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A colour in any CSS notation as hex, with a name */
+        post: operations["computation_read_color_colors_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mends": {
         parameters: {
             query?: never;
@@ -350,6 +367,8 @@ export interface components {
             max_file_bytes: number;
             /** Max Pixels */
             max_pixels: number;
+            /** Scale Greys */
+            scale_greys: string[];
         };
         /** BrandsAnswer */
         BrandsAnswer: {
@@ -370,16 +389,26 @@ export interface components {
         };
         /**
          * BrandSummary
-         * @description A brand in the list, with the colours of its first take in their order.
+         * @description A brand in the list, with the swatches of its first take on the contrast scale.
          */
         BrandSummary: {
             brand: components["schemas"]["BrandAnswer"];
-            /** Hexes */
-            hexes: string[];
+            /** Swatches */
+            swatches: components["schemas"]["SwatchOnScale"][];
             /** Failing */
             failing: number;
             /** Sources */
             sources: number;
+        };
+        /**
+         * SwatchOnScale
+         * @description position: 0 for black to 1 for white.
+         */
+        SwatchOnScale: {
+            /** Hex */
+            hex: string;
+            /** Position */
+            position: number;
         };
         /** BrandBody */
         BrandBody: {
@@ -513,22 +542,17 @@ export interface components {
             text_position: number;
             /** Ground Position */
             ground_position: number;
-            /** Bracket */
-            bracket: [
-                number,
-                number
-            ];
+            /** Bracket Start */
+            bracket_start: number;
+            /** Bracket End */
+            bracket_end: number;
         };
         /** SwatchFiguresAnswer */
         SwatchFiguresAnswer: {
             /** Id */
             id: string;
             /** Srgb8 */
-            srgb8: [
-                number,
-                number,
-                number
-            ];
+            srgb8: number[];
             /** Lightness */
             lightness: number;
             /** Chroma */
@@ -552,6 +576,21 @@ export interface components {
         /** EvaluateBody */
         EvaluateBody: {
             document: components["schemas"]["TakeDocument"];
+        };
+        /** ColorAnswer */
+        ColorAnswer: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ColorBody
+         * @description A colour in any CSS notation.
+         */
+        ColorBody: {
+            /** Text */
+            text: string;
         };
         /** MendsAnswer */
         MendsAnswer: {
@@ -1405,6 +1444,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EvaluationAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_read_color_colors_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ColorBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColorAnswer"];
                 };
             };
             /** @description Not Found */

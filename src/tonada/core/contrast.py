@@ -7,7 +7,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color import SRGB8_TO_LINEAR, Floats, Srgb8, srgb_to_linear
+from tonada.core.color import SRGB8_TO_LINEAR, Floats, Hex, Srgb8, linear_to_srgb, srgb8_to_hex
 
 # WCAG 2.2's own rounded weights, not the exact sRGB row: the standard decides who passes.
 LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
@@ -58,11 +58,6 @@ def relative_luminance(srgb8: Srgb8) -> Floats:
     return _weighted(SRGB8_TO_LINEAR[np.asarray(srgb8)])
 
 
-def relative_luminance_of_srgb(srgb: Floats) -> Floats:
-    """Return Y of gamma-encoded sRGB, 0 to 1, that was not rounded to 8 bits."""
-    return _weighted(srgb_to_linear(srgb))
-
-
 def ratio_of_luminances(luminance_a: Floats, luminance_b: Floats) -> Floats:
     """Return the contrast ratio, 1 to 21, not rounded. Source: WCAG 2.2, contrast ratio."""
     lighter = np.maximum(luminance_a, luminance_b)
@@ -90,6 +85,14 @@ def scale_position(luminance: Floats) -> Floats:
 def ratio_length(ratio: float) -> float:
     """Return the length on the contrast scale, 0 to 1, that a ratio of 1 to 21 takes."""
     return float(np.log(ratio) / np.log(1.05 / FLARE))
+
+
+def scale_greys(number: int) -> tuple[Hex, ...]:
+    """Return `number` 8-bit greys, the middles of equal lengths of the contrast scale, dark to light."""
+    position = (np.arange(number) + 0.5) / number
+    luminance = FLARE * np.exp(position * np.log(1.05 / FLARE)) - FLARE
+    levels = np.floor(np.clip(linear_to_srgb(luminance), 0, 1) * 255 + 0.5).astype(np.uint8)
+    return tuple(srgb8_to_hex(np.array([level] * 3)) for level in levels)
 
 
 def composite(text: Srgb8, alpha: float, ground: Srgb8) -> Srgb8:

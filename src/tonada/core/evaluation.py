@@ -46,8 +46,8 @@ class SwatchFigures:
 class PairFigures:
     """Figures of one pair. ratio is exact; short_by is 0 where it passes.
 
-    bracket: the two ends, on the contrast scale, of the distance that is needed, from the ground
-    towards the text.
+    bracket_start and bracket_end: on the contrast scale, the distance that is needed, laid from the
+    ground towards the text; the lower end first.
     """
 
     id: str
@@ -64,7 +64,8 @@ class PairFigures:
     verdict: Verdict
     text_position: float
     ground_position: float
-    bracket: tuple[float, float]
+    bracket_start: float
+    bracket_end: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -130,6 +131,7 @@ def _pair_figures(take: Take, luminance: np.ndarray, position: np.ndarray) -> li
     for pair, text, ground, ratio in zip(take.pairs, texts, grounds, ratios.tolist(), strict=True):
         needed = NEEDED[take.level][pair.usage]
         text_position, ground_position = float(position[text]), float(position[ground])
+        bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
         figures.append(
             PairFigures(
                 id=pair.id,
@@ -146,7 +148,8 @@ def _pair_figures(take: Take, luminance: np.ndarray, position: np.ndarray) -> li
                 verdict=verdict_of(ratio, pair.usage),
                 text_position=text_position,
                 ground_position=ground_position,
-                bracket=_bracket(text_position, ground_position, needed),
+                bracket_start=bracket_start,
+                bracket_end=bracket_end,
             )
         )
     return figures

@@ -105,7 +105,10 @@ def propose_roles(candidates: tuple[Candidate, ...]) -> Proposal:
     for role, number in wishes.items():
         taken.setdefault(role, colors[number])
     _choose_ink(free, taken)
-    roles = _complete(taken, set(wishes))
+    # A wish that agrees with what would have been proposed keeps the proposal's reason.
+    unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
+    against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
+    roles = _complete(taken, against)
     return Proposal(roles, _choices(candidates, colors, taken))
 
 
@@ -196,7 +199,7 @@ def _choices(
     return tuple(result)
 
 
-def _complete(taken: dict[Role, _Color], wished: set[Role]) -> tuple[ProposedRole, ...]:
+def _complete(taken: dict[Role, _Color], against: set[Role]) -> tuple[ProposedRole, ...]:
     primary = taken[Role.PRIMARY]
     made = _make_missing(taken)
     proposed = []
@@ -204,7 +207,7 @@ def _complete(taken: dict[Role, _Color], wished: set[Role]) -> tuple[ProposedRol
         color = taken.get(role)
         if color is None:
             proposed.append(made[role])
-        elif role in wished:
+        elif role in against:
             proposed.append(ProposedRole(role, color.hex, "Chosen by you.", color.number, "source"))
         else:
             reason = _reason(role, color, primary)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import http.client
 import os
 import secrets
 import signal
@@ -130,11 +131,22 @@ def _wait_until_up(server: subprocess.Popen[bytes], port: int) -> None:
     while time.monotonic() < end:
         if server.poll() is not None:
             raise CannotServe("the web server stopped at once; its messages stand above.")
-        with socket.socket() as probe:
-            if probe.connect_ex((HOST, port)) == 0:
-                return
+        if _answers(port):
+            return
         time.sleep(0.05)
     raise CannotServe("the web server did not answer within 30 seconds.")
+
+
+def _answers(port: int) -> bool:
+    """Say whether a worker answers: the port alone is open before the application is there."""
+    asked = http.client.HTTPConnection(HOST, port, timeout=10)
+    try:
+        asked.request("GET", "/api/session")
+        return asked.getresponse().status == 200
+    except (OSError, http.client.HTTPException):
+        return False
+    finally:
+        asked.close()
 
 
 def _kept_secret(data: Path) -> str:

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-import re
 from pathlib import Path
+from wsgiref.headers import Headers
 
 from flask import Flask, Response, send_from_directory
 from werkzeug.exceptions import NotFound
@@ -23,15 +23,15 @@ def _serve_assets(app: Flask, folder: Path) -> None:
         app.wsgi_app,
         root=str(folder / "assets"),
         prefix="assets/",
-        immutable_file_test=re.compile(r"-[\w-]{8}\.\w+$").search,
+        immutable_file_test=r"-[\w-]{8}\.\w+$",
         add_headers_function=_add_headers,
+        allow_all_origins=False,
     )
 
 
-def _add_headers(headers: dict[str, str], _path: str, _url: str) -> None:
+def _add_headers(headers: Headers, _path: str, _url: str) -> None:
     headers["X-Content-Type-Options"] = "nosniff"
     headers["Cross-Origin-Resource-Policy"] = "same-origin"
-    headers.pop("Access-Control-Allow-Origin", None)
 
 
 def _view(folder: Path, view: str) -> Response:

@@ -118,6 +118,7 @@ class SessionAnswer(Model):
     version: str
     max_file_bytes: int
     max_pixels: int
+    scale_greys: tuple[str, ...]
 
 
 class BrandBody(Model):
@@ -134,11 +135,18 @@ class BrandAnswer(Model):
         return cls(id=row.id, name=row.name, first_take=row.first_take)
 
 
+class SwatchOnScale(Model):
+    """position: 0 for black to 1 for white."""
+
+    hex: str
+    position: float
+
+
 class BrandSummary(Model):
-    """A brand in the list, with the colours of its first take in their order."""
+    """A brand in the list, with the swatches of its first take on the contrast scale."""
 
     brand: BrandAnswer
-    hexes: tuple[str, ...]
+    swatches: tuple[SwatchOnScale, ...]
     failing: int
     sources: int
 
@@ -216,6 +224,17 @@ class SaveTakeBody(Model):
     revision: Annotated[int, Field(ge=1)]
 
 
+class ColorBody(Model):
+    """A colour in any CSS notation."""
+
+    text: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+
+
+class ColorAnswer(Model):
+    hex: str
+    name: str
+
+
 class EvaluateBody(Model):
     document: TakeDocument
 
@@ -224,7 +243,7 @@ class SwatchFiguresAnswer(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
     id: str
-    srgb8: tuple[int, int, int]
+    srgb8: tuple[int, ...]
     lightness: float
     chroma: float
     hue: float
@@ -252,7 +271,8 @@ class PairFiguresAnswer(Model):
     verdict: Verdict
     text_position: float
     ground_position: float
-    bracket: tuple[float, float]
+    bracket_start: float
+    bracket_end: float
 
 
 class EvaluationAnswer(Model):

@@ -19,6 +19,7 @@ from tonada.web.models import (
     BrandsAnswer,
     BrandSummary,
     SourceAnswer,
+    SwatchOnScale,
     TakeDocument,
     TakeSummary,
 )
@@ -71,12 +72,16 @@ def rename_brand(path: BrandPath, body: BrandBody) -> Response:
 
 
 def _summary(connection: Connection, workspace: UUID, row: BrandRow) -> BrandSummary:
-    hexes: tuple[str, ...] = ()
+    swatches: tuple[SwatchOnScale, ...] = ()
     failing = 0
     if row.first_take:
         document = takes.find(connection, workspace, row.first_take).document
         take = TakeDocument.model_validate(document).to_take()
-        hexes = tuple(swatch.hex for swatch in take.swatches)
-        failing = evaluate(take).failing
+        evaluation = evaluate(take)
+        failing = evaluation.failing
+        swatches = tuple(
+            SwatchOnScale(hex=swatch.hex, position=figures.position)
+            for swatch, figures in zip(take.swatches, evaluation.swatches, strict=True)
+        )
     count = len(sources.list_of_brand(connection, workspace, row.id))
-    return BrandSummary(brand=BrandAnswer.of(row), hexes=hexes, failing=failing, sources=count)
+    return BrandSummary(brand=BrandAnswer.of(row), swatches=swatches, failing=failing, sources=count)

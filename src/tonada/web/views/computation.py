@@ -7,10 +7,15 @@ from dataclasses import replace
 from flask import Response
 
 from tonada.core.build import build_take
+from tonada.core.color import parse_color
+from tonada.core.errors import ColorError
 from tonada.core.evaluation import evaluate
 from tonada.core.mend import mends_for_pair
+from tonada.core.naming import color_name
 from tonada.core.roles import propose_roles
 from tonada.web.models import (
+    ColorAnswer,
+    ColorBody,
     EvaluateBody,
     EvaluationAnswer,
     MendAnswer,
@@ -33,6 +38,14 @@ csrf.exempt(api)
 @limiter.exempt
 def evaluate_take(body: EvaluateBody) -> Response:
     return answer(EvaluationAnswer.model_validate(evaluate(body.document.to_take())))
+
+
+@api.post("/colors", responses={200: ColorAnswer}, summary="A colour in any CSS notation as hex, with a name")
+def read_color(body: ColorBody) -> Response:
+    value, alpha = parse_color(body.text, field="text")
+    if alpha < 1:
+        raise ColorError("A swatch is opaque; leave the alpha out.", field="text")
+    return answer(ColorAnswer(hex=value, name=color_name(value)))
 
 
 @api.post("/mends", responses={200: MendsAnswer}, summary="The ways to mend one pair")

@@ -6,11 +6,15 @@ from flask import Response, session
 from flask_wtf.csrf import generate_csrf
 
 from tonada import __version__
+from tonada.core.contrast import scale_greys
 from tonada.core.limits import MAX_FILE_BYTES, MAX_PIXELS
 from tonada.web.models import SessionAnswer
 from tonada.web.views.answers import answer, blueprint
 
 api = blueprint("session")
+
+# How many greys the ruler of the contrast scale is drawn with.
+SCALE_STEPS = 21
 
 
 @api.get("/session", responses={200: SessionAnswer}, summary="The token for changes, and the limits")
@@ -22,5 +26,6 @@ def read_session() -> Response:
             version=__version__,
             max_file_bytes=MAX_FILE_BYTES,
             max_pixels=MAX_PIXELS,
+            scale_greys=scale_greys(SCALE_STEPS),
         )
     )

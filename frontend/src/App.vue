@@ -1,0 +1,9 @@
+<script setup lang="ts">
+import { useWorkspace } from '@/composables/useWorkspace'
+
+useWorkspace()
+</script>
+
+<template>
+  <RouterView />
+</template>

@@ -1,0 +1,49 @@
+<script setup lang="ts" generic="T extends string">
+import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/vue'
+
+const props = defineProps<{
+  modelValue: T
+  options: readonly { value: T; label: string; note?: string }[]
+  label: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
+
+const labelOf = (value: T) => props.options.find((option) => option.value === value)?.label ?? value
+</script>
+
+<template>
+  <Listbox
+    :model-value="modelValue"
+    as="div"
+    class="relative"
+    @update:model-value="emit('update:modelValue', $event)"
+  >
+    <ListboxButton
+      :aria-label="`${label}: ${labelOf(modelValue)}`"
+      class="button w-full justify-between"
+    >
+      <span class="truncate font-medium">{{ labelOf(modelValue) }}</span>
+      <svg viewBox="0 0 8 8" class="ml-2 h-2 w-2 flex-none" aria-hidden="true">
+        <path d="M0 2h8L4 7z" fill="currentColor" />
+      </svg>
+    </ListboxButton>
+    <ListboxOptions
+      class="absolute right-0 z-20 mt-px max-h-64 min-w-full overflow-auto border border-ink bg-sheet"
+    >
+      <ListboxOption
+        v-for="option in options"
+        :key="option.value"
+        v-slot="{ active, selected }"
+        :value="option.value"
+      >
+        <div
+          class="flex justify-between gap-3 px-2.5 py-1 whitespace-nowrap"
+          :class="[active && 'bg-ink text-sheet', selected && 'font-semibold']"
+        >
+          <span>{{ option.label }}</span>
+          <span v-if="option.note" :class="!active && 'text-quiet'">{{ option.note }}</span>
+        </div>
+      </ListboxOption>
+    </ListboxOptions>
+  </Listbox>
+</template>

@@ -1,0 +1,15 @@
+<script setup lang="ts">
+defineProps<{ text: string }>()
+const emit = defineEmits<{ dismiss: [] }>()
+</script>
+
+<template>
+  <div role="alert" class="flex items-center gap-3 border-2 border-ink bg-sheet px-3 py-2">
+    <svg viewBox="0 0 10 10" class="h-3 w-3 flex-none" aria-hidden="true">
+      <path d="M5 0 10 10H0z" fill="currentColor" />
+    </svg>
+    <p class="flex-1">{{ text }}</p>
+    <slot />
+    <button type="button" class="button" @click="emit('dismiss')">Dismiss</button>
+  </div>
+</template>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import AppMark from './AppMark.vue'
+import TakeTabs from './TakeTabs.vue'
+import ViewMenu from './ViewMenu.vue'
+import { useBrandStore } from '@/stores/brand'
+import { useTakeStore } from '@/stores/take'
+
+const brand = useBrandStore()
+const take = useTakeStore()
+const router = useRouter()
+
+const saved = computed(
+  () =>
+    ({
+      saved: `Saved, revision ${take.take?.revision ?? ''}`,
+      saving: 'Saving …',
+      waiting: 'Not saved yet: no answer, trying again',
+      conflict: 'Not saved: changed in another window',
+    })[take.saveState],
+)
+const download = computed(() => (take.take ? `/api/takes/${take.take.id}/palette.css` : ''))
+
+async function duplicate() {
+  if (!take.document) return
+  const made = await take.createFrom(take.document)
+  await brand.open(made.brand_id)
+  await router.push({ name: 'source', params: { brandId: made.brand_id, takeId: made.id } })
+}
+</script>
+
+<template>
+  <header
+    class="flex min-h-11.5 items-center gap-x-5 gap-y-2 border-b border-ink bg-sheet px-4 py-2 max-[900px]:flex-wrap"
+  >
+    <AppMark />
+    <h1 class="max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
+      {{ brand.detail?.brand.name ?? '' }}
+    </h1>
+    <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @duplicate="duplicate" />
+    <p class="ml-auto truncate text-quiet" role="status" data-testid="save-state">{{ saved }}</p>
+    <div class="flex gap-2">
+      <button type="button" class="button" :disabled="!take.canUndo" @click="take.undo()">
+        Undo
+      </button>
+      <button type="button" class="button" :disabled="!take.canRedo" @click="take.redo()">
+        Redo
+      </button>
+    </div>
+    <a
+      v-if="!take.isEmpty && download"
+      :href="download"
+      download
+      class="button-solid"
+      data-testid="download-css"
+      >Download CSS</a
+    >
+    <ViewMenu />
+  </header>
+</template>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { computed, ref, watch } from 'vue'
+import MendCard from './MendCard.vue'
+import { explain } from '@/api/client'
+import type { PairFigures } from '@/api/types'
+import CopyButton from '@/components/CopyButton.vue'
+import { useMends } from '@/composables/useMends'
+import { formatNeeded, formatRatio, roleName, verdictText } from '@/format'
+import { useTakeStore } from '@/stores/take'
+
+const props = defineProps<{ pair: PairFigures }>()
+const take = useTakeStore()
+const { mends, error } = useMends(
+  () => take.document,
+  () => (props.pair.passes ? undefined : props.pair.id),
+)
+const chosen = ref(0)
+watch(mends, () => (chosen.value = 0))
+
+const held = computed(() =>
+  [props.pair.text, props.pair.ground].filter((role) => {
+    const id = take.document?.roles.find((assignment) => assignment.role === role)?.swatch
+    return take.document?.swatches.find((swatch) => swatch.id === id)?.held
+  }),
+)
+const colors = computed(() => [
+  { part: 'Text', role: props.pair.text, hex: props.pair.text_hex },
+  { part: 'Ground', role: props.pair.ground, hex: props.pair.ground_hex },
+])
+
+function apply() {
+  const mend = mends.value?.[chosen.value]
+  if (mend) take.change(mend.document)
+}
+</script>
+
+<template>
+  <section :aria-label="`${roleName(pair.text)} on ${roleName(pair.ground)}`">
+    <h2 class="text-title leading-tight">
+      {{ roleName(pair.text) }} on {{ roleName(pair.ground) }}
+    </h2>
+    <p class="text-quiet">
+      {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1) }}, needs
+      {{ formatNeeded(pair.needed) }}
+    </p>
+    <dl class="rule-list mt-2">
+      <div v-for="color in colors" :key="color.part" class="flex items-center gap-2 py-1">
+        <dt class="w-16">{{ color.part }}</dt>
+        <dd class="flex flex-1 items-center gap-2">
+          <span
+            class="keeps-color h-4 w-4 border border-hair"
+            :style="{ backgroundColor: color.hex }"
+          ></span>
+          <span class="flex-1">{{ roleName(color.role) }}</span>
+          <CopyButton :value="color.hex" />
+        </dd>
+      </div>
+      <div class="flex py-1">
+        <dt class="w-16">Has</dt>
+        <dd class="flex flex-1 justify-between">
+          <b class="value">{{ formatRatio(pair.ratio) }} : 1</b>
+          <span class="font-semibold">{{ verdictText(pair) }}</span>
+        </dd>
+      </div>
+    </dl>
+    <template v-if="!pair.passes">
+      <p v-if="held.length" class="mt-2 text-small text-quiet">
+        {{ held.map(roleName).join(' and ') }} {{ held.length > 1 ? 'are' : 'is' }} held and won’t
+        move.
+      </p>
+      <p v-if="error" role="alert" class="mt-3 font-semibold">{{ explain(error) }}</p>
+      <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change …</p>
+      <p v-else-if="!mends.length" class="mt-3">
+        Nothing in this palette reads here, and what could move is held. Release one of the two
+        colours to mend this pair.
+      </p>
+      <RadioGroup v-else v-model="chosen" class="mt-3" data-testid="mends">
+        <RadioGroupLabel class="font-semibold text-quiet"
+          >Ways to mend, least visible first</RadioGroupLabel
+        >
+        <RadioGroupOption
+          v-for="(mend, row) in mends"
+          :key="row"
+          v-slot="{ checked, active }"
+          :value="row"
+          class="mt-2 cursor-pointer outline-none"
+        >
+          <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
+        </RadioGroupOption>
+        <button type="button" class="button-solid mt-3" @click="apply">Apply</button>
+      </RadioGroup>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PairFigures } from '@/api/types'
+
+const props = defineProps<{ pair: PairFigures }>()
+
+/** Each usage in the size at which its requirement holds. */
+const look = computed(
+  () =>
+    ({
+      'body text': 'text-[15px]',
+      'large text': 'text-[24px] font-bold tracking-tight',
+      'button label': 'text-[15px] font-semibold',
+      link: 'text-[15px] underline underline-offset-3',
+      'part of a control': 'text-[14px]',
+    })[props.pair.usage],
+)
+const isPart = computed(() => props.pair.usage === 'part of a control')
+</script>
+
+<template>
+  <div
+    class="keeps-color ml-1.25 flex items-center overflow-hidden px-4"
+    :style="{ backgroundColor: pair.ground_hex, color: pair.text_hex }"
+  >
+    <!-- A field's border is the part that is tested; what would stand in it isn't. -->
+    <span
+      v-if="isPart"
+      class="flex h-7 w-40 items-center gap-2 border-2 px-2"
+      :style="{ borderColor: pair.text_hex }"
+    >
+      <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
+        <path d="M1 11 4 10 11 3 9 1 2 8z" fill="none" stroke="currentColor" stroke-width="1.5" />
+      </svg>
+      <span class="sr-only">{{ pair.sample }}</span>
+    </span>
+    <span v-else class="truncate" :class="look">{{ pair.sample }}</span>
+  </div>
+</template>

@@ -1,0 +1,21 @@
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+
+/** What is selected stands in the address, so that Back and a copied address work. */
+export function useSelection(name: 'swatch' | 'pair' | 'source') {
+  const route = useRoute()
+  const router = useRouter()
+  const selected = computed(() => {
+    const value = route.query[name]
+    return typeof value === 'string' ? value : undefined
+  })
+
+  function select(id: string | undefined) {
+    // A swatch and a pair share the inspector: choosing one lets go of the other.
+    const { swatch: _swatch, pair: _pair, ...rest } = route.query
+    const query = name === 'source' ? { ...route.query } : rest
+    void router.replace({ query: { ...query, [name]: id } })
+  }
+
+  return { selected, select }
+}

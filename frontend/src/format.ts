@@ -1,0 +1,52 @@
+/** How figures are written. None of this decides anything: verdicts come from the server. */
+import type { PairFigures, Role } from '@/api/types'
+
+/** Two decimals, cut off: a ratio that fails must never look like one that passes. */
+export function formatRatio(ratio: number): string {
+  return (Math.floor(ratio * 100) / 100).toFixed(2)
+}
+
+/** Two decimals, rounded up, so that what is missing is never said to be less than it is. */
+export function formatShort(missing: number): string {
+  return (Math.ceil(missing * 100) / 100).toFixed(2)
+}
+
+export function formatShare(share: number): string {
+  const percent = share * 100
+  return `${percent > 0 && percent < 1 ? '< 1' : Math.round(percent).toString()} %`
+}
+
+export function formatNeeded(ratio: number): string {
+  return `${ratio.toString()} : 1`
+}
+
+export function verdictText(pair: PairFigures): string {
+  return pair.passes ? `Passes ${pair.verdict}` : `Short by ${formatShort(pair.short_by)}`
+}
+
+export function roleName(role: Role): string {
+  return role.charAt(0).toUpperCase() + role.slice(1)
+}
+
+export function roleNames(roles: readonly Role[]): string {
+  return roles.map(roleName).join(', ')
+}
+
+const NUMBERS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+]
+
+/** “Four colours”, in words up to ten. */
+export function countOf(count: number, one: string, many: string): string {
+  return `${NUMBERS[count] ?? count.toString()} ${count === 1 ? one : many}`
+}

@@ -1,0 +1,46 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import BrandsView from '@/views/BrandsView.vue'
+
+/** A view has an address: brand, take, step in the path, what is selected in the query. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'brands', component: BrandsView, meta: { title: 'Brands' } },
+    {
+      path: '/brands/:brandId/takes/:takeId',
+      component: () => import('@/views/TakeFrame.vue'),
+      props: true,
+      redirect: { name: 'source' },
+      children: [
+        {
+          path: 'source',
+          name: 'source',
+          component: () => import('@/views/SourceView.vue'),
+          meta: { title: 'Source' },
+        },
+        {
+          path: 'pairs',
+          name: 'pairs',
+          component: () => import('@/views/PairsView.vue'),
+          meta: { title: 'Pairs' },
+        },
+      ],
+    },
+    {
+      path: '/:anything(.*)*',
+      name: 'nowhere',
+      component: () => import('@/views/NowhereView.vue'),
+      meta: { title: 'Nothing here' },
+    },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${to.meta.title ?? 'Tonada'} · Tonada`
+})
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    title?: string
+  }
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, onMounted, shallowRef } from 'vue'
+import { readSession } from '@/api/client'
+import type { Level } from '@/api/types'
+import InspectorPanel from '@/components/frame/InspectorPanel.vue'
+import LevelSwitch from '@/components/pairs/LevelSwitch.vue'
+import PairInspector from '@/components/pairs/PairInspector.vue'
+import PairRow from '@/components/pairs/PairRow.vue'
+import { useSelection } from '@/composables/useSelection'
+import { useTakeStore } from '@/stores/take'
+
+defineProps<{ isOver: boolean }>()
+defineEmits<{ file: [file: File] }>()
+const take = useTakeStore()
+const { selected, select } = useSelection('pair')
+const greys = shallowRef<readonly string[]>([])
+onMounted(async () => (greys.value = (await readSession()).scale_greys))
+
+const pairs = computed(() => take.evaluation?.pairs ?? [])
+const pair = computed(() => pairs.value.find((one) => one.id === selected.value) ?? pairs.value[0])
+const level = computed<Level>({
+  get: () => take.document?.level ?? 'AA',
+  set: (value) => {
+    if (take.document && value !== take.document.level)
+      take.change({ ...take.document, level: value })
+  },
+})
+</script>
+
+<template>
+  <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <div
+      class="min-h-0 overflow-y-auto px-4 py-3"
+      tabindex="0"
+      aria-label="Pairs, failing first"
+      role="region"
+    >
+      <div
+        v-if="take.isEmpty"
+        class="flex h-full flex-col items-center justify-center border border-dashed border-ink bg-sheet p-8 text-center"
+      >
+        <h2 class="text-title">No pairs yet</h2>
+        <p class="mt-1 text-quiet">
+          Build a palette from a logo first; then every text is measured on its ground.
+        </p>
+        <RouterLink :to="{ name: 'source' }" class="button-solid mt-4">Go to Source</RouterLink>
+      </div>
+      <template v-else>
+        <div class="flex items-center gap-3">
+          <LevelSwitch v-model="level" />
+          <p class="ml-auto font-semibold" role="status" data-testid="tally">
+            {{ pairs.length - take.failing }} of {{ pairs.length }} pairs pass {{ level }}
+          </p>
+        </div>
+        <div
+          class="mt-2 grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-end gap-x-4 border-b border-ink pb-1.5 text-small text-quiet"
+          aria-hidden="true"
+        >
+          <span>Text on ground</span>
+          <span>Distance on the contrast scale; bracket: what is needed</span>
+          <span>Ratio</span><span>Verdict</span><span></span>
+        </div>
+        <ul>
+          <PairRow
+            v-for="one in pairs"
+            :key="one.id"
+            :pair="one"
+            :greys="greys"
+            :selected="one.id === pair?.id"
+            @select="select(one.id)"
+          />
+        </ul>
+      </template>
+    </div>
+    <InspectorPanel>
+      <PairInspector v-if="pair" :key="pair.id" :pair="pair" />
+    </InspectorPanel>
+  </main>
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { explain } from '@/api/client'
+import ConflictBar from '@/components/frame/ConflictBar.vue'
+import MeasureBar from '@/components/frame/MeasureBar.vue'
+import StepBar from '@/components/frame/StepBar.vue'
+import TakeHeader from '@/components/frame/TakeHeader.vue'
+import NoticeBar from '@/components/NoticeBar.vue'
+import { useCopy } from '@/composables/useCopy'
+import { useFileIntake } from '@/composables/useFileIntake'
+import { useBrandStore } from '@/stores/brand'
+import { useTakeStore } from '@/stores/take'
+
+const props = defineProps<{ brandId: string; takeId: string }>()
+const brand = useBrandStore()
+const take = useTakeStore()
+const router = useRouter()
+const { announcement } = useCopy()
+const failure = ref('')
+
+watch(
+  () => [props.brandId, props.takeId] as const,
+  async ([brandId, takeId]) => {
+    failure.value = ''
+    try {
+      await Promise.all([brand.open(brandId), take.open(takeId)])
+    } catch (reason) {
+      failure.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+
+/** A file read from anywhere opens in Source. */
+async function read(file: File) {
+  const source = await brand.addSource(file)
+  if (source) await router.push({ name: 'source', query: { source: source.id } })
+}
+const { isOver } = useFileIntake(read)
+const isReady = computed(() => brand.detail && take.document)
+</script>
+
+<template>
+  <div class="grid h-dvh grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh">
+    <div>
+      <TakeHeader />
+      <ConflictBar />
+    </div>
+    <StepBar />
+    <div v-if="failure" class="p-6">
+      <p role="alert" class="mb-3 text-title">{{ failure }}</p>
+      <RouterLink to="/" class="button">All brands</RouterLink>
+    </div>
+    <RouterView v-else-if="isReady" v-slot="{ Component }">
+      <component :is="Component" :is-over="isOver" class="min-h-0" @file="read" />
+    </RouterView>
+    <p v-else class="p-6 text-quiet" role="status">Opening …</p>
+    <MeasureBar />
+    <NoticeBar
+      v-if="brand.uploadError"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="brand.uploadError"
+      @dismiss="brand.dismissError()"
+    />
+    <p class="sr-only" role="status">{{ announcement }}</p>
+  </div>
+</template>
