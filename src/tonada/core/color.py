@@ -57,6 +57,16 @@ _OKLAB_TO_LMS: Final = np.linalg.inv(_LMS_TO_OKLAB)
 NEUTRAL_CHROMA: Final = 1e-6
 
 
+def _transform(matrix: Floats, vectors: Floats) -> Floats:
+    """Return the matrix applied to each vector on the last axis.
+
+    Written out: a matrix product rounds differently with the number of vectors and the machine,
+    and the same input has to give the same output, bit for bit.
+    """
+    x, y, z = vectors[..., 0], vectors[..., 1], vectors[..., 2]
+    return np.stack([row[0] * x + row[1] * y + row[2] * z for row in matrix], axis=-1)
+
+
 def srgb_to_linear(srgb: Floats) -> Floats:
     """Return linear light. Source: IEC 61966-2-1 with the threshold 0.04045 (as WCAG 2.2)."""
     srgb = np.asarray(srgb, dtype=np.float64)
@@ -77,14 +87,14 @@ SRGB8_TO_LINEAR.setflags(write=False)
 
 def linear_to_oklab(linear: Floats) -> Floats:
     """Return OKLab. Source: CSS Color 4, section 9.3 and its sample code."""
-    lms = np.cbrt(np.asarray(linear, dtype=np.float64) @ _LINEAR_TO_LMS.T)
-    return np.asarray(lms @ _LMS_TO_OKLAB.T)
+    lms = np.cbrt(_transform(_LINEAR_TO_LMS, np.asarray(linear, dtype=np.float64)))
+    return _transform(_LMS_TO_OKLAB, lms)
 
 
 def oklab_to_linear(oklab: Floats) -> Floats:
     """Return linear light, outside 0 to 1 where the colour is outside the sRGB gamut."""
-    lms = (np.asarray(oklab, dtype=np.float64) @ _OKLAB_TO_LMS.T) ** 3
-    return np.asarray(lms @ _LMS_TO_LINEAR.T)
+    lms = _transform(_OKLAB_TO_LMS, np.asarray(oklab, dtype=np.float64)) ** 3
+    return _transform(_LMS_TO_LINEAR, lms)
 
 
 def oklab_to_oklch(oklab: Floats) -> Floats:

@@ -3,17 +3,19 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import TypeAlias
 
 import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.extract.picture import Bytes8
 
-Labels = NDArray[np.int16]
-Mask = NDArray[np.bool_]
+Labels: TypeAlias = NDArray[np.int16]
+Mask: TypeAlias = NDArray[np.bool_]
+Channels: TypeAlias = NDArray[np.float32]
 
 # A colour that covers less of the visible area is not reported.
-SMALLEST_SHARE = 0.007
+SMALLEST_SHARE = 0.0088
 NO_COLOR = -1
 
 
@@ -32,9 +34,7 @@ class Layers:
         return np.asarray(counts / max(1, counts.sum()))
 
 
-def spread_labels(
-    values: NDArray[np.float64], palette: NDArray[np.float64], labels: Labels, visible: Mask
-) -> Labels:
+def spread_labels(values: Channels, palette: Channels, labels: Labels, visible: Mask) -> Labels:
     """Give each visible pixel without a label the most similar of the labels close to it.
 
     values (height, width, C) and palette (N, C) are in the same space. Close means at most two
@@ -63,7 +63,7 @@ def spread_labels(
     return result
 
 
-def drop_small(layers: Layers, values: NDArray[np.float64], palette: NDArray[np.float64]) -> Layers:
+def drop_small(layers: Layers, values: Channels, palette: Channels) -> Layers:
     """Leave out the colours under SMALLEST_SHARE; their pixels go to what is most similar nearby."""
     shares = layers.shares()
     kept = np.flatnonzero(shares >= SMALLEST_SHARE)

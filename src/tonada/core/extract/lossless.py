@@ -11,6 +11,7 @@ from typing import Final
 
 import numpy as np
 from numpy.typing import NDArray
+from scipy import ndimage
 
 from tonada.core.color import SRGB8_TO_LINEAR, srgb8_to_oklab
 from tonada.core.extract.layers import (
@@ -26,6 +27,8 @@ from tonada.core.extract.picture import Picture, pack, unpack
 
 # Two accepted colours closer than this (deltaEOK) are one, drawn with different rounding.
 TWIN_DISTANCE: Final = 0.012
+# Sharp reduction overshoots at edges by about this much (deltaEOK), in lines that form no blocks.
+RINGING_DISTANCE: Final = 0.07
 # A blend of two 8-bit colours, rounded, and a renderer's inexact coverage: within this many levels.
 BLEND_TOLERANCE: Final = 5.0
 BLEND_TOLERANCE_LINEAR: Final = 0.012
@@ -65,7 +68,7 @@ def read_lossless(picture: Picture) -> Layers:
     accepted = _accept(census, packed, total, picture.declared)
     labels = _label(census, accepted)
     covered = int(np.isin(census.index, accepted).sum()) if accepted else 0
-    values, palette = rgb.astype(np.float64), unpack(census.values[accepted]).astype(np.float64)
+    values, palette = rgb.astype(np.float32), unpack(census.values[accepted]).astype(np.float32)
     layers = Layers(
         palette.astype(np.uint8), spread_labels(values, palette, labels, visible), covered / total
     )
@@ -127,33 +130,70 @@ def _accept(census: _Census, packed: NDArray[np.int32], total: int, declared: tu
     """Return the rows of the census that are colours of the artwork, most pixels first."""
     counts = np.where(census.values < 0, 0, census.counts)
     order = np.argsort(-counts, kind="stable")
-    least = max(2.0, 0.5 * SMALLEST_SHARE * total)
+    least = max(min(2.0, total), 0.5 * SMALLEST_SHARE * total)
     candidates = [int(row) for row in order[:MOST_CANDIDATES] if counts[row] >= least]
     named = set(declared)
+    sure = [row for row in candidates if int(census.values[row]) in named or _is_solid(census, row)]
     accepted: list[int] = []
-    for row in candidates:
-        is_named = int(census.values[row]) in named
-        if not is_named and not _is_solid(census, row, total) and _is_blend(packed, census, row):
-            continue
-        if not _is_twin(census, row, accepted):
+    for row in sure:
+        if not _is_near(census, row, accepted, TWIN_DISTANCE):
             accepted.append(row)
-    return accepted
+    for row in candidates:
+        if row not in sure and not _is_by_product(census, packed, row, accepted, candidates):
+            accepted.append(row)
+    return sorted(accepted, key=lambda row: -int(counts[row]))
 
 
-def _is_solid(census: _Census, row: int, total: int) -> bool:
+def _is_by_product(
+    census: _Census, packed: NDArray[np.int32], row: int, accepted: list[int], candidates: list[int]
+) -> bool:
+    """Say whether a colour without solid blocks comes from edges, and isn't one of the artwork's own."""
+    larger = [other for other in accepted if census.counts[other] > 3 * census.counts[row]]
+    return (
+        _is_near(census, row, accepted, TWIN_DISTANCE)
+        or _is_near(census, row, larger, RINGING_DISTANCE)
+        or _is_blend(packed, census, row)
+        or _is_thinned(census, row, candidates)
+    )
+
+
+def _is_solid(census: _Census, row: int) -> bool:
     """Say whether the colour forms blocks as edges never do: they blend along lines."""
     cores = census.cores[row]
     if cores >= max(4, 0.05 * census.counts[row]):
         return True
-    return bool(cores >= 1 and census.in_blocks[row] >= 0.6 * census.counts[row] and total > 0)
+    return bool(cores >= 1 and census.in_blocks[row] >= 0.6 * census.counts[row])
 
 
-def _is_twin(census: _Census, row: int, accepted: list[int]) -> bool:
-    if not accepted:
+def _is_near(census: _Census, row: int, others: list[int], distance: float) -> bool:
+    if not others:
         return False
     own = srgb8_to_oklab(unpack(census.values[[row]]))
-    others = srgb8_to_oklab(unpack(census.values[accepted]))
-    return bool(np.min(np.linalg.norm(others - own, axis=1)) < TWIN_DISTANCE)
+    away = np.linalg.norm(srgb8_to_oklab(unpack(census.values[others])) - own, axis=1)
+    return bool(np.min(away) < distance)
+
+
+def _is_thinned(census: _Census, row: int, candidates: list[int]) -> bool:
+    """Say whether the colour is that of a thin stroke which never covers a pixel whole.
+
+    Then it lies between what surrounds it and a colour that the same stroke shows elsewhere.
+    """
+    own_pixels = census.index == row
+    around = census.index[ndimage.binary_dilation(own_pixels, iterations=1) & ~own_pixels]
+    around = around[np.isin(around, candidates)]
+    if around.size == 0:
+        return False
+    surround = int(np.bincount(around).argmax())
+    strokes, _ = ndimage.label(census.index != surround, structure=np.ones((3, 3)))
+    own_strokes = np.unique(strokes[own_pixels])
+    values = census.values
+    for other in candidates:
+        if other in (row, surround):
+            continue
+        place = _between(values[[row]], values[[surround]], values[[other]])
+        if place[0] and np.isin(strokes[census.index == other], own_strokes).mean() > 0.5:
+            return True
+    return False
 
 
 def _is_blend(packed: NDArray[np.int32], census: _Census, row: int) -> bool:

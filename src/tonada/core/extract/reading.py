@@ -12,7 +12,7 @@ from tonada.core.errors import ImageError
 from tonada.core.extract.decode import check_file_size, decode_bitmap
 from tonada.core.extract.ground import find_ground
 from tonada.core.extract.layers import Layers
-from tonada.core.extract.lossless import read_lossless
+from tonada.core.extract.lossless import read_lossless, visibility
 from tonada.core.extract.lossy import read_lossy
 from tonada.core.extract.photo import read_photo
 from tonada.core.extract.picture import ImageFormat, Picture, unpack
@@ -23,7 +23,7 @@ Kind: TypeAlias = Literal["flat", "photographic"]
 
 # Flat artwork is a file of which a few colours hold this much.
 LEAST_COVERAGE_LOSSLESS: Final = 0.55
-LEAST_COVERAGE_LOSSY: Final = 0.72
+LEAST_COVERAGE_LOSSY: Final = 0.65
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,9 +101,9 @@ def _read_drawing(picture: Picture) -> Layers:
     """Read an SVG: what isn't a declared colour in blocks is a gradient, and belongs to its stops."""
     layers = read_lossless(picture)
     if layers.coverage >= LEAST_COVERAGE_LOSSLESS or not picture.declared:
-        return layers if len(layers.colors) else read_photo(picture)
+        return layers
     stops = unpack(picture.declared)
-    visible = picture.alpha >= 128 if picture.alpha is not None else np.ones(picture.rgb.shape[:2], np.bool_)
+    visible, _ = visibility(picture)
     if not visible.any():
         return layers
     pixels = srgb8_to_oklab(picture.rgb[visible])

@@ -22,7 +22,7 @@ from tonada.core.limits import MAX_SVG_DEPTH, MAX_SVG_DRAWN_ELEMENTS, MAX_SVG_EL
 SVG_NAMESPACE: Final = "{http://www.w3.org/2000/svg}"
 LINK: Final = ("href", "{http://www.w3.org/1999/xlink}href")
 PAINTS: Final = ("fill", "stroke", "stop-color", "color", "flood-color")
-READING_SIZE: Final = 800
+READING_SIZE: Final = 1000
 _EMBEDDED: Final = re.compile(r"data:image/(png|jpe?g|gif|webp);base64,", re.IGNORECASE)
 _CSS_URL: Final = re.compile(r"url\(\s*['\"]?\s*([^)'\"]*)", re.IGNORECASE)
 _CSS_PAINT: Final = re.compile(rf"(?:^|[;{{\s])(?:{'|'.join(PAINTS)})\s*:\s*([^;}}]+)", re.IGNORECASE)
