@@ -11,7 +11,6 @@ import math
 from dataclasses import dataclass
 from functools import cache
 
-import numpy as np
 import resvg_py
 from PIL import Image
 
@@ -172,14 +171,13 @@ def draw(svg: str, size: int, *, smooth: bool = True) -> Image.Image:
 @cache
 def truth_of(svg: str) -> dict[str, float]:
     """Return the share of each colour that covers 1 % and more of what is visible."""
-    pixels = np.asarray(draw(svg, 2000, smooth=False))
-    solid = pixels[pixels[..., 3] == 255][:, :3].astype(np.int64)
-    values, counts = np.unique(solid @ np.array([65536, 256, 1]), return_counts=True)
-    shares = counts / counts.sum()
+    counted = draw(svg, 1200, smooth=False).getcolors(64) or []
+    solid = {color[:3]: count for count, color in counted if color[3] == 255}
+    total = sum(solid.values())
     return {
-        f"#{value:06x}": float(share)
-        for value, share in zip(values, shares, strict=True)
-        if share >= SMALLEST_TRUTH
+        "#" + bytes(color).hex(): count / total
+        for color, count in solid.items()
+        if count / total >= SMALLEST_TRUTH
     }
 
 

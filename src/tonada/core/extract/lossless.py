@@ -33,6 +33,8 @@ RINGING_DISTANCE: Final = 0.07
 BLEND_TOLERANCE: Final = 5.0
 BLEND_TOLERANCE_LINEAR: Final = 0.012
 MOST_CANDIDATES: Final = 64
+# Looking into a colour without solid blocks takes a while; gradients and noise have many.
+MOST_UNSURE: Final = 12
 _SAMPLED_PIXELS: Final = 3000
 
 
@@ -138,8 +140,9 @@ def _accept(census: _Census, packed: NDArray[np.int32], total: int, declared: tu
     for row in sure:
         if not _is_near(census, row, accepted, TWIN_DISTANCE):
             accepted.append(row)
-    for row in candidates:
-        if row not in sure and not _is_by_product(census, packed, row, accepted, candidates):
+    unsure = [row for row in candidates if row not in sure]
+    for row in unsure[:MOST_UNSURE]:
+        if not _is_by_product(census, packed, row, accepted, candidates):
             accepted.append(row)
     return sorted(accepted, key=lambda row: -int(counts[row]))
 
