@@ -127,3 +127,7 @@ def _serve(parsed: argparse.Namespace) -> int:
     from tonada.run.serve import serve
 
     return serve(demo=parsed.demo, reset=parsed.reset)
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -22,9 +22,9 @@ _OPTIONS = f"-c statement_timeout={STATEMENT_TIMEOUT_MS} -c client_encoding=UTF8
 class Database:
     """A pool of connections to one database. Opened on first use, so that a fork comes before."""
 
-    def __init__(self, url: str, *, most: int = 8) -> None:
+    def __init__(self, url: str, *, most: int = 8, wait_seconds: float = 5.0) -> None:
         self._pool: ConnectionPool[Connection] = ConnectionPool(
-            url, min_size=1, max_size=most, open=False, timeout=5, kwargs={"options": _OPTIONS}
+            url, min_size=1, max_size=most, open=False, timeout=wait_seconds, kwargs={"options": _OPTIONS}
         )
 
     @contextmanager

@@ -22,6 +22,10 @@ class Access:
         self._database = database
         self._workspace: UUID | None = None
 
+    def close(self) -> None:
+        """Let go of all connections."""
+        self._database.close()
+
     @contextmanager
     def transaction(self) -> Iterator[tuple[Connection, UUID]]:
         """Give a connection whose statements are one transaction, and the workspace."""

@@ -24,9 +24,8 @@ def problem(
     """Return a problem document."""
     title = HTTPStatus(status).phrase
     body = Problem(title=title, status=status, detail=detail, field=field, take=take)
-    return Response(
-        body.model_dump_json(exclude_none=True), status=status, mimetype="application/problem+json"
-    )
+    unknown = {name for name in ("field", "take") if getattr(body, name) is None}
+    return Response(body.model_dump_json(exclude=unknown), status=status, mimetype="application/problem+json")
 
 
 def validation_problem(error: ValidationError) -> Response:
@@ -47,6 +46,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(StoreUnavailable, lambda e: problem(503, str(e)))
     app.register_error_handler(CSRFError, _csrf)
     app.register_error_handler(RequestEntityTooLarge, _too_large)
+    app.register_error_handler(RecursionError, lambda _: problem(400, "The JSON is nested too deeply."))
     app.register_error_handler(HTTPException, _http)
     app.register_error_handler(Exception, _unexpected)
 

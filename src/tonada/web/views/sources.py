@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from uuid import UUID
 
+import werkzeug.datastructures
 from flask import Response, request
 from flask_openapi3.models.file import FileStorage
 from pydantic import BaseModel, ConfigDict, Field
 
+from tonada.core.errors import InputError
 from tonada.core.extract import extract_colors, render_preview
 from tonada.core.naming import color_name
 from tonada.store import sources
@@ -37,6 +39,8 @@ class SourcePath(BaseModel):
 )
 @limiter.limit(UPLOADS_PER_MINUTE)
 def create_source(path: BrandPath, form: UploadForm) -> Response:
+    if not isinstance(form.file, werkzeug.datastructures.FileStorage):
+        raise InputError("The form’s field “file” holds no file.", field="file")
     content = form.file.stream.read()
     extraction = extract_colors(content)
     found = extraction_to_json(extraction, [color_name(color.hex) for color in extraction.colors])

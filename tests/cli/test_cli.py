@@ -1,0 +1,114 @@
+"""The command line's promise: what --json prints and how it exits."""
+
+from __future__ import annotations
+
+import json
+import os
+import socket
+import subprocess
+import sys
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from tonada.cli import main
+
+LOGO = Path(__file__).parents[2] / "src/tonada/demo/files/peak-logo.svg"
+
+
+def run(capsys: pytest.CaptureFixture[str], *arguments: str) -> tuple[int, str, str]:
+    try:
+        code = main(arguments)
+    except SystemExit as end:
+        code = int(end.code or 0)
+    out, err = capsys.readouterr()
+    return code, out, err
+
+
+def as_json(capsys: pytest.CaptureFixture[str], *arguments: str) -> Any:
+    code, out, err = run(capsys, *arguments, "--json")
+    assert (code, err) == (0, "")
+    return json.loads(out)
+
+
+def test_extract_lists_colors_largest_first(capsys: pytest.CaptureFixture[str]) -> None:
+    colors = as_json(capsys, "extract", str(LOGO))["colors"]
+    assert [color["hex"] for color in colors] == ["#2b3a8c", "#b6653a", "#ffffff", "#d7b13c"]
+    assert sum(color["share"] for color in colors) == pytest.approx(1, abs=0.001)
+    assert len(as_json(capsys, "extract", str(LOGO), "--max", "2")["colors"]) == 2
+
+
+def test_contrast_is_exact(capsys: pytest.CaptureFixture[str]) -> None:
+    answer = as_json(capsys, "contrast", "#2b3a8c", "#faf9f7")
+    assert answer["ratio"] == pytest.approx(9.56477, abs=5e-5)
+    assert answer["levels"] == {"text": "AAA", "large": "AAA", "part": "AA"}
+
+
+def test_contrast_of_a_translucent_text_is_that_of_what_is_seen(capsys: pytest.CaptureFixture[str]) -> None:
+    seen = as_json(capsys, "contrast", "rgb(0 0 0 / 50%)", "white")
+    assert seen["ratio"] == as_json(capsys, "contrast", "#808080", "white")["ratio"]
+    assert seen["levels"]["text"] == "fail"
+
+
+def test_contrast_for_a_person_never_rounds_up(capsys: pytest.CaptureFixture[str]) -> None:
+    _, out, _ = run(capsys, "contrast", "#777777", "#ffffff")
+    assert out.startswith("4.47 : 1")
+
+
+def test_roles_come_with_reasons(capsys: pytest.CaptureFixture[str]) -> None:
+    roles = as_json(capsys, "roles", "#2b3a8c", "rgb(182 101 58)", "#d7b13c")["roles"]
+    assert roles[0] == {"role": "primary", "hex": "#2b3a8c", "reason": roles[0]["reason"]}
+    assert all(set(role) == {"role", "hex", "reason"} and role["reason"] for role in roles)
+
+
+@pytest.mark.parametrize(
+    "arguments",
+    [
+        pytest.param(("extract", "/nowhere.png"), id="no such file"),
+        pytest.param(("extract", __file__), id="not an image"),
+        pytest.param(("extract", str(LOGO), "--max", "13"), id="too many asked for"),
+        pytest.param(("contrast", "blurple", "white"), id="no colour"),
+        pytest.param(("contrast", "black", "rgb(0 0 0 / 50%)"), id="translucent ground"),
+        pytest.param(("roles", "#12"), id="wrong hex"),
+        pytest.param(("paint",), id="no such command"),
+    ],
+)
+def test_what_can_t_be_used_exits_2_and_says_why(
+    capsys: pytest.CaptureFixture[str], arguments: tuple[str, ...]
+) -> None:
+    code, out, err = run(capsys, *arguments)
+    assert (code, out) == (2, "")
+    assert err.strip()
+    assert "Traceback" not in err
+
+
+def serve(**environment: str) -> subprocess.CompletedProcess[str]:
+    command = [sys.executable, "-m", "tonada.cli", "serve"]
+    given = {**os.environ, **environment}
+    return subprocess.run(command, env=given, capture_output=True, text=True, timeout=60, check=False)
+
+
+def test_serve_says_in_one_line_why_it_can_t(tmp_path: Path) -> None:
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = str(taken.getsockname()[1])
+        cases = [
+            serve(PORT=port, TONADA_DATA=str(tmp_path)),
+            serve(PORT="many", TONADA_DATA=str(tmp_path)),
+            serve(PORT="0", TONADA_DATA=str(tmp_path)),
+            serve(DATABASE_URL="postgresql://x:y@127.0.0.1:1/z", PORT=str(free_port())),
+            serve(PORT=str(free_port()), TONADA_DATA="/proc/nowhere"),
+        ]
+    for done, word in zip(cases, (port, "many", "0", "database", "/proc"), strict=True):
+        assert done.returncode == 1
+        assert done.stdout == ""
+        assert len(done.stderr.strip().splitlines()) == 1, done.stderr
+        assert word in done.stderr
+
+
+def free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])

@@ -1,0 +1,154 @@
+"""The API as the page uses it: brands, sources, takes, computation."""
+
+from __future__ import annotations
+
+import io
+from typing import Any
+from uuid import uuid4
+
+import pytest
+from PIL import Image
+
+from tests.web.conftest import Client
+from tonada.demo.seed import seed_demo
+from tonada.store.database import connect
+
+LOGO = (
+    b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 20 20">'
+    b'<rect width="20" height="12" fill="#2b3a8c"/><rect y="12" width="20" height="8" fill="#d7b13c"/></svg>'
+)
+
+
+def new_brand(client: Client) -> dict[str, Any]:
+    answer = client.post("/api/brands", json={"name": " Orrin Peak "})
+    assert answer.status_code == 201
+    return answer.get_json()
+
+
+def upload(client: Client, brand: str, data: bytes, name: str = "logo.svg"):  # type: ignore[no-untyped-def]
+    form = {"file": (io.BytesIO(data), name)}
+    return client.post(f"/api/brands/{brand}/sources", data=form, content_type="multipart/form-data")
+
+
+def built(client: Client, **extra: Any) -> dict[str, Any]:
+    colors = [{"hex": "#2b3a8c", "share": 0.6}, {"hex": "#d7b13c", "share": 0.4}]
+    return client.post("/api/proposals", json={"colors": colors, **extra}).get_json()
+
+
+def test_a_new_brand_opens_with_one_empty_take(client: Client) -> None:
+    brand = new_brand(client)
+    assert brand["name"] == "Orrin Peak"
+    detail = client.get(f"/api/brands/{brand['id']}").get_json()
+    assert [take["name"] for take in detail["takes"]] == ["Take 1"]
+    take = client.get(f"/api/takes/{brand['first_take']}").get_json()
+    assert (take["revision"], take["document"]["swatches"]) == (1, [])
+
+
+def test_a_brand_is_renamed(client: Client) -> None:
+    brand = new_brand(client)
+    assert client.put(f"/api/brands/{brand['id']}", json={"name": "Peak"}).get_json()["name"] == "Peak"
+
+
+def test_a_logo_becomes_a_source_with_exact_colors_and_a_picture(client: Client) -> None:
+    brand = new_brand(client)["id"]
+    answer = upload(client, brand, LOGO, "../../etc/peak-logo.svg")
+    source = answer.get_json()
+    assert answer.status_code == 201
+    assert source["name"] == "peak-logo.svg"
+    assert [(c["hex"], round(c["share"], 2)) for c in source["colors"]] == [
+        ("#2b3a8c", 0.6),
+        ("#d7b13c", 0.4),
+    ]
+    picture = client.get(f"/api/sources/{source['id']}/preview")
+    assert picture.mimetype == "image/png"
+    assert Image.open(io.BytesIO(picture.data)).size == (1200, 1200)
+    again = client.get(
+        f"/api/sources/{source['id']}/preview", headers={"If-None-Match": picture.headers["ETag"]}
+    )
+    assert again.status_code == 304
+    assert client.get(f"/api/brands/{brand}").get_json()["sources"] == [source]
+
+
+def test_a_proposal_gives_roles_reasons_and_the_take_that_follows(client: Client) -> None:
+    source = str(uuid4())
+    proposal = built(client, source=source, source_name="peak-logo.svg", level="AAA")
+    assert proposal["choices"] == ["primary", "accent"]
+    assert all(role["reason"] for role in proposal["roles"])
+    document = proposal["document"]
+    assert document["level"] == "AAA"
+    held = [swatch for swatch in document["swatches"] if swatch["held"]]
+    assert {swatch["origin"]["source"] for swatch in held} == {source}
+
+
+def test_a_take_is_saved_evaluated_and_downloaded(client: Client) -> None:
+    take = new_brand(client)["first_take"]
+    document = built(client)["document"]
+    saved = client.put(f"/api/takes/{take}", json={"document": document, "revision": 1}).get_json()
+    assert (saved["revision"], saved["document"]) == (2, document)
+    figures = client.post("/api/evaluate", json={"document": document}).get_json()
+    assert len(figures["pairs"]) == 14
+    assert figures["failing"] == sum(not pair["passes"] for pair in figures["pairs"])
+    css = client.get(f"/api/takes/{take}/palette.css")
+    assert css.mimetype == "text/css"
+    assert css.headers["Content-Disposition"] == 'attachment; filename="orrin_peak-take_1.css"'
+    assert "--primary: #2b3a8c;" in css.text
+
+
+def test_a_stale_save_is_refused_with_what_is_saved(client: Client) -> None:
+    take = new_brand(client)["first_take"]
+    document = built(client)["document"]
+    client.put(f"/api/takes/{take}", json={"document": document, "revision": 1})
+    refused = client.put(f"/api/takes/{take}", json={"document": {}, "revision": 1})
+    assert refused.status_code == 409
+    assert refused.get_json()["take"]["document"] == document
+
+
+def test_a_copy_of_a_take_stands_behind_it(client: Client) -> None:
+    brand = new_brand(client)["id"]
+    made = client.post(f"/api/brands/{brand}/takes", json={"document": {}})
+    assert (made.status_code, made.get_json()["name"]) == (201, "Take 2")
+
+
+def test_mends_come_with_the_take_they_make(client: Client) -> None:
+    document = built(client)["document"]
+    for pair in document["pairs"]:
+        if pair["id"] == "label-on-accent":
+            pair["text"] = "paper"
+    mends = client.post("/api/mends", json={"document": document, "pair": "label-on-accent"}).get_json()[
+        "mends"
+    ]
+    after = client.post("/api/evaluate", json={"document": mends[0]["document"]}).get_json()
+    assert next(pair for pair in after["pairs"] if pair["id"] == "label-on-accent")["passes"]
+
+
+def test_a_typed_color_comes_back_as_hex_with_a_name(client: Client) -> None:
+    answer = client.post("/api/colors", json={"text": "rgb(43 58 140)"})
+    assert answer.get_json() == {"hex": "#2b3a8c", "name": "Indigo"}
+
+
+def test_the_demo_brands_are_seeded_once(client: Client, database_url: str) -> None:
+    for expected in (True, False):
+        with connect(database_url) as connection:
+            assert seed_demo(connection) is expected
+    brands = client.get("/api/brands").get_json()["brands"]
+    assert [one["brand"]["name"] for one in brands] == [
+        "Orrin Peak Observatory",
+        "Saltmarsh Kayak School",
+        "Juniper & Loom",
+    ]
+    detail = client.get(f"/api/brands/{brands[0]['brand']['id']}").get_json()
+    assert {color["hex"] for color in detail["sources"][0]["colors"]} == {
+        "#2b3a8c",
+        "#b6653a",
+        "#d7b13c",
+        "#ffffff",
+    }
+    by_eye = client.get(f"/api/takes/{detail['takes'][1]['id']}").get_json()["document"]
+    assert client.post("/api/evaluate", json={"document": by_eye}).get_json()["failing"] >= 3
+
+
+@pytest.mark.parametrize("path", ["/", "/brands/x/takes/y/pairs", "/anything"])
+def test_every_view_s_address_gives_the_page(client: Client, path: str) -> None:
+    page = client.get(path)
+    assert page.status_code == 200
+    assert "<title>Tonada" in page.text

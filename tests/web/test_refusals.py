@@ -1,0 +1,192 @@
+"""What is refused: always a problem document with the right status, never a trace, nothing changed."""
+
+from __future__ import annotations
+
+import io
+from pathlib import Path
+from typing import Any
+from uuid import uuid4
+
+import pytest
+from flask import Flask
+
+from tests.web.conftest import Client
+from tests.web.test_api import LOGO, built, new_brand, upload
+from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.web.app import create_app
+from tonada.web.security import CONTENT_SECURITY_POLICY
+from tonada.web.settings import Settings, SettingsError
+
+
+def problem_of(answer: Any, status: int) -> dict[str, Any]:
+    assert answer.status_code == status, answer.text
+    assert answer.mimetype == "application/problem+json"
+    body = answer.get_json()
+    assert body["status"] == status
+    assert body["detail"]
+    assert "Traceback" not in answer.text
+    return body
+
+
+@pytest.mark.parametrize(
+    ("data", "status", "says"),
+    [
+        pytest.param(b"", 415, "0 bytes", id="empty"),
+        pytest.param(b"not an image", 415, "not an image", id="text"),
+        pytest.param(LOGO[:60], 415, "well-formed", id="cut off"),
+        pytest.param(b"<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>", 415, "script", id="script"),
+        pytest.param(b"\0" * (MAX_FILE_BYTES + 1), 413, "20 MB", id="one byte over the limit"),
+        pytest.param(b"\0" * (MAX_FILE_BYTES + 100_000), 413, "20 MB", id="well over the limit"),
+    ],
+)
+def test_bad_files_name_the_limit_and_change_nothing(
+    client: Client, data: bytes, status: int, says: str
+) -> None:
+    brand = new_brand(client)["id"]
+    body = problem_of(upload(client, brand, data), status)
+    assert says in body["detail"]
+    assert body["field"] == "file"
+    assert client.get(f"/api/brands/{brand}").get_json()["sources"] == []
+
+
+def test_a_form_without_a_file_names_the_field(client: Client) -> None:
+    answer = client.post(f"/api/brands/{new_brand(client)['id']}/sources", data={"other": "x"})
+    assert problem_of(answer, 422)["field"] == "file"
+    answer = client.post(f"/api/brands/{new_brand(client)['id']}/sources", data={"file": "text"})
+    assert problem_of(answer, 422)["field"] == "file"
+
+
+@pytest.mark.parametrize(
+    ("path", "body", "field"),
+    [
+        pytest.param("/api/brands", {"name": "  "}, "name", id="empty name"),
+        pytest.param("/api/brands", {"name": "x" * 81}, "name", id="long name"),
+        pytest.param("/api/brands", {"name": "x", "owner": "me"}, "owner", id="unknown field"),
+        pytest.param("/api/colors", {"text": "blurple"}, "text", id="no colour"),
+        pytest.param("/api/colors", {"text": "#00000080"}, "text", id="translucent swatch"),
+        pytest.param("/api/proposals", {"colors": []}, "colors", id="no colours"),
+        pytest.param(
+            "/api/proposals", {"colors": [{"hex": "red", "share": 1}]}, "colors.0.hex", id="wrong hex"
+        ),
+        pytest.param(
+            "/api/evaluate",
+            {"document": {"roles": [{"role": "ink", "swatch": "s1", "reason": ""}]}},
+            "roles.0.swatch",
+            id="a role of no swatch",
+        ),
+        pytest.param("/api/evaluate", {"document": {"format": 2}}, "document.format", id="unknown format"),
+    ],
+)
+def test_bad_input_names_its_field(client: Client, path: str, body: dict[str, Any], field: str) -> None:
+    assert problem_of(client.post(path, json=body), 422)["field"] == field
+
+
+def test_a_broken_document_is_not_saved(client: Client) -> None:
+    take = new_brand(client)["first_take"]
+    document = built(client)["document"]
+    document["swatches"][0]["hex"] = "#XYZ"
+    body = problem_of(client.put(f"/api/takes/{take}", json={"document": document, "revision": 1}), 422)
+    assert body["field"] == "document.swatches.0.hex"
+    assert client.get(f"/api/takes/{take}").get_json()["revision"] == 1
+
+
+@pytest.mark.parametrize(
+    "body", [b"{", b"[]", b"\xff\xfe", b"[" * 100_000, b'"' + b"x" * (MAX_JSON_BYTES + 1) + b'"']
+)
+def test_what_is_no_json_object_is_refused(client: Client, body: bytes) -> None:
+    answer = client.post("/api/evaluate", data=body, content_type="application/json")
+    assert problem_of(answer, answer.status_code)["status"] in (400, 413, 422)
+
+
+@pytest.mark.parametrize(
+    ("method", "path"),
+    [
+        ("get", "/api/brands/{}"),
+        ("get", "/api/takes/{}"),
+        ("get", "/api/takes/{}/palette.css"),
+        ("get", "/api/sources/{}/preview"),
+    ],
+)
+def test_what_isn_t_there_is_404(client: Client, method: str, path: str) -> None:
+    problem_of(getattr(client, method)(path.format(uuid4())), 404)
+    problem_of(getattr(client, method)(path.format("not-a-uuid")), 404)
+
+
+def test_an_upload_to_no_brand_is_404(client: Client) -> None:
+    problem_of(upload(client, str(uuid4()), LOGO), 404)
+
+
+def test_an_unknown_path_of_the_api_is_a_problem(client: Client) -> None:
+    problem_of(client.get("/api/nothing"), 404)
+    problem_of(client.delete("/api/brands"), 405)
+
+
+def test_every_change_needs_the_token(app: Flask) -> None:
+    bare = app.test_client()
+    problem_of(bare.post("/api/brands", json={"name": "x"}), 403)
+    problem_of(bare.put(f"/api/takes/{uuid4()}", json={}), 403)
+    form = {"file": (io.BytesIO(LOGO), "a.svg")}
+    problem_of(bare.post(f"/api/brands/{uuid4()}/sources", data=form), 403)
+
+
+def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: Flask) -> None:
+    exempt = {"/api/evaluate", "/api/mends", "/api/proposals", "/api/colors"}
+    bare = app.test_client()
+    for rule in app.url_map.iter_rules():
+        if rule.methods & {"POST", "PUT", "PATCH", "DELETE"} and rule.rule not in exempt:
+            path = rule.rule.replace("<uuid:brand_id>", str(uuid4())).replace("<uuid:take_id>", str(uuid4()))
+            method = (rule.methods & {"POST", "PUT", "PATCH", "DELETE"}).pop()
+            problem_of(bare.open(path, method=method, json={}), 403)
+
+
+def test_another_host_name_is_not_answered(client: Client) -> None:
+    assert client.get("/api/brands", headers={"Host": "evil.example"}).status_code == 400
+
+
+def test_every_answer_carries_the_strict_headers(client: Client) -> None:
+    for path in ("/", "/api/brands", "/api/nothing"):
+        headers = client.get(path).headers
+        assert headers["Content-Security-Policy"] == CONTENT_SECURITY_POLICY
+        assert headers["X-Content-Type-Options"] == "nosniff"
+    assert "unsafe" not in CONTENT_SECURITY_POLICY
+    cookie = app_cookie(client)
+    assert "HttpOnly" in cookie
+    assert "SameSite=Strict" in cookie
+
+
+def app_cookie(client: Client) -> str:
+    fresh = client.application.test_client().get("/api/session")
+    return fresh.headers["Set-Cookie"]
+
+
+def test_the_unexpected_says_nothing_about_itself(
+    app: Flask, client: Client, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    def fail(*_: object) -> None:
+        raise RuntimeError("the secret inside")
+
+    monkeypatch.setattr("tonada.web.views.brands.brands.list_all", fail)
+    body = problem_of(client.get("/api/brands"), 500)
+    assert "secret" not in str(body)
+
+
+def test_too_many_requests_are_refused(database_url: str) -> None:
+    settings = Settings(database_url, "a secret for the tests, long enough", Path("/nowhere"))
+    limited = create_app(settings)
+    bare = limited.test_client()
+    statuses = {bare.get("/api/brands").status_code for _ in range(1210)}
+    limited.extensions["tonada"].close()
+    assert statuses == {200, 429}
+
+
+@pytest.mark.parametrize(
+    ("environment", "names"),
+    [
+        ({}, "DATABASE_URL"),
+        ({"DATABASE_URL": "mysql://x"}, "DATABASE_URL"),
+        ({"DATABASE_URL": "postgresql://x/y", "SECRET_KEY": "short"}, "SECRET_KEY"),
+    ],
+)
+def test_a_bad_setting_is_named_with_an_example(environment: dict[str, str], names: str) -> None:
+    with pytest.raises(SettingsError, match=names):
+        Settings.from_environment(environment)
