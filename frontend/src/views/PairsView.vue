@@ -30,7 +30,7 @@ const level = computed<Level>({
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
     <div
-      class="min-h-0 overflow-y-auto px-4 py-3"
+      class="min-h-0 relative overflow-y-auto px-4 py-3"
       tabindex="0"
       aria-label="Pairs, failing first"
       role="region"

@@ -63,7 +63,7 @@ function build() {
       @file="emit('file', $event)"
       @cancel="brand.cancelReading()"
     />
-    <div class="flex min-h-0 flex-col gap-2.5 overflow-y-auto p-4 pt-3" tabindex="-1">
+    <div class="flex min-h-0 flex-col gap-2.5 relative overflow-y-auto p-4 pt-3" tabindex="-1">
       <EmptySource v-if="!source" :is-over="isOver" @file="emit('file', $event)" />
       <template v-else>
         <div

@@ -18,7 +18,7 @@ function openPair(id: string) {
 <template>
   <aside
     aria-label="Inspector"
-    class="overflow-y-auto border-l border-hair bg-sheet p-4"
+    class="relative overflow-y-auto border-l border-hair bg-sheet p-4"
     tabindex="0"
   >
     <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import type { Level } from '@/api/types'
 
 const level = defineModel<Level>({ required: true })
@@ -7,8 +7,11 @@ const LEVELS: readonly Level[] = ['AA', 'AAA']
 </script>
 
 <template>
-  <RadioGroup v-model="level" class="flex border border-ink">
-    <RadioGroupLabel class="sr-only">Level of WCAG 2.2 that this take is held to</RadioGroupLabel>
+  <RadioGroup
+    v-model="level"
+    aria-label="Level of WCAG 2.2 that this take is held to"
+    class="flex border border-ink"
+  >
     <RadioGroupOption
       v-for="option in LEVELS"
       :key="option"

@@ -30,7 +30,11 @@ const broken = computed(() =>
     class="border"
     :class="[checked ? 'border-ink' : 'border-hair', active && 'outline-2 outline-ink']"
   >
-    <div class="keeps-color grid h-10 grid-cols-2 text-center leading-10" aria-hidden="true">
+    <div
+      data-specimen
+      class="keeps-color grid h-10 grid-cols-2 text-center leading-10"
+      aria-hidden="true"
+    >
       <span :style="{ color: pair.text_hex, backgroundColor: pair.ground_hex }">now</span>
       <span :style="{ color: mend.text_hex, backgroundColor: mend.ground_hex }">after</span>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import MendCard from './MendCard.vue'
 import { explain } from '@/api/client'
@@ -75,21 +75,21 @@ function apply() {
         Nothing in this palette reads here, and what could move is held. Release one of the two
         colours to mend this pair.
       </p>
-      <RadioGroup v-else v-model="chosen" class="mt-3" data-testid="mends">
-        <RadioGroupLabel class="font-semibold text-quiet"
-          >Ways to mend, least visible first</RadioGroupLabel
-        >
-        <RadioGroupOption
-          v-for="(mend, row) in mends"
-          :key="row"
-          v-slot="{ checked, active }"
-          :value="row"
-          class="mt-2 cursor-pointer outline-none"
-        >
-          <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
-        </RadioGroupOption>
+      <template v-else>
+        <h3 class="mt-3 text-quiet">Ways to mend, least visible first</h3>
+        <RadioGroup v-model="chosen" aria-label="Ways to mend" data-testid="mends">
+          <RadioGroupOption
+            v-for="(mend, row) in mends"
+            :key="row"
+            v-slot="{ checked, active }"
+            :value="row"
+            class="mt-2 cursor-pointer outline-none"
+          >
+            <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
+          </RadioGroupOption>
+        </RadioGroup>
         <button type="button" class="button-solid mt-3" @click="apply">Apply</button>
-      </RadioGroup>
+      </template>
     </template>
   </section>
 </template>

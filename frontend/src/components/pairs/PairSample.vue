@@ -20,6 +20,7 @@ const isPart = computed(() => props.pair.usage === 'part of a control')
 
 <template>
   <div
+    data-specimen
     class="keeps-color ml-1.25 flex items-center overflow-hidden px-4"
     :style="{ backgroundColor: pair.ground_hex, color: pair.text_hex }"
   >

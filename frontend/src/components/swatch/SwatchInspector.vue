@@ -110,6 +110,7 @@ async function setColor() {
           @click="emit('pair', pair.id)"
         >
           <span
+            data-specimen
             class="keeps-color w-8 flex-none text-center font-semibold"
             :style="{ color: pair.text_hex, backgroundColor: pair.ground_hex }"
             aria-hidden="true"

@@ -1,0 +1,147 @@
+"""The real thing: the built front end, the real server on a database of its own, Debian's Chromium."""
+
+from __future__ import annotations
+
+import http.client
+import os
+import shutil
+import socket
+import subprocess
+import sys
+import time
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, Page, sync_playwright
+
+from tonada.demo.seed import seed_demo
+from tonada.store.database import connect
+
+ROOT = Path(__file__).parents[2]
+AXE = (ROOT / "frontend/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
+CHROMIUM_FLAGS = [
+    "--no-sandbox",  # the tests may run as root
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+]
+
+
+@dataclass
+class Server:
+    """A server process on a port that stays the same over a restart."""
+
+    url: str
+    environment: dict[str, str]
+    process: subprocess.Popen[bytes] | None = None
+
+    def start(self) -> None:
+        port = self.url.rpartition(":")[2]
+        command = [
+            sys.executable,
+            "-m",
+            "gunicorn",
+            "tonada.web.app:create_app()",
+            "--bind",
+            f"127.0.0.1:{port}",
+        ]
+        command += [
+            "--worker-class",
+            "gthread",
+            "--threads",
+            "4",
+            "--log-level",
+            "warning",
+            "--no-control-socket",
+        ]
+        self.process = subprocess.Popen(command, env=self.environment)
+        self.wait_until_up(int(port))
+
+    def stop(self) -> None:
+        if self.process:
+            self.process.terminate()
+            self.process.wait()
+
+    @staticmethod
+    def wait_until_up(port: int) -> None:
+        end = time.monotonic() + 30
+        while time.monotonic() < end:
+            try:
+                asked = http.client.HTTPConnection("127.0.0.1", port, timeout=5)
+                asked.request("GET", "/api/session")
+                if asked.getresponse().status == 200:
+                    return
+            except OSError:
+                time.sleep(0.05)
+        raise RuntimeError("the server did not start")
+
+
+@pytest.fixture
+def server(database_url: str) -> Iterator[Server]:
+    with connect(database_url) as connection:
+        seed_demo(connection)
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    secret = "a secret for the browser tests, long enough"
+    server = Server(
+        f"http://127.0.0.1:{port}", {**os.environ, "DATABASE_URL": database_url, "SECRET_KEY": secret}
+    )
+    server.start()
+    yield server
+    server.stop()
+
+
+@pytest.fixture(scope="session")
+def browser() -> Iterator[Browser]:
+    executable = shutil.which("chromium")
+    assert executable, "Debian's package chromium is not installed; make test installs it"
+    with sync_playwright() as playwright:
+        started = playwright.chromium.launch(executable_path=executable, args=CHROMIUM_FLAGS)
+        yield started
+        started.close()
+
+
+@pytest.fixture
+def page(browser: Browser, server: Server) -> Iterator[Page]:
+    """A page at 1280 × 800 that fails its test on any script error or refused policy."""
+    context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=server.url)
+    context.grant_permissions(["clipboard-read", "clipboard-write"])
+    opened = context.new_page()
+    opened.set_default_timeout(10_000)
+    complaints: list[str] = []
+    opened.on("pageerror", lambda error: complaints.append(str(error)))
+    opened.on(
+        "console",
+        lambda message: (
+            complaints.append(message.text)
+            if message.type == "error" and "Failed to load resource" not in message.text
+            else None
+        ),
+    )
+    yield opened
+    context.close()
+    assert complaints == []
+
+
+def axe_findings(page: Page) -> list[str]:
+    """Run axe on the page as it is and return what it finds, one line each.
+
+    Left out are the specimens: texts of the designer's own failing pairs, shown as they fail.
+    """
+    page.evaluate(AXE)
+    rules = {"runOnly": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}
+    result = page.evaluate("rules => axe.run({ exclude: ['[data-specimen]'] }, rules)", rules)
+    return [f"{one['id']}: {node['html'][:160]}" for one in result["violations"] for node in one["nodes"]]
+
+
+def open_demo(page: Page, brand: str = "Orrin Peak Observatory") -> None:
+    """Open a demo brand from the list of brands."""
+    page.goto("/")
+    page.get_by_role("link", name=brand).click()
+    page.get_by_test_id("measure").or_(page.get_by_text("Start with the logo")).first.wait_for()

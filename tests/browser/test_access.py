@@ -1,0 +1,149 @@
+"""The application meets WCAG 2.2 itself: axe on every view, the keyboard, narrow and dark."""
+
+from __future__ import annotations
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import axe_findings, open_demo
+
+
+def brands(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("link", name="Orrin Peak Observatory").wait_for()
+
+
+def source(page: Page) -> None:
+    open_demo(page)
+    page.get_by_test_id("roles-made").wait_for()
+
+
+def source_with_list_open(page: Page) -> None:
+    source(page)
+    page.get_by_test_id("found-colors").get_by_role("button", name=re.compile("becomes")).first.click()
+    page.get_by_role("listbox").wait_for()
+
+
+def empty_source(page: Page) -> None:
+    open_demo(page, "Juniper & Loom")
+
+
+def pairs(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    page.get_by_test_id("mends").wait_for()
+
+
+def empty_pairs(page: Page) -> None:
+    empty_source(page)
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    page.get_by_text("No pairs yet").wait_for()
+
+
+def swatch(page: Page) -> None:
+    source(page)
+    page.get_by_role("button", name=re.compile("^Primary, Link")).click()
+    page.get_by_role("button", name="Release").wait_for()
+
+
+def keys(page: Page) -> None:
+    source(page)
+    page.keyboard.press("?")
+    page.get_by_role("heading", name="Keys").wait_for()
+
+
+def view_menu(page: Page) -> None:
+    source(page)
+    page.get_by_role("button", name="View").click()
+    page.get_by_role("menu").wait_for()
+
+
+def nowhere(page: Page) -> None:
+    page.goto("/nothing/here")
+    page.get_by_text("There is nothing at this address").wait_for()
+
+
+VIEWS = [
+    brands,
+    source,
+    source_with_list_open,
+    empty_source,
+    pairs,
+    empty_pairs,
+    swatch,
+    keys,
+    view_menu,
+    nowhere,
+]
+
+
+@pytest.mark.parametrize("workspace", ["light", "dark"])
+def test_axe_finds_nothing_on_any_view(page: Page, workspace: str) -> None:
+    page.add_init_script(f"localStorage.setItem('tonada-workspace', '{workspace}')")
+    for view in VIEWS:
+        view(page)
+        assert axe_findings(page) == [], view.__name__
+
+
+def test_the_interface_itself_has_no_hue(page: Page) -> None:
+    """Every colour of the interface, but for what shows the designer's, has R = G = B."""
+    for view in (brands, source, pairs):
+        view(page)
+        hued = page.evaluate(
+            """() => [...document.querySelectorAll('*')]
+              .filter(one => !one.closest('.keeps-color'))
+              .flatMap(one => ['color', 'backgroundColor', 'borderTopColor', 'outlineColor', 'fill', 'stroke']
+                .map(name => getComputedStyle(one)[name]))
+              .filter(value => {
+                const parts = value.match(/[\\d.]+/g)
+                return value.startsWith('rgb') && !(parts[0] === parts[1] && parts[1] === parts[2])
+              })"""
+        )
+        assert hued == [], view.__name__
+
+
+def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
+    source(page)
+    button = page.get_by_test_id("found-colors").get_by_role("button", name=re.compile("Snow becomes"))
+    button.focus()
+    page.keyboard.press("Enter")
+    page.keyboard.type("mist")
+    page.keyboard.press("Enter")
+    expect(button).to_have_accessible_name("What Snow becomes: Mist")
+    page.get_by_role("button", name="Build the palette anew").focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 2")
+    page.keyboard.press("Control+z")
+    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 3")
+
+
+@pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])
+def test_a_view_fits_without_scrolling_the_page(page: Page, width: int, height: int) -> None:
+    page.set_viewport_size({"width": width, "height": height})
+    for view in (source, pairs, swatch):
+        view(page)
+        over = page.evaluate(
+            """() => {
+              const page = document.documentElement
+              return [page.scrollWidth - innerWidth, page.scrollHeight - innerHeight]
+            }"""
+        )
+        assert over == [0, 0], view.__name__
+
+
+def test_nothing_runs_off_a_narrow_page(page: Page) -> None:
+    page.set_viewport_size({"width": 360, "height": 740})
+    for view in (brands, empty_source):
+        view(page)
+        assert page.evaluate("document.documentElement.scrollWidth") <= 360, view.__name__
+
+
+def test_nothing_is_fetched_from_anywhere_else(page: Page) -> None:
+    hosts: set[str] = set()
+    page.on("request", lambda request: hosts.add(request.url.split("/")[2]))
+    source(page)
+    pairs(page)
+    assert len(hosts) == 1
