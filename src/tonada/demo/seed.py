@@ -53,7 +53,7 @@ def seed_demo(connection: Connection) -> bool:
 
 def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
     brand = brands.create(connection, workspace, "Orrin Peak Observatory").id
-    source, extraction = _keep(connection, workspace, brand, "peak-logo.svg", _file("peak-logo.svg"))
+    source, extraction = _keep(connection, workspace, brand, "peak-logo.svg", demo_file("peak-logo.svg"))
     proposed = _sampled(_build(extraction, source, "peak-logo.svg"))
     for take in (proposed, _set_by_eye(proposed)):
         takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
@@ -62,13 +62,14 @@ def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
 def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
     brand = brands.create(connection, workspace, "Saltmarsh Kayak School").id
     drawn = io.BytesIO()
-    draw_svg(_file("saltmarsh-logo.svg"), 640).convert("RGB").save(drawn, "PNG")
+    draw_svg(demo_file("saltmarsh-logo.svg"), 640).convert("RGB").save(drawn, "PNG")
     source, extraction = _keep(connection, workspace, brand, "saltmarsh-logo.png", drawn.getvalue())
     take = _build(extraction, source, "saltmarsh-logo.png")
     takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
 
 
-def _file(name: str) -> bytes:
+def demo_file(name: str) -> bytes:
+    """Return a file that ships with the demo data."""
     return (files("tonada.demo") / "files" / name).read_bytes()
 
 

@@ -1,0 +1,65 @@
+"""The hot path: what a drag asks for, many times a second."""
+
+from __future__ import annotations
+
+import json
+from dataclasses import replace
+
+from coloraide import Color
+
+from bench.timing import Row, milliseconds, table
+from tonada.core.build import build_take
+from tonada.core.evaluation import evaluate
+from tonada.core.mend import mend_color
+from tonada.core.palette import Origin, Pair, Role, Swatch, Take
+from tonada.core.roles import Candidate, propose_roles
+from tonada.web.models import EvaluationAnswer, TakeDocument
+
+TYPED = Origin("typed", "typed by hand")
+
+
+def full_take() -> Take:
+    """Return a take of 12 swatches and 60 pairs."""
+    candidates = (Candidate("#2b3a8c", 0.7), Candidate("#b6653a", 0.2), Candidate("#d7b13c", 0.1))
+    take = build_take(candidates, propose_roles(candidates), source=None, source_name="a list")
+    more = tuple(
+        Swatch(f"x{n}", f"Extra {n}", f"#{40 * n + 20:02x}6080", False, TYPED)
+        for n in range(12 - len(take.swatches))
+    )
+    roles = list(Role)
+    pairs = tuple(
+        Pair(f"p{n}", roles[n % 9], roles[(n // 9 + n + 1) % 9], take.pairs[n % 14].usage, "Sample")
+        for n in range(60)
+    )
+    return replace(take, swatches=take.swatches + more, pairs=pairs)
+
+
+def by_coloraide(take: Take) -> None:
+    """The same ratios, one by one, with a general library."""
+    for pair in take.pairs:
+        Color(take.swatch_of(pair.text).hex).contrast(take.swatch_of(pair.ground).hex)
+
+
+def whole_request(body: bytes) -> bytes:
+    document = TakeDocument.model_validate(json.loads(body)["document"])
+    return EvaluationAnswer.model_validate(evaluate(document.to_take())).model_dump_json().encode()
+
+
+def run() -> str:
+    """Return the table."""
+    take = full_take()
+    body = json.dumps({"document": TakeDocument.of(take).model_dump(mode="json")}).encode()
+    peer = ("coloraide, its 60 ratios one by one", milliseconds(lambda: by_coloraide(take), times=21))
+    size = f"{len(take.swatches)} swatches, {len(take.pairs)} pairs"
+    return table(
+        "Evaluation",
+        [
+            Row(f"evaluate, {size}", milliseconds(lambda: evaluate(take), times=101), *peer),
+            Row(f"JSON in to JSON out, {size}", milliseconds(lambda: whole_request(body), times=51), *peer),
+            Row(
+                "mend of one pair",
+                milliseconds(lambda: mend_color("#747892", "#e4e5ef", 4.5), times=21),
+                *peer,
+            ),
+        ],
+    )

@@ -1,0 +1,101 @@
+"""Makes docs/screenshots/ anew: the real server with the demo data, in Debian's Chromium."""
+
+from __future__ import annotations
+
+import os
+import re
+import socket
+import subprocess
+import sys
+import tempfile
+import time
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+ROOT = Path(__file__).resolve().parents[1]
+TARGET = ROOT / "docs" / "screenshots"
+FLAGS = ["--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking"]
+
+
+def brands(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("link", name="Orrin Peak Observatory").wait_for()
+
+
+def source(page: Page) -> None:
+    brands(page)
+    page.get_by_role("link", name="Orrin Peak Observatory").click()
+    page.get_by_test_id("roles-made").wait_for()
+
+
+def empty(page: Page) -> None:
+    brands(page)
+    page.get_by_role("link", name="Juniper & Loom").click()
+    page.get_by_text("Start with the logo").wait_for()
+
+
+def pairs(page: Page) -> None:
+    source(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    page.get_by_test_id("mends").wait_for()
+
+
+def swatch(page: Page) -> None:
+    pairs(page)
+    page.get_by_role("button", name=re.compile("^Primary: ")).click()
+    page.get_by_role("button", name="Release").wait_for()
+
+
+def dark(page: Page) -> None:
+    page.evaluate("localStorage.setItem('tonada-workspace', 'dark')")
+    pairs(page)
+
+
+SHOTS = {
+    "brands": brands,
+    "source-empty": empty,
+    "source": source,
+    "pairs": pairs,
+    "swatch": swatch,
+    "pairs-dark": dark,
+}
+
+
+def main() -> None:
+    TARGET.mkdir(parents=True, exist_ok=True)
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    with tempfile.TemporaryDirectory(prefix="tonada-shots-") as data:
+        Path(data).chmod(0o755)
+        command = [sys.executable, "-m", "tonada.cli", "serve", "--demo"]
+        server = subprocess.Popen(
+            command, env={**os.environ, "PORT": str(port), "TONADA_DATA": data}, stdout=subprocess.PIPE
+        )
+        try:
+            assert server.stdout, "the server's first line says that it is up"
+            server.stdout.readline()
+            shoot(f"http://127.0.0.1:{port}")
+        finally:
+            server.terminate()
+            server.wait()
+
+
+def shoot(address: str) -> None:
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=address)
+        page = context.new_page()
+        for name, go in SHOTS.items():
+            go(page)
+            page.evaluate("document.fonts.ready")
+            time.sleep(0.4)
+            page.screenshot(path=TARGET / f"{name}.png")
+            print(f"docs/screenshots/{name}.png")
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()
