@@ -17,15 +17,6 @@ export const useBrandStore = defineStore('brand', () => {
     )
   }
 
-  async function rename(name: string) {
-    if (!detail.value) return
-    const brand_id = detail.value.brand.id
-    const brand = await given(
-      api.PUT('/api/brands/{brand_id}', { params: { path: { brand_id } }, body: { name } }),
-    )
-    detail.value = { ...detail.value, brand }
-  }
-
   /** Read a file's colours and keep it as a source. Undefined where it failed or was cancelled. */
   async function addSource(file: File): Promise<Source | undefined> {
     if (!detail.value) return undefined
@@ -64,7 +55,7 @@ export const useBrandStore = defineStore('brand', () => {
     uploadError.value = ''
   }
 
-  return { detail, reading, uploadError, open, rename, addSource, cancelReading, dismissError }
+  return { detail, reading, uploadError, open, addSource, cancelReading, dismissError }
 })
 
 class TooLarge extends Error {}

@@ -25,7 +25,7 @@ SAMPLES = {
     "ink-on-paper": "Bring a warm coat",
     "ink-on-mist": "The dome opens at nine",
     "primary-on-paper": "Night opens at nine",
-    "primary-on-mist": "Saturn, low and late",
+    "primary-on-mist": "Saturn rises late",
     "label-on-primary": "Book a dome seat",
     "label-on-secondary": "Join a star night",
     "label-on-accent": "See tonight’s sky",

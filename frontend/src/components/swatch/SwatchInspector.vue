@@ -70,7 +70,7 @@ async function setColor() {
         <p v-if="figures" class="value text-quiet">{{ figures.srgb8.join(' ') }}</p>
       </div>
     </div>
-    <p class="mt-2 text-quiet">
+    <p class="mt-2 text-quiet first-letter:uppercase">
       {{ swatch.origin.note
       }}<template v-if="swatch.origin.share"
         >, {{ formatShare(swatch.origin.share) }} of it</template
