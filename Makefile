@@ -21,7 +21,7 @@ system-tests:
 	@scripts/python-environment.sh dev
 frontend/node_modules/.installed: frontend/package-lock.json | .venv/.installed-run
 	@echo "Installing what the front end is built from …"
-	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm ci --no-audit --no-fund --silent && touch node_modules/.installed
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error && touch node_modules/.installed
 frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES)
 	@echo "Building the front end …"
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build -- --logLevel warn

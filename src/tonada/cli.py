@@ -92,9 +92,10 @@ def _extract(parsed: argparse.Namespace) -> int:
 
 
 def _contrast(parsed: argparse.Namespace) -> int:
-    from tonada.core.color import hex_to_srgb8, parse_color
+    from tonada.core.color import hex_to_srgb8
     from tonada.core.contrast import composite, contrast_ratio, levels_of_ratio
     from tonada.core.errors import ColorError
+    from tonada.core.notation import parse_color
 
     text, alpha = parse_color(parsed.text, field="TEXT")
     ground, ground_alpha = parse_color(parsed.ground, field="GROUND")
@@ -109,7 +110,7 @@ def _contrast(parsed: argparse.Namespace) -> int:
 
 
 def _roles(parsed: argparse.Namespace) -> int:
-    from tonada.core.color import parse_color
+    from tonada.core.notation import parse_color
     from tonada.core.roles import Candidate, propose_roles
 
     hexes = list(dict.fromkeys(parse_color(text, field="COLOR")[0] for text in parsed.colors))

@@ -17,13 +17,11 @@ from tonada.core.color import (
     oklab_to_linear,
     oklch_to_oklab,
     oklch_to_srgb8,
-    parse_color,
     srgb8_to_hex,
     srgb8_to_oklab,
     srgb8_to_oklch,
     srgb_to_linear,
 )
-from tonada.core.errors import ColorError
 
 
 @given(hexes)
@@ -71,39 +69,3 @@ def test_neutrals_have_hue_0() -> None:
 def test_the_transfer_functions_undo_each_other() -> None:
     values = np.linspace(0, 1, 1001)
     assert linear_to_srgb(srgb_to_linear(values)) == pytest.approx(values, abs=1e-12)
-
-
-@pytest.mark.parametrize(
-    ("text", "expected", "alpha"),
-    [
-        pytest.param("#2b3a8c", "#2b3a8c", 1, id="hex"),
-        pytest.param("2B3A8C", "#2b3a8c", 1, id="hex without its mark, in capitals"),
-        pytest.param("#fff", "#ffffff", 1, id="three digits"),
-        pytest.param("rgb(43 58 140)", "#2b3a8c", 1, id="rgb with spaces"),
-        pytest.param("rgba(43, 58, 140, 0.5)", "#2b3a8c", 0.5, id="rgba with commas"),
-        pytest.param("hsl(231 53% 36%)", "#2b3a8c", 1, id="hsl"),
-        pytest.param("rebeccapurple", "#663399", 1, id="a name"),
-        pytest.param("transparent", "#000000", 0, id="transparent"),
-        pytest.param("oklch(none 0 0)", "#000000", 1, id="none counts as 0"),
-    ],
-)
-def test_css_notations_are_read(text: str, expected: str, alpha: float) -> None:
-    assert parse_color(text) == (expected, pytest.approx(alpha))
-
-
-@given(st.floats(0.05, 0.95), st.floats(0, 0.4), st.floats(0, 359))
-def test_colors_outside_the_gamut_lose_chroma_as_the_oracle_has_it(
-    lightness: float, chroma: float, hue: float
-) -> None:
-    text = f"oklch({lightness:.4f} {chroma:.4f} {hue:.2f})"
-    fitted = Color(text).fit("srgb", method="oklch-chroma", jnd=0).convert("srgb").coords()
-    ours = np.frombuffer(bytes.fromhex(parse_color(text)[0][1:]), np.uint8)
-    assert np.abs(ours - np.array(fitted) * 255).max() <= 1
-
-
-@pytest.mark.parametrize("text", ["", "#12345", "blurple", "rgb(1 2)", "url(x)", "#2b3a8c; }", "9" * 5000])
-def test_what_is_no_color_is_refused_with_its_field(text: str) -> None:
-    with pytest.raises(ColorError) as refused:
-        parse_color(text, field="ground")
-    assert refused.value.field == "ground"
-    assert len(str(refused.value)) < 200

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
+from importlib import resources
 from uuid import UUID, uuid4
 
 import psycopg
@@ -31,6 +32,23 @@ def workspace(connection: Connection) -> UUID:
 @pytest.fixture
 def brand(connection: Connection, workspace: UUID) -> UUID:
     return brands.create(connection, workspace, "Orrin Peak").id
+
+
+def kept_image(
+    connection: Connection, workspace: UUID, brand: UUID, name: str, *, is_reading: bool = False
+) -> sources.SourceRow:
+    file = sources.FileContent(name, b"bytes", None if is_reading else b"png")
+    found: dict[str, object] = {} if is_reading else {"steps": [[]], "count": 1}
+    return sources.create(
+        connection,
+        workspace,
+        brand,
+        name=name,
+        kind="image",
+        extraction=found,
+        files=(file,),
+        is_reading=is_reading,
+    )
 
 
 def empty_database(server: str) -> str:
@@ -117,15 +135,7 @@ def test_of_two_saves_at_once_one_is_refused(database_url: str) -> None:
 
 def test_the_same_bytes_are_kept_once(connection: Connection, workspace: UUID, brand: UUID) -> None:
     for name in ("a.png", "b.png"):
-        sources.create(
-            connection,
-            workspace,
-            brand,
-            name=name,
-            content=b"bytes",
-            preview=b"png",
-            extraction={"colors": []},
-        )
+        kept_image(connection, workspace, brand, name)
     assert [row.name for row in sources.list_of_brand(connection, workspace, brand)] == ["a.png", "b.png"]
     assert connection.execute("select count(*) from file").fetchone() == (1,)
 
@@ -134,9 +144,7 @@ def test_what_belongs_to_another_workspace_is_not_there(
     connection: Connection, workspace: UUID, brand: UUID
 ) -> None:
     take = takes.create(connection, workspace, brand, DOCUMENT)
-    source = sources.create(
-        connection, workspace, brand, name="a", content=b"x", preview=b"y", extraction={"colors": []}
-    )
+    source = kept_image(connection, workspace, brand, "a")
     stranger = workspaces.find_or_create(connection, "Strangers")
     assert brands.list_all(connection, stranger) == []
     assert takes.list_of_brand(connection, stranger, brand) == []
@@ -148,14 +156,75 @@ def test_what_belongs_to_another_workspace_is_not_there(
         lambda: takes.save(connection, stranger, take.id, {}, made_from=1),
         lambda: takes.create(connection, stranger, brand, DOCUMENT),
         lambda: sources.preview(connection, stranger, source.id),
+        lambda: sources.find(connection, stranger, source.id),
+        lambda: sources.rename(connection, stranger, source.id, "mine"),
+        lambda: sources.read_again(connection, stranger, source.id, settings={}, extraction={}),
+        lambda: sources.set_picked(connection, stranger, source.id, []),
+        lambda: sources.remove(connection, stranger, source.id),
+        lambda: sources.restore(connection, stranger, source.id),
+        lambda: sources.digest(connection, stranger, source.id),
     ):
         with pytest.raises(NotFound):
             reach()
+    assert sources.contents(connection, stranger, source.id) == []
+    assert not sources.set_progress(connection, stranger, source.id, 0.5)
     assert brands.find(connection, workspace, brand).name == "Orrin Peak"
+    assert sources.find(connection, workspace, source.id).name == "a"
 
 
 def test_a_source_of_no_brand_is_refused(connection: Connection, workspace: UUID) -> None:
     with pytest.raises(NotFound):
-        sources.create(
-            connection, workspace, uuid4(), name="a", content=b"x", preview=b"y", extraction={"colors": []}
+        kept_image(connection, workspace, uuid4(), "a")
+
+
+def test_a_removed_source_is_gone_until_it_is_restored(
+    connection: Connection, workspace: UUID, brand: UUID
+) -> None:
+    source = kept_image(connection, workspace, brand, "a.png")
+    sources.remove(connection, workspace, source.id)
+    assert sources.list_of_brand(connection, workspace, brand) == []
+    with pytest.raises(NotFound):
+        sources.find(connection, workspace, source.id)
+    assert sources.restore(connection, workspace, source.id) == source
+    assert sources.list_of_brand(connection, workspace, brand) == [source]
+
+
+def test_a_long_reading_shows_when_it_is_done_and_not_when_it_was_cancelled(
+    connection: Connection, workspace: UUID, brand: UUID
+) -> None:
+    found = {"content": b"bytes", "preview": b"png", "extraction": {"steps": [[]], "count": 1}}
+    done, cancelled = (kept_image(connection, workspace, brand, n, is_reading=True) for n in ("a", "b"))
+    assert sources.list_of_brand(connection, workspace, brand) == []
+    assert sources.set_progress(connection, workspace, done.id, 0.5)
+    sources.remove(connection, workspace, cancelled.id)
+    assert not sources.set_progress(connection, workspace, cancelled.id, 0.5)
+    for source in (done, cancelled):
+        sources.finish(connection, workspace, source.id, **found)
+    assert [row.id for row in sources.list_of_brand(connection, workspace, brand)] == [done.id]
+    assert sources.preview(connection, workspace, done.id)[0] == b"png"
+
+
+def test_sources_of_the_first_slice_are_carried_over(cluster_url: str) -> None:
+    """The second migration moves files to their own table and readings to steps."""
+    url = empty_database(cluster_url.rpartition("/")[0])
+    folder = resources.files("tonada.store") / "migrations"
+    with psycopg.connect(url) as connection:
+        connection.execute((folder / "0001_first_slice.sql").read_text())
+        connection.execute(
+            """create table migration (name text primary key, applied_at timestamptz default now());
+               insert into migration (name) values ('0001_first_slice.sql');
+               insert into workspace (id, name) values ('00000000-0000-0000-0000-000000000001', 'Studio');
+               insert into brand (id, workspace_id, name) values
+                 ('00000000-0000-0000-0000-000000000002', '00000000-0000-0000-0000-000000000001', 'Peak');
+               insert into file (workspace_id, digest, content, preview) values
+                 ('00000000-0000-0000-0000-000000000001', sha256('x'), 'x', 'png');
+               insert into source (workspace_id, brand_id, name, digest, extraction) values
+                 ('00000000-0000-0000-0000-000000000001', '00000000-0000-0000-0000-000000000002', 'a.svg',
+                  sha256('x'), '{"format": "SVG", "colors": [{"hex": "#2b3a8c"}]}')"""
         )
+    migrate(url)
+    with connect(url) as connection:
+        workspace = workspaces.find_or_create(connection, "Studio")
+        source = sources.list_of_brand(connection, workspace, UUID(int=2))[0]
+        assert source.extraction == {"format": "SVG", "steps": [[{"hex": "#2b3a8c"}]], "count": 1}
+        assert sources.preview(connection, workspace, source.id)[0] == b"png"

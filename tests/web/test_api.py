@@ -123,7 +123,8 @@ def test_mends_come_with_the_take_they_make(client: Client) -> None:
 
 def test_a_typed_color_comes_back_as_hex_with_a_name(client: Client) -> None:
     answer = client.post("/api/colors", json={"text": "rgb(43 58 140)"})
-    assert answer.get_json() == {"hex": "#2b3a8c", "name": "Indigo"}
+    expected = {"hex": "#2b3a8c", "name": "Indigo", "notation": "function", "mapped": False}
+    assert answer.get_json() == expected
 
 
 def test_the_demo_brands_are_seeded_once(client: Client, database_url: str) -> None:

@@ -66,8 +66,78 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Read the colours of an image and keep it */
+        /** Read the colours of a file and keep it; 202 where that goes on in the background */
         post: operations["sources_create_source_brands__uuid_brand_id__sources_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{source_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A source, and how far it is read */
+        get: operations["sources_read_source_sources__uuid_source_id__get"];
+        /** Rename a source */
+        put: operations["sources_rename_source_sources__uuid_source_id__put"];
+        post?: never;
+        /** Remove a source, or cancel its reading; it can be restored */
+        delete: operations["sources_remove_source_sources__uuid_source_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{source_id}/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a removed source back */
+        post: operations["sources_restore_source_sources__uuid_source_id__restoration_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{source_id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Read a source again, differently */
+        put: operations["sources_read_again_sources__uuid_source_id__reading_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{source_id}/picked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The colours picked by hand from a source, all of them */
+        put: operations["sources_set_picked_sources__uuid_source_id__picked_put"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -85,6 +155,74 @@ export interface paths {
         get: operations["sources_read_preview_sources__uuid_source_id__preview_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep typed or pasted colours as a source; a single one joins those typed before */
+        post: operations["lists_create_list_brands__uuid_brand_id__lists_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/moods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The words and fields of work that moods are made of */
+        get: operations["lists_read_vocabulary_moods_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/moods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start from a mood */
+        post: operations["lists_create_mood_brands__uuid_brand_id__moods_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{source_id}/loupe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The pixels around a place in a picture */
+        post: operations["loupe_read_loupe_sources__uuid_source_id__loupe_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -205,6 +343,23 @@ export interface paths {
         put?: never;
         /** Roles for a set of colours, with reasons */
         post: operations["computation_propose_proposals_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a text is understood as; nothing is kept */
+        post: operations["computation_understand_lists_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -423,7 +578,59 @@ export interface components {
             /** Sources */
             sources: components["schemas"]["SourceAnswer"][];
         };
-        /** FoundColorAnswer */
+        /** AnchorAnswer */
+        AnchorAnswer: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+            /** Family */
+            family: string;
+            /** Weight */
+            weight: number;
+            /** Words */
+            words: string[];
+        };
+        /** CharacterAnswer */
+        CharacterAnswer: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * ColorGroupAnswer
+         * @description members: rows of uses.
+         */
+        ColorGroupAnswer: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+            /** Members */
+            members: number[];
+            /** Count */
+            count: number;
+        };
+        /** ColorUseAnswer */
+        ColorUseAnswer: {
+            /** Hex */
+            hex: string;
+            /** Text */
+            text: number;
+            /** Ground */
+            ground: number;
+            /** Border */
+            border: number;
+            /** Other */
+            other: number;
+            /** Translucent */
+            translucent: string[];
+        };
+        /**
+         * FoundColorAnswer
+         * @description A colour of a source. share: of everything visible, or of all uses. role: where its name says so.
+         */
         FoundColorAnswer: {
             /** Hex */
             hex: string;
@@ -431,21 +638,29 @@ export interface components {
             name: string;
             /** Share */
             share: number;
-            /** Ground Share */
+            /**
+             * Ground Share
+             * @default 0
+             */
             ground_share: number;
+            /**
+             * Is Stop
+             * @default false
+             */
+            is_stop: boolean;
+            /**
+             * Picked
+             * @default false
+             */
+            picked: boolean;
+            /** @default null */
+            role: components["schemas"]["Role"] | null;
         };
         /**
-         * SourceAnswer
-         * @description A source with what was found; shares are of everything visible.
+         * ImageReading
+         * @description count: how many colours are shown; counts: how many there can be; usual: how many were found.
          */
-        SourceAnswer: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Name */
-            name: string;
+        ImageReading: {
             /** Format */
             format: string;
             /**
@@ -461,8 +676,164 @@ export interface components {
             height: number;
             /** Ground */
             ground: string | null;
+            /** Count */
+            count: number;
+            /** Counts */
+            counts: number;
+            /** Usual */
+            usual: number;
+        };
+        /** ListReading */
+        ListReading: {
+            /** Format */
+            format: string;
+            /** Title */
+            title: string | null;
+            /** Notes */
+            notes: components["schemas"]["NoteAnswer"][];
+        };
+        /** MoodAnswer */
+        MoodAnswer: {
+            /** Words */
+            words: string[];
+            /** Field */
+            field: string | null;
+            /** Characters */
+            characters: components["schemas"]["CharacterAnswer"][];
+            /** Conventions */
+            conventions: string[];
+            /** Differs */
+            differs: string[];
+            /** Anchors */
+            anchors: components["schemas"]["AnchorAnswer"][];
+        };
+        /** NoteAnswer */
+        NoteAnswer: {
+            /** Line */
+            line: number | null;
+            /** Text */
+            text: string;
+        };
+        /**
+         * ReadingBody
+         * @description What is asked of a reading; what is left out is as the reader finds it.
+         *
+         *     count, kind and region are for images, difference for stylesheets, words and field for moods.
+         */
+        ReadingBody: {
+            /**
+             * Count
+             * @default null
+             */
+            count: number | null;
+            /**
+             * Kind
+             * @default null
+             */
+            kind: ("flat" | "photographic") | null;
+            /** @default null */
+            region: components["schemas"]["RegionModel"] | null;
+            /**
+             * Difference
+             * @default null
+             */
+            difference: number | null;
+            /**
+             * Words
+             * @default null
+             */
+            words: string[] | null;
+            /**
+             * Field
+             * @default null
+             */
+            field: string | null;
+        };
+        /**
+         * RegionModel
+         * @description A part of a picture, in fractions of its width and height from the top left.
+         */
+        RegionModel: {
+            /** Left */
+            left: number;
+            /** Top */
+            top: number;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /** RulePairAnswer */
+        RulePairAnswer: {
+            /** Text */
+            text: string;
+            /** Ground */
+            ground: string;
+            /** Selector */
+            selector: string;
+            /** Count */
+            count: number;
+            /** Ratio */
+            ratio: number;
+        };
+        /**
+         * SourceAnswer
+         * @description A source with what was found; the reading of its own kind is there, the others are null.
+         */
+        SourceAnswer: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "image" | "list" | "stylesheet" | "mood";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "reading" | "ready" | "failed";
+            /** Progress */
+            progress: number;
+            /** Problem */
+            problem: string | null;
+            /** Has Preview */
+            has_preview: boolean;
+            settings: components["schemas"]["ReadingBody"];
             /** Colors */
             colors: components["schemas"]["FoundColorAnswer"][];
+            /** @default null */
+            image: components["schemas"]["ImageReading"] | null;
+            /** @default null */
+            list: components["schemas"]["ListReading"] | null;
+            /** @default null */
+            stylesheet: components["schemas"]["StylesheetAnswer"] | null;
+            /** @default null */
+            mood: components["schemas"]["MoodAnswer"] | null;
+        };
+        /** StylesheetAnswer */
+        StylesheetAnswer: {
+            /** Files */
+            files: string[];
+            /** Rules */
+            rules: number;
+            /** Variables */
+            variables: number;
+            /** Page Ground */
+            page_ground: string;
+            /** Difference */
+            difference: number;
+            /** Uses */
+            uses: components["schemas"]["ColorUseAnswer"][];
+            /** Groups */
+            groups: components["schemas"]["ColorGroupAnswer"][];
+            /** Pairs */
+            pairs: components["schemas"]["RulePairAnswer"][];
         };
         /** TakeSummary */
         TakeSummary: {
@@ -481,9 +852,92 @@ export interface components {
             /**
              * File
              * Format: binary
-             * @description An image: SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF
+             * @description An image, a list of colours, or a stylesheet; of the last, several
              */
             file: string;
+            /**
+             * Wanted
+             * @description What to read it as, where its name leaves a choice
+             * @default null
+             */
+            wanted: ("image" | "list" | "stylesheet") | null;
+        };
+        /** SourceNameBody */
+        SourceNameBody: {
+            /** Name */
+            name: string;
+        };
+        /** PickedBody */
+        PickedBody: {
+            /** Colors */
+            colors: components["schemas"]["PickedColor"][];
+        };
+        /** PickedColor */
+        PickedColor: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * TextBody
+         * @description Typed or pasted text with colours in it.
+         */
+        TextBody: {
+            /** Text */
+            text: string;
+        };
+        /** MoodVocabulary */
+        MoodVocabulary: {
+            /** Words */
+            words: string[];
+            /** Fields */
+            fields: string[];
+            /** Most */
+            most: number;
+        };
+        /** MoodBody */
+        MoodBody: {
+            /** Words */
+            words: string[];
+            /**
+             * Field
+             * @default null
+             */
+            field: string | null;
+        };
+        /** LoupeAnswer */
+        LoupeAnswer: {
+            /** Hex */
+            hex: string | null;
+            /** Name */
+            name: string | null;
+            /** Pixels */
+            pixels: (string | null)[][];
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /**
+         * LoupeBody
+         * @description A place in fractions of width and height, and the side of the square to average, in pixels.
+         */
+        LoupeBody: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /**
+             * Square
+             * @default 1
+             * @enum {integer}
+             */
+            square: 1 | 3 | 5 | 11;
         };
         /** NewTakeBody */
         NewTakeBody: {
@@ -577,12 +1031,22 @@ export interface components {
         EvaluateBody: {
             document: components["schemas"]["TakeDocument"];
         };
-        /** ColorAnswer */
+        /**
+         * ColorAnswer
+         * @description What was understood. mapped: it lies outside sRGB, and has less chroma now.
+         */
         ColorAnswer: {
             /** Hex */
             hex: string;
             /** Name */
             name: string;
+            /**
+             * Notation
+             * @enum {string}
+             */
+            notation: "hex" | "decimals" | "name" | "function";
+            /** Mapped */
+            mapped: boolean;
         };
         /**
          * ColorBody
@@ -661,6 +1125,12 @@ export interface components {
              */
             source_name: string;
             /**
+             * Whole
+             * @default artwork
+             * @enum {string}
+             */
+            whole: "artwork" | "stylesheet" | "list" | "mood";
+            /**
              * Level
              * @default AA
              * @enum {string}
@@ -681,6 +1151,18 @@ export interface components {
              * @default null
              */
             choice: components["schemas"]["Role"] | ("keep" | "leave out") | null;
+        };
+        /**
+         * ListAnswer
+         * @description What a text was understood as, before it is kept.
+         */
+        ListAnswer: {
+            /** Format */
+            format: string;
+            /** Colors */
+            colors: components["schemas"]["FoundColorAnswer"][];
+            /** Notes */
+            notes: components["schemas"]["NoteAnswer"][];
         };
     };
     responses: never;
@@ -1052,6 +1534,420 @@ export interface operations {
                     "application/json": components["schemas"]["SourceAnswer"];
                 };
             };
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_read_source_sources__uuid_source_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_rename_source_sources__uuid_source_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceNameBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_remove_source_sources__uuid_source_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_restore_source_sources__uuid_source_id__restoration_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_read_again_sources__uuid_source_id__reading_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_set_picked_sources__uuid_source_id__picked_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -1110,6 +2006,284 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lists_create_list_brands__uuid_brand_id__lists_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lists_read_vocabulary_moods_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoodVocabulary"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lists_create_mood_brands__uuid_brand_id__moods_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoodBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    loupe_read_loupe_sources__uuid_source_id__loupe_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoupeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoupeAnswer"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -1651,6 +2825,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProposalAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_understand_lists_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListAnswer"];
                 };
             };
             /** @description Not Found */

@@ -1,8 +1,11 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 
-/** A file dropped anywhere, or an image pasted, starts its reading. */
-export function useFileIntake(take: (file: File) => unknown) {
+/** Files dropped anywhere, an image or a text with colours pasted: each starts its reading. */
+export function useFileIntake(
+  take: (files: File[]) => unknown,
+  takeText: (text: string) => unknown,
+) {
   const isOver = ref(false)
   let depth = 0
 
@@ -26,15 +29,21 @@ export function useFileIntake(take: (file: File) => unknown) {
     event.preventDefault()
     depth = 0
     isOver.value = false
-    const file = event.dataTransfer?.files[0]
-    if (file) take(file)
+    const files = [...(event.dataTransfer?.files ?? [])]
+    if (files.length) take(files)
   })
   useEventListener(window, 'paste', (event) => {
-    const file = [...(event.clipboardData?.files ?? [])].find((one) =>
+    if (isTyping(event.target)) return
+    const image = [...(event.clipboardData?.files ?? [])].find((one) =>
       one.type.startsWith('image/'),
     )
-    if (file) take(file)
+    const text = event.clipboardData?.getData('text/plain') ?? ''
+    if (image) take([image])
+    else if (text.trim()) takeText(text)
   })
 
   return { isOver }
 }
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement

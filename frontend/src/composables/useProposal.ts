@@ -2,23 +2,28 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { Choice, FoundColor, Proposal, Source, TakeDocument } from '@/api/types'
+import { rolesOfSwatch, swatchOf } from '@/document/edits'
 
 export interface Offer {
   color: FoundColor
   share: number
+  choice: Choice
 }
 
 const SMALLEST = 0.005
+/** As many as a proposal takes; a longer list has more rows, which stay out until they are chosen. */
+const MOST = 12
+const WHOLE = { image: 'artwork', stylesheet: 'stylesheet', list: 'list', mood: 'mood' } as const
 
 /** The colours of a source that ask for a role, and the roles proposed for what was chosen. */
 export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
   const leaveOutGround = ref(true)
-  const choices = ref<Record<string, Choice>>({})
+  const wishes = ref<Record<string, Choice>>({})
   const proposal = shallowRef<Proposal>()
   const error = ref('')
   let asked = 0
 
-  const offers = computed<Offer[]>(() => {
+  const shown = computed(() => {
     const colors = source.value?.colors ?? []
     const ground = leaveOutGround.value ? colors.reduce((sum, c) => sum + c.ground_share, 0) : 0
     return colors
@@ -26,38 +31,57 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
         color,
         share: (color.share - (ground ? color.ground_share : 0)) / (1 - ground || 1),
       }))
-      .filter((offer) => offer.share >= SMALLEST)
+      .filter((offer) => offer.color.picked || offer.share >= SMALLEST || !source.value?.image)
       .sort((one, other) => other.share - one.share)
   })
-
-  /** What was built from this source before is what the choices start with. */
-  watch(
-    () => source.value?.id,
-    (id) => {
-      leaveOutGround.value = true
-      choices.value = id ? chosenBefore(id, source.value?.colors ?? [], take.value) : {}
-    },
-    { immediate: true },
+  const asking = computed(() => shown.value.slice(0, MOST))
+  const isBuilt = computed(() => (take.value?.swatches.length ?? 0) > 0)
+  /** Whether the take came from this source; then what it says of a colour is what is wished for. */
+  const isOwn = computed(
+    () => take.value?.swatches.some((one) => one.origin.source === source.value?.id) ?? false,
   )
 
-  watch([offers, choices, () => take.value?.level], ask, { immediate: true, deep: true })
+  /** With a palette, a colour's row shows what it is there; without one, what it would become. */
+  const offers = computed<Offer[]>(() =>
+    shown.value.map((offer, row) => ({
+      ...offer,
+      choice: isBuilt.value
+        ? choiceInTake(take.value, offer.color.hex)
+        : (proposal.value?.choices[row] ?? 'leave out'),
+    })),
+  )
+
+  const wish = (color: FoundColor): Choice | null => {
+    if (isBuilt.value && isOwn.value) return choiceInTake(take.value, color.hex)
+    return wishes.value[color.hex] ?? color.role ?? null
+  }
+
+  watch(
+    () => source.value?.id,
+    () => {
+      leaveOutGround.value = true
+      wishes.value = {}
+    },
+  )
+  watch([asking, wishes, take], ask, { immediate: true, deep: true })
 
   async function ask() {
     const { value: from } = source
     const number = ++asked
-    if (!from || !offers.value.length) {
+    if (!from || !asking.value.length) {
       proposal.value = undefined
       return
     }
-    const colors = offers.value.map(({ color, share }) => ({
+    const colors = asking.value.map(({ color, share }) => ({
       hex: color.hex,
-      share: Math.min(1, share),
-      choice: choices.value[color.hex] ?? null,
+      share: Math.min(1, Math.max(0, share)),
+      choice: wish(color),
     }))
     const body = {
-      colors,
+      colors: withoutTwice(colors),
       source: from.id,
       source_name: from.name,
+      whole: WHOLE[from.kind],
       level: take.value?.level ?? 'AA',
     } as const
     try {
@@ -69,32 +93,32 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     }
   }
 
-  /** A role goes from the colour that had it to the one that is given it. */
+  /** Before there is a palette: a role goes from the colour that had it to the one that is given it. */
   function choose(hex: string, choice: Choice) {
     const settled: Record<string, Choice> = {}
-    offers.value.forEach(({ color }, row) => {
-      const own = choices.value[color.hex] ?? proposal.value?.choices[row]
+    for (const { color, choice: own } of offers.value) {
       const gives = own === choice && choice !== 'keep' && choice !== 'leave out'
-      if (own) settled[color.hex] = gives ? 'keep' : own
-    })
-    choices.value = { ...settled, [hex]: choice }
+      settled[color.hex] = gives ? 'keep' : own
+    }
+    wishes.value = { ...settled, [hex]: choice }
   }
 
-  return { offers, proposal, error, leaveOutGround, choose }
+  return { offers, proposal, error, leaveOutGround, isBuilt, choose }
 }
 
-function chosenBefore(
-  sourceId: string,
-  colors: FoundColor[],
-  take: TakeDocument | undefined,
-): Record<string, Choice> {
-  const own = (take?.swatches ?? []).filter((swatch) => swatch.origin.source === sourceId)
-  if (!take || !own.length) return {}
-  const chosen: Record<string, Choice> = {}
-  for (const { hex } of colors) {
-    const swatch = own.find((one) => one.hex === hex)
-    const role = take.roles.find((assignment) => assignment.swatch === swatch?.id)?.role
-    chosen[hex] = swatch ? (role ?? 'keep') : 'leave out'
-  }
-  return chosen
+function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {
+  const swatch = swatchOf(take, hex)
+  return swatch && take ? (rolesOfSwatch(take, swatch.id)[0] ?? 'keep') : 'leave out'
+}
+
+/** A role can be asked for once: names of an imported list may repeat one. */
+function withoutTwice<T extends { choice: Choice | null }>(colors: T[]): T[] {
+  const asked = new Set<Choice>()
+  return colors.map((color) => {
+    const { choice } = color
+    if (!choice || choice === 'keep' || choice === 'leave out') return color
+    if (asked.has(choice)) return { ...color, choice: 'keep' }
+    asked.add(choice)
+    return color
+  })
 }

@@ -1,78 +1,212 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { api, explain, given, readSession } from '@/api/client'
-import type { BrandDetail, Source } from '@/api/types'
+import type { BrandDetail, PickedColor, Source, SourceReading } from '@/api/types'
 
-/** The open brand: its takes and sources, and the reading of a new file. */
+/** How often a long reading is asked how far it is. */
+const ASK_AGAIN_MS = 250
+
+export interface Reading {
+  name: string
+  progress: number | undefined
+}
+
+/** The open brand: its takes and sources, and the reading of what is added. */
 export const useBrandStore = defineStore('brand', () => {
   const detail = shallowRef<BrandDetail>()
-  const reading = ref('')
-  const uploadError = ref('')
+  const reading = ref<Reading>()
+  const problem = ref('')
+  const removed = shallowRef<Source>()
   let request: AbortController | undefined
+  let underWay: string | undefined
 
   async function open(brandId: string) {
-    if (detail.value?.brand.id !== brandId) detail.value = undefined
+    if (detail.value?.brand.id !== brandId) detail.value = removed.value = undefined
     detail.value = await given(
       api.GET('/api/brands/{brand_id}', { params: { path: { brand_id: brandId } } }),
     )
   }
 
-  /** Read a file's colours and keep it as a source. Undefined where it failed or was cancelled. */
-  async function addSource(file: File): Promise<Source | undefined> {
-    if (!detail.value) return undefined
-    request?.abort()
-    const { signal } = (request = new AbortController())
-    reading.value = file.name
-    uploadError.value = ''
-    try {
-      await checkSize(file)
+  /** Read files and keep them as a source. Undefined where that failed or was cancelled. */
+  async function addFiles(files: File[], wanted: 'list' | null = null) {
+    return adding(files.map((file) => file.name).join(', '), async (brandId, signal) => {
+      await checkSize(files)
       const source = await given(
         api.POST('/api/brands/{brand_id}/sources', {
-          params: { path: { brand_id: detail.value.brand.id } },
+          params: { path: { brand_id: brandId } },
           // The document types a file as text; what travels is the form.
-          body: { file: file.name },
-          bodySerializer: () => formOf(file),
+          body: { file: '', wanted },
+          bodySerializer: () => formOf(files, wanted),
           signal,
         }),
       )
-      detail.value = { ...detail.value, sources: [...detail.value.sources, source] }
+      return source.state === 'reading' ? untilRead(source, signal) : source
+    })
+  }
+
+  const addText = (text: string) =>
+    adding('what was typed', (brandId, signal) =>
+      given(
+        api.POST('/api/brands/{brand_id}/lists', {
+          params: { path: { brand_id: brandId } },
+          body: { text },
+          signal,
+        }),
+      ),
+    )
+
+  const addMood = (words: string[], field: string | null) =>
+    adding('the mood', (brandId, signal) =>
+      given(
+        api.POST('/api/brands/{brand_id}/moods', {
+          params: { path: { brand_id: brandId } },
+          body: { words, field },
+          signal,
+        }),
+      ),
+    )
+
+  async function adding(
+    name: string,
+    work: (brandId: string, signal: AbortSignal) => Promise<Source>,
+  ): Promise<Source | undefined> {
+    if (!detail.value) return undefined
+    cancelReading()
+    const { signal } = (request = new AbortController())
+    reading.value = { name, progress: undefined }
+    problem.value = ''
+    try {
+      const source = await work(detail.value.brand.id, signal)
+      show(source)
       return source
     } catch (reason) {
       if (!signal.aborted)
-        uploadError.value = reason instanceof TooLarge ? reason.message : explain(reason)
+        problem.value = reason instanceof Refused ? reason.message : explain(reason)
       return undefined
     } finally {
-      if (request.signal === signal) reading.value = ''
+      if (request.signal === signal) reading.value = undefined
+    }
+  }
+
+  /** A large picture is read in the background: ask until it is done. */
+  async function untilRead(source: Source, signal: AbortSignal): Promise<Source> {
+    underWay = source.id
+    try {
+      for (;;) {
+        await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS))
+        signal.throwIfAborted()
+        const path = { source_id: source.id }
+        const now = await given(api.GET('/api/sources/{source_id}', { params: { path }, signal }))
+        if (now.state === 'ready') return now
+        if (now.state === 'failed') throw new Refused(now.problem ?? '')
+        if (reading.value) reading.value = { ...reading.value, progress: now.progress }
+      }
+    } finally {
+      underWay = undefined
     }
   }
 
   function cancelReading() {
     request?.abort()
-    reading.value = ''
+    if (underWay)
+      void api.DELETE('/api/sources/{source_id}', { params: { path: { source_id: underWay } } })
+    reading.value = undefined
   }
 
-  function dismissError() {
-    uploadError.value = ''
+  /** The newest state of a source in its place, or behind the others where it is new. */
+  function show(source: Source) {
+    if (!detail.value) return
+    const { sources } = detail.value
+    const isThere = sources.some((one) => one.id === source.id)
+    detail.value = {
+      ...detail.value,
+      sources: isThere
+        ? sources.map((one) => (one.id === source.id ? source : one))
+        : [...sources, source],
+    }
   }
 
-  return { detail, reading, uploadError, open, addSource, cancelReading, dismissError }
+  async function attempt(work: () => Promise<Source>) {
+    problem.value = ''
+    try {
+      show(await work())
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  }
+
+  const path = (source: Source) => ({ params: { path: { source_id: source.id } } })
+
+  const rename = (source: Source, name: string) =>
+    attempt(() => given(api.PUT('/api/sources/{source_id}', { ...path(source), body: { name } })))
+
+  const readAgain = (source: Source, body: SourceReading) =>
+    attempt(() => given(api.PUT('/api/sources/{source_id}/reading', { ...path(source), body })))
+
+  const setPicked = (source: Source, colors: PickedColor[]) =>
+    attempt(() =>
+      given(api.PUT('/api/sources/{source_id}/picked', { ...path(source), body: { colors } })),
+    )
+
+  async function remove(source: Source) {
+    try {
+      await api.DELETE('/api/sources/{source_id}', path(source))
+      if (detail.value)
+        detail.value = {
+          ...detail.value,
+          sources: detail.value.sources.filter((one) => one.id !== source.id),
+        }
+      removed.value = source
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  }
+
+  async function restore() {
+    const source = removed.value
+    removed.value = undefined
+    if (source)
+      await attempt(() => given(api.POST('/api/sources/{source_id}/restoration', path(source))))
+  }
+
+  return {
+    detail,
+    reading,
+    problem,
+    removed,
+    open,
+    addFiles,
+    addText,
+    addMood,
+    cancelReading,
+    rename,
+    readAgain,
+    setPicked,
+    remove,
+    restore,
+    dismiss: () => (problem.value = ''),
+    forgetRemoved: () => (removed.value = undefined),
+  }
 })
 
-class TooLarge extends Error {}
+/** Something that was refused, with a sentence for a person. */
+class Refused extends Error {}
 
 /** Say so before twenty megabytes have travelled; the server checks again. */
-async function checkSize(file: File) {
+async function checkSize(files: File[]) {
   const { max_file_bytes } = await readSession()
-  if (file.size > max_file_bytes) {
+  const size = files.reduce((sum, file) => sum + file.size, 0)
+  if (size > max_file_bytes) {
     const megabytes = (bytes: number) => (bytes / 2 ** 20).toFixed(bytes % 2 ** 20 ? 1 : 0)
-    throw new TooLarge(
-      `The file has ${megabytes(file.size)} MB; at most ${megabytes(max_file_bytes)} MB are allowed. Nothing was changed.`,
+    throw new Refused(
+      `The file has ${megabytes(size)} MB; at most ${megabytes(max_file_bytes)} MB are allowed. Nothing was changed.`,
     )
   }
 }
 
-function formOf(file: File): FormData {
+function formOf(files: File[], wanted: string | null): FormData {
   const form = new FormData()
-  form.append('file', file)
+  for (const file of files) form.append('file', file)
+  if (wanted) form.append('wanted', wanted)
   return form
 }

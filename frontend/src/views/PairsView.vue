@@ -10,7 +10,7 @@ import { useSelection } from '@/composables/useSelection'
 import { useTakeStore } from '@/stores/take'
 
 defineProps<{ isOver: boolean }>()
-defineEmits<{ file: [file: File] }>()
+defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const { selected, select } = useSelection('pair')
 const greys = shallowRef<readonly string[]>([])

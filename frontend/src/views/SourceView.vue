@@ -1,55 +1,77 @@
 <script setup lang="ts">
-import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue'
-import { computed, toRef } from 'vue'
+import { computed, ref, toRef } from 'vue'
+import type { Choice, Source } from '@/api/types'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
+import NoticeBar from '@/components/NoticeBar.vue'
 import EmptySource from '@/components/source/EmptySource.vue'
 import FoundColors from '@/components/source/FoundColors.vue'
+import ListSource from '@/components/source/ListSource.vue'
+import MoodDialog from '@/components/source/MoodDialog.vue'
+import MoodSource from '@/components/source/MoodSource.vue'
+import PictureSource from '@/components/source/PictureSource.vue'
+import RenameDialog from '@/components/source/RenameDialog.vue'
 import SourceRail from '@/components/source/SourceRail.vue'
+import StylesheetSource from '@/components/source/StylesheetSource.vue'
 import SuggestedStart from '@/components/source/SuggestedStart.vue'
+import { useAdoption } from '@/composables/useAdoption'
+import { useScreenPicker } from '@/composables/usePicking'
 import { useProposal } from '@/composables/useProposal'
+import type { Offer } from '@/composables/useProposal'
+import { stylesheetDetails } from '@/components/source/stylesheetDetails'
 import { useSelection } from '@/composables/useSelection'
-import { countOf } from '@/format'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
 defineProps<{ isOver: boolean }>()
-const emit = defineEmits<{ file: [file: File] }>()
+const emit = defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const brand = useBrandStore()
 const take = useTakeStore()
 const { selected, select } = useSelection('source')
+const screen = useScreenPicker()
+const showsMood = ref(false)
+const renamed = ref<Source>()
 
 const sources = computed(() => brand.detail?.sources ?? [])
 const source = computed(
   () => sources.value.find((one) => one.id === selected.value) ?? sources.value[0],
 )
-const { offers, proposal, error, leaveOutGround, choose } = useProposal(
+const { offers, proposal, error, leaveOutGround, isBuilt, choose } = useProposal(
   source,
   toRef(() => take.document),
 )
+const adoption = useAdoption(source)
+const roles = computed(() => proposal.value?.roles.map((one) => one.role) ?? [])
+const details = computed(() => stylesheetDetails(source.value?.stylesheet))
 
-const isBuilt = computed(() => {
-  const offered = proposal.value?.document
-  const signature = (document: typeof offered) =>
+const isAsProposed = computed(() => {
+  const signature = (document: typeof take.document) =>
     document?.roles.map(({ role, swatch }) => [
       role,
       document.swatches.find((one) => one.id === swatch)?.hex,
     ])
   return (
-    !take.isEmpty && JSON.stringify(signature(offered)) === JSON.stringify(signature(take.document))
+    isBuilt.value &&
+    JSON.stringify(signature(proposal.value?.document)) === JSON.stringify(signature(take.document))
   )
 })
-const leftOut = computed(() => {
-  const from = source.value
-  if (!from) return ''
-  const ground = from.ground && leaveOutGround.value ? ' and the ground' : ''
-  if (from.kind === 'photographic') return 'read as a photograph'
-  return from.format === 'SVG'
-    ? `as declared in the file${ground && ', without the ground'}`
-    : `edge blends${ground} left out`
-})
+
+function become(offer: Offer, choice: Choice) {
+  if (isBuilt.value) adoption.become(offer, choice)
+  else choose(offer.color.hex, choice)
+}
 
 function build() {
   if (proposal.value) take.change(proposal.value.document)
+}
+
+async function keepAndShow(work: Promise<Source | undefined>) {
+  const kept = await work
+  if (kept) select(kept.id)
+}
+
+async function pickScreen() {
+  const hex = await screen.pick()
+  if (hex) await keepAndShow(brand.addText(hex))
 }
 </script>
 
@@ -59,49 +81,85 @@ function build() {
       :sources="sources"
       :selected="source?.id"
       :reading="brand.reading"
+      :picks-screen="screen.isSupported.value"
       @select="select"
-      @file="emit('file', $event)"
+      @files="emit('files', $event)"
       @cancel="brand.cancelReading()"
+      @paste="emit('paste', '')"
+      @mood="showsMood = true"
+      @screen="pickScreen"
+      @rename="renamed = $event"
+      @remove="brand.remove($event)"
     />
-    <div class="flex min-h-0 flex-col gap-2.5 relative overflow-y-auto p-4 pt-3" tabindex="-1">
-      <EmptySource v-if="!source" :is-over="isOver" @file="emit('file', $event)" />
+    <div
+      class="relative flex min-h-0 flex-col gap-2.5 overflow-y-auto p-4 pt-3"
+      tabindex="0"
+      role="region"
+      aria-label="The source and its colours"
+    >
+      <EmptySource
+        v-if="!source"
+        :is-over="isOver"
+        @files="emit('files', $event)"
+        @paste="emit('paste', '')"
+        @mood="showsMood = true"
+      />
       <template v-else>
-        <div
-          class="keeps-color flex min-h-44 flex-1 items-center justify-center border bg-plate p-3"
-          :class="isOver ? 'border-2 border-dashed border-ink' : 'border-ink'"
+        <PictureSource
+          v-if="source.image"
+          v-model:leave-out-ground="leaveOutGround"
+          :source="source"
+          :is-over="isOver"
+          @read="brand.readAgain(source, $event)"
+          @pick="adoption.pick"
+        />
+        <StylesheetSource
+          v-if="source.stylesheet"
+          :source="source"
+          @read="brand.readAgain(source, $event)"
         >
-          <img
-            :key="source.id"
-            :src="`/api/sources/${source.id}/preview`"
-            :alt="`The picture ${source.name}`"
-            class="max-h-64 max-w-full object-contain"
+          <FoundColors
+            :offers="offers"
+            :roles="roles"
+            :details="details"
+            has-shares
+            @choose="become"
+            @drop="adoption.drop($event.color.hex)"
           />
-        </div>
-        <div class="flex min-h-8 items-center gap-3">
-          <h2 class="text-body">{{ countOf(offers.length, 'colour', 'colours') }} found</h2>
-          <p class="text-quiet">{{ leftOut }}</p>
-          <SwitchGroup v-if="source.ground">
-            <div class="ml-auto flex items-center gap-2">
-              <SwitchLabel>Leave out the ground, {{ source.ground }}</SwitchLabel>
-              <Switch
-                v-model="leaveOutGround"
-                class="flex h-5 w-9 border border-ink p-0.5"
-                :class="leaveOutGround ? 'justify-end bg-ink' : 'justify-start bg-sheet'"
-              >
-                <span class="h-full w-3.5" :class="leaveOutGround ? 'bg-sheet' : 'bg-ink'"></span>
-              </Switch>
-            </div>
-          </SwitchGroup>
-        </div>
-        <FoundColors :offers="offers" :proposal="proposal" @choose="choose" />
+        </StylesheetSource>
+        <ListSource v-if="source.list" :source="source" />
+        <MoodSource v-if="source.mood" :source="source" />
+        <FoundColors
+          v-if="!source.stylesheet"
+          :offers="offers"
+          :roles="roles"
+          :has-shares="source.kind !== 'list'"
+          @choose="become"
+          @drop="adoption.drop($event.color.hex)"
+        />
       </template>
+      <NoticeBar
+        v-if="adoption.refusal.value"
+        class="sticky bottom-0"
+        :text="adoption.refusal.value"
+        @dismiss="adoption.refusal.value = ''"
+      />
+      <NoticeBar
+        v-if="brand.removed"
+        class="sticky bottom-0"
+        :text="`${brand.removed.name} was removed. Swatches that came from it stay.`"
+        @dismiss="brand.forgetRemoved()"
+      >
+        <button type="button" class="button" @click="brand.restore()">Bring it back</button>
+      </NoticeBar>
     </div>
     <InspectorPanel>
       <p v-if="error" role="alert" class="font-semibold">{{ error }}</p>
       <SuggestedStart
-        v-if="proposal"
+        v-if="proposal && source"
         :proposal="proposal"
-        :is-built="isBuilt"
+        :kind="source.kind"
+        :is-built="isAsProposed"
         :failing="take.failing"
         :replaces="!take.isEmpty"
         @build="build"
@@ -114,5 +172,17 @@ function build() {
         </p>
       </template>
     </InspectorPanel>
+    <MoodDialog
+      v-model="showsMood"
+      @keep="(words, field) => keepAndShow(brand.addMood(words, field))"
+    />
+    <RenameDialog
+      :model-value="renamed !== undefined"
+      title="Rename the source"
+      :name="renamed?.name ?? ''"
+      :longest="200"
+      @update:model-value="renamed = undefined"
+      @rename="renamed && brand.rename(renamed, $event)"
+    />
   </main>
 </template>

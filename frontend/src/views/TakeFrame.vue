@@ -2,11 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { explain } from '@/api/client'
+import type { Source } from '@/api/types'
 import ConflictBar from '@/components/frame/ConflictBar.vue'
 import MeasureBar from '@/components/frame/MeasureBar.vue'
 import StepBar from '@/components/frame/StepBar.vue'
 import TakeHeader from '@/components/frame/TakeHeader.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
+import PasteDialog from '@/components/source/PasteDialog.vue'
 import { useCopy } from '@/composables/useCopy'
 import { useFileIntake } from '@/composables/useFileIntake'
 import { useBrandStore } from '@/stores/brand'
@@ -32,12 +34,20 @@ watch(
   { immediate: true },
 )
 
-/** A file read from anywhere opens in Source. */
-async function read(file: File) {
-  const source = await brand.addSource(file)
+/** What is read from anywhere opens in Source. */
+async function open(work: Promise<Source | undefined>) {
+  const source = await work
   if (source) await router.push({ name: 'source', query: { source: source.id } })
 }
-const { isOver } = useFileIntake(read)
+const read = (files: File[]) => open(brand.addFiles(files))
+
+const pasted = ref('')
+const showsPaste = ref(false)
+function paste(text: string) {
+  pasted.value = text
+  showsPaste.value = true
+}
+const { isOver } = useFileIntake(read, paste)
 const isReady = computed(() => brand.detail && take.document)
 </script>
 
@@ -53,15 +63,21 @@ const isReady = computed(() => brand.detail && take.document)
       <RouterLink to="/" class="button">All brands</RouterLink>
     </div>
     <RouterView v-else-if="isReady" v-slot="{ Component }">
-      <component :is="Component" :is-over="isOver" class="min-h-0" @file="read" />
+      <component :is="Component" :is-over="isOver" class="min-h-0" @files="read" @paste="paste" />
     </RouterView>
     <p v-else class="p-6 text-quiet" role="status">Opening …</p>
     <MeasureBar />
     <NoticeBar
-      v-if="brand.uploadError"
+      v-if="brand.problem"
       class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
-      :text="brand.uploadError"
-      @dismiss="brand.dismissError()"
+      :text="brand.problem"
+      @dismiss="brand.dismiss()"
+    />
+    <PasteDialog
+      v-model="showsPaste"
+      :initial="pasted"
+      @keep="open(brand.addText($event))"
+      @file="open(brand.addFiles([$event], 'list'))"
     />
     <p class="sr-only" role="status">{{ announcement }}</p>
   </div>

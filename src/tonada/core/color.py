@@ -16,7 +16,6 @@ import re
 from typing import Any, Final, TypeAlias
 
 import numpy as np
-from coloraide import Color
 from numpy.typing import NDArray
 
 from tonada.core.errors import ColorError
@@ -189,29 +188,3 @@ def hexes_to_srgb8(values: list[Hex] | tuple[Hex, ...]) -> NDArray[np.uint8]:
 def srgb8_to_hex(srgb8: Srgb8) -> Hex:
     """Return `#rrggbb` of one 8-bit colour, in lower case."""
     return "#{:02x}{:02x}{:02x}".format(*(int(channel) for channel in srgb8))
-
-
-def parse_color(text: str, *, field: str = "color") -> tuple[Hex, float]:
-    """Return hex and alpha (0 to 1) of any CSS Color 4 notation; hex digits may lack their #.
-
-    Colours outside sRGB lose chroma until they are inside. Raises ColorError naming `field`.
-    """
-    cleaned = text.strip()
-    if re.fullmatch(r"[0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8}", cleaned):
-        cleaned = f"#{cleaned}"
-    try:
-        parsed = Color(cleaned)
-        alpha = float(parsed.alpha(nans=False))
-        srgb = parsed.convert("srgb")
-        if srgb.in_gamut(tolerance=1e-6):
-            channels = np.clip(np.nan_to_num(np.array(srgb.coords(nans=False))), 0, 1)
-            srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
-        else:
-            srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
-    except (ValueError, TypeError, OverflowError) as reason:
-        raise ColorError(
-            f"“{text[:40]}” is not a colour. Write it as #2b3a8c, rgb(43 58 140), "
-            "oklch(0.37 0.14 272) or a CSS name.",
-            field=field,
-        ) from reason
-    return srgb8_to_hex(srgb8), min(max(alpha, 0.0), 1.0)

@@ -9,6 +9,16 @@ MAX_SVG_ELEMENTS: Final = 20_000
 MAX_SVG_DRAWN_ELEMENTS: Final = 100_000
 MAX_SVG_DEPTH: Final = 200
 
+# A stylesheet or a page, or several of them together; a list of colours.
+MAX_STYLESHEET_BYTES: Final = 3 * 1024 * 1024
+MAX_STYLESHEET_FILES: Final = 20
+MAX_STYLESHEET_COLORS: Final = 400
+MAX_LIST_BYTES: Final = 1024 * 1024
+MAX_LIST_COLORS: Final = 256
+MAX_LIST_NOTES: Final = 50
+MAX_PICKED_COLORS: Final = 24
+MAX_MOOD_WORDS: Final = 3
+
 MAX_SWATCHES: Final = 48
 MAX_PAIRS: Final = 200
 MAX_NAME_LENGTH: Final = 80

@@ -29,6 +29,15 @@ from tonada.core.palette import OriginKind, Role
 BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
 Choice: TypeAlias = Role | Literal["keep", "leave out"]
 
+# What the shares of the candidates are of; a list and a mood have none that mean anything.
+Whole: TypeAlias = Literal["artwork", "stylesheet", "list", "mood"]
+SHARES_OF: Final[Mapping[Whole, str]] = {
+    "artwork": "{} of the artwork",
+    "stylesheet": "{} of all uses",
+    "list": "",
+    "mood": "",
+}
+
 # Below this chroma a colour is a neutral: its hue doesn't count and it doesn't call.
 NEUTRAL_BELOW: Final = 0.03
 
@@ -90,8 +99,10 @@ class _Color:
         return self.chroma < NEUTRAL_BELOW
 
 
-def propose_roles(candidates: tuple[Candidate, ...]) -> Proposal:
+def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> Proposal:
     """Return every role with a reason. What the candidates' choices ask for is kept.
+
+    whole: what the shares are of, for the reasons.
 
     Raises InputError without candidates, or where two ask for the same role.
     """
@@ -108,7 +119,7 @@ def propose_roles(candidates: tuple[Candidate, ...]) -> Proposal:
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
     unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
-    roles = _complete(taken, against)
+    roles = _complete(taken, against, whole)
     return Proposal(roles, _choices(candidates, colors, taken))
 
 
@@ -199,7 +210,7 @@ def _choices(
     return tuple(result)
 
 
-def _complete(taken: dict[Role, _Color], against: set[Role]) -> tuple[ProposedRole, ...]:
+def _complete(taken: dict[Role, _Color], against: set[Role], whole: Whole) -> tuple[ProposedRole, ...]:
     primary = taken[Role.PRIMARY]
     made = _make_missing(taken)
     proposed = []
@@ -210,23 +221,25 @@ def _complete(taken: dict[Role, _Color], against: set[Role]) -> tuple[ProposedRo
         elif role in against:
             proposed.append(ProposedRole(role, color.hex, "Chosen by you.", color.number, "source"))
         else:
-            reason = _reason(role, color, primary)
+            reason = _reason(role, color, primary, whole)
             proposed.append(ProposedRole(role, color.hex, reason, color.number, "source"))
     return tuple(proposed)
 
 
-def _reason(role: Role, color: _Color, primary: _Color) -> str:
-    share = f"{color.share * 100:.0f} %"
+def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
+    share = SHARES_OF[whole].format(f"{color.share * 100:.0f} %") if SHARES_OF[whole] else ""
     if role is Role.PRIMARY and color.is_neutral:
-        return f"A neutral leads, with {share} of the artwork: there is no hue that could."
+        return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
     if role is Role.PRIMARY:
         carries = "carries white text" if color.on_white >= 4.5 else "white text on it reaches only"
-        return f"Covers {share} of the artwork, and {carries} at {_down(color.on_white)} to 1."
+        lead = f"Covers {share}, and" if share else "Fits best to lead:"
+        return f"{lead} {carries} at {_down(color.on_white)} to 1."
     if role is Role.SECONDARY:
-        return f"Next to Primary with {share} of the artwork, {_turn(primary, color)} away in hue."
+        return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
     if role is Role.ACCENT:
-        return f"{_turn(primary, color)} from Primary in hue and only {share} of the artwork, so it can call."
-    return f"The artwork's own near-black: {_down(color.on_white)} to 1 on white."
+        small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
+        return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
+    return f"A near-black that was there already: {_down(color.on_white)} to 1 on white."
 
 
 def _turn(primary: _Color, color: _Color) -> str:

@@ -2,21 +2,22 @@
 
 from __future__ import annotations
 
-import io
 from dataclasses import replace
 from importlib.resources import files
 from uuid import UUID
 
 from tonada.core.build import build_take
 from tonada.core.extract import Extraction, extract_colors, render_preview
-from tonada.core.extract.svg import draw_svg
 from tonada.core.naming import color_name
 from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
 from tonada.core.roles import Candidate, propose_roles
+from tonada.demo import pictures
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection
 from tonada.web.access import WORKSPACE_NAME
-from tonada.web.models import TakeDocument, extraction_to_json
+from tonada.web.intake import Upload, take_in
+from tonada.web.models import TakeDocument
+from tonada.web.source_json import image_to_json, mood_to_json
 
 LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}
 # What a studio might have set by eye, before anybody measured: some of its pairs fall short.
@@ -46,26 +47,44 @@ def seed_demo(connection: Connection) -> bool:
         return False
     _seed_orrin_peak(connection, workspace)
     _seed_saltmarsh(connection, workspace)
-    juniper = brands.create(connection, workspace, "Juniper & Loom")
-    takes.create(connection, workspace, juniper.id, TakeDocument().model_dump(mode="json"))
+    _seed_juniper(connection, workspace)
     return True
 
 
 def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
     brand = brands.create(connection, workspace, "Orrin Peak Observatory").id
     source, extraction = _keep(connection, workspace, brand, "peak-logo.svg", demo_file("peak-logo.svg"))
+    dusk, colors = _keep(connection, workspace, brand, "dusk-ridge.jpg", pictures.dusk_ridge())
+    _keep_text(connection, workspace, brand, "old-site.css")
     proposed = _sampled(_build(extraction, source, "peak-logo.svg"))
-    for take in (proposed, _set_by_eye(proposed)):
+    at_dusk = _sampled(_build(colors, dusk, "dusk-ridge.jpg"))
+    for take in (proposed, _set_by_eye(proposed), at_dusk):
         takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
 
 
 def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
     brand = brands.create(connection, workspace, "Saltmarsh Kayak School").id
-    drawn = io.BytesIO()
-    draw_svg(demo_file("saltmarsh-logo.svg"), 640).convert("RGB").save(drawn, "PNG")
-    source, extraction = _keep(connection, workspace, brand, "saltmarsh-logo.png", drawn.getvalue())
+    logo = pictures.saltmarsh_logo(demo_file("saltmarsh-logo.svg"))
+    source, extraction = _keep(connection, workspace, brand, "saltmarsh-logo.png", logo)
+    _keep(connection, workspace, brand, "old-page.png", pictures.old_page())
     take = _build(extraction, source, "saltmarsh-logo.png")
     takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+
+
+def _seed_juniper(connection: Connection, workspace: UUID) -> None:
+    """A weaving mill without a logo: it starts from a mood."""
+    brand = brands.create(connection, workspace, "Juniper & Loom").id
+    words, field = ("natural", "traditional"), "craft"
+    sources.create(
+        connection,
+        workspace,
+        brand,
+        name="Natural, traditional",
+        kind="mood",
+        settings={"words": words, "field": field},
+        extraction=mood_to_json(words, field),
+    )
+    takes.create(connection, workspace, brand, TakeDocument().model_dump(mode="json"))
 
 
 def demo_file(name: str) -> bytes:
@@ -77,17 +96,29 @@ def _keep(
     connection: Connection, workspace: UUID, brand: UUID, name: str, content: bytes
 ) -> tuple[UUID, Extraction]:
     extraction = extract_colors(content)
-    names = [LOGO_NAMES.get(color.hex) or color_name(color.hex) for color in extraction.colors]
     row = sources.create(
         connection,
         workspace,
         brand,
         name=name,
-        content=content,
-        preview=render_preview(content),
-        extraction=extraction_to_json(extraction, names),
+        kind="image",
+        extraction=image_to_json(extraction, LOGO_NAMES),
+        files=(sources.FileContent(name, content, render_preview(content)),),
     )
     return row.id, extraction
+
+
+def _keep_text(connection: Connection, workspace: UUID, brand: UUID, name: str) -> None:
+    intake = take_in((Upload(name, demo_file(name)),))
+    sources.create(
+        connection,
+        workspace,
+        brand,
+        name=name,
+        kind=intake.kind,
+        extraction=intake.extraction,
+        files=intake.files,
+    )
 
 
 def _build(extraction: Extraction, source: UUID, name: str) -> Take:

@@ -1,11 +1,11 @@
-"""Sources: files that colours were read from, kept with what was read."""
+"""Sources: what colours came from, kept with what was found."""
 
 from __future__ import annotations
 
 import hashlib
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Any
+from typing import Any, Literal, TypeAlias
 from uuid import UUID
 
 from psycopg.errors import ForeignKeyViolation
@@ -15,37 +15,117 @@ from psycopg.types.json import Jsonb
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 
+SourceKind: TypeAlias = Literal["image", "list", "stylesheet", "mood"]
+SourceState: TypeAlias = Literal["reading", "ready", "failed"]
+
 KEEP_FILE = """
     insert into file (workspace_id, digest, content, preview)
     values (%(workspace)s, %(digest)s, %(content)s, %(preview)s)
-    on conflict (workspace_id, digest) do nothing
+    on conflict (workspace_id, digest) do update set preview = coalesce(file.preview, excluded.preview)
 """
 CREATE = """
-    insert into source (workspace_id, brand_id, name, digest, extraction)
-    values (%(workspace)s, %(brand)s, %(name)s, %(digest)s, %(extraction)s)
-    returning id, brand_id, name, extraction, created_at
+    insert into source (workspace_id, brand_id, name, kind, settings, extraction, state, progress)
+    values (%(workspace)s, %(brand)s, %(name)s, %(kind)s, %(settings)s, %(extraction)s, %(state)s,
+            %(progress)s)
+    returning id, brand_id, name, kind, settings, extraction, picked, state, progress, problem, created_at
+"""
+ADD_FILE = """
+    insert into source_file (workspace_id, source_id, position, name, digest)
+    values (%(workspace)s, %(source)s, %(position)s, %(name)s, %(digest)s)
 """
 LIST = """
-    select id, brand_id, name, extraction, created_at from source
-     where workspace_id = %(workspace)s and brand_id = %(brand)s
+    select id, brand_id, name, kind, settings, extraction, picked, state, progress, problem, created_at
+      from source
+     where workspace_id = %(workspace)s and brand_id = %(brand)s and removed_at is null
+       and state = 'ready'
      order by created_at, id
+"""
+FIND = """
+    select id, brand_id, name, kind, settings, extraction, picked, state, progress, problem, created_at
+      from source
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+"""
+RENAME = """
+    update source set name = %(name)s
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+"""
+READ_AGAIN = """
+    update source set settings = %(settings)s, extraction = %(extraction)s
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+"""
+PICK = """
+    update source set picked = %(picked)s
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+"""
+PROGRESS = """
+    update source set progress = %(progress)s
+     where workspace_id = %(workspace)s and id = %(source)s and state = 'reading' and removed_at is null
+    returning id
+"""
+FINISH = """
+    update source set extraction = %(extraction)s, state = 'ready', progress = 1
+     where workspace_id = %(workspace)s and id = %(source)s and state = 'reading' and removed_at is null
+"""
+SET_PREVIEW = """
+    update file set preview = %(preview)s
+     where workspace_id = %(workspace)s and digest = %(digest)s and preview is null
+"""
+FAIL = """
+    update source set state = 'failed', problem = %(problem)s
+     where workspace_id = %(workspace)s and id = %(source)s and state = 'reading'
+"""
+REMOVE = """
+    update source set removed_at = now()
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+    returning id
+"""
+RESTORE = """
+    update source set removed_at = null
+     where workspace_id = %(workspace)s and id = %(source)s
+    returning id
+"""
+CONTENTS = """
+    select source_file.name, file.content
+      from source_file join file using (workspace_id, digest)
+     where source_file.workspace_id = %(workspace)s and source_file.source_id = %(source)s
+     order by source_file.position
+"""
+DIGEST = """
+    select encode(digest, 'hex') from source_file
+     where workspace_id = %(workspace)s and source_id = %(source)s and position = 0
 """
 PREVIEW = """
     select file.preview, encode(file.digest, 'hex')
-      from source join file using (workspace_id, digest)
-     where source.workspace_id = %(workspace)s and source.id = %(source)s
+      from source_file join file using (workspace_id, digest)
+     where source_file.workspace_id = %(workspace)s and source_file.source_id = %(source)s
+       and source_file.position = 0 and file.preview is not null
 """
 
 
 @dataclass(frozen=True, slots=True)
 class SourceRow:
-    """A file that colours were read from; extraction is what was found, as stored."""
+    """What colours came from. settings, extraction and picked are what `web.source_models` writes."""
 
     id: UUID
     brand_id: UUID
     name: str
+    kind: SourceKind
+    settings: dict[str, Any]
     extraction: dict[str, Any]
+    picked: list[dict[str, Any]]
+    state: SourceState
+    progress: float
+    problem: str | None
     created_at: datetime
+
+
+@dataclass(frozen=True, slots=True)
+class FileContent:
+    """A file of a source. preview: a picture to show, or None where there is none (yet)."""
+
+    name: str
+    content: bytes
+    preview: bytes | None = None
 
 
 def create(
@@ -54,37 +134,137 @@ def create(
     brand: UUID,
     *,
     name: str,
-    content: bytes,
-    preview: bytes,
+    kind: SourceKind,
     extraction: dict[str, Any],
+    settings: dict[str, Any] | None = None,
+    files: tuple[FileContent, ...] = (),
+    is_reading: bool = False,
 ) -> SourceRow:
     """Return a new source. The same bytes are kept once. Raises NotFound for an unknown brand."""
-    digest = hashlib.sha256(content).digest()
-    file = {"workspace": workspace, "digest": digest, "content": content, "preview": preview}
     row = {
         "workspace": workspace,
         "brand": brand,
         "name": name,
-        "digest": digest,
+        "kind": kind,
+        "settings": Jsonb(settings or {}),
         "extraction": Jsonb(extraction),
+        "state": "reading" if is_reading else "ready",
+        "progress": 0.0 if is_reading else 1.0,
     }
     try:
-        connection.execute(KEEP_FILE, file)
         with connection.cursor(row_factory=class_row(SourceRow)) as cursor:
-            return cursor.execute(CREATE, row).fetchall()[0]
+            made = cursor.execute(CREATE, row).fetchall()[0]
     except ForeignKeyViolation as reason:
         raise NotFound("brand") from reason
+    for position, file in enumerate(files):
+        digest = hashlib.sha256(file.content).digest()
+        kept = {"workspace": workspace, "digest": digest, "content": file.content, "preview": file.preview}
+        connection.execute(KEEP_FILE, kept)
+        place = {"source": made.id, "position": position, "name": file.name}
+        connection.execute(ADD_FILE, {"workspace": workspace, "digest": digest, **place})
+    return made
 
 
 def list_of_brand(connection: Connection, workspace: UUID, brand: UUID) -> list[SourceRow]:
-    """Return the sources of a brand, the oldest first."""
+    """Return the sources of a brand that have been read, the oldest first."""
     with connection.cursor(row_factory=class_row(SourceRow)) as cursor:
         return cursor.execute(LIST, {"workspace": workspace, "brand": brand}).fetchall()
+
+
+def find(connection: Connection, workspace: UUID, source: UUID) -> SourceRow:
+    """Return a source in whatever state. Raises NotFound, for a removed one too."""
+    with connection.cursor(row_factory=class_row(SourceRow)) as cursor:
+        row = cursor.execute(FIND, {"workspace": workspace, "source": source}).fetchone()
+    if row is None:
+        raise NotFound("source")
+    return row
+
+
+def rename(connection: Connection, workspace: UUID, source: UUID, name: str) -> SourceRow:
+    """Return the source with its new name. Raises NotFound."""
+    connection.execute(RENAME, {"workspace": workspace, "source": source, "name": name})
+    return find(connection, workspace, source)
+
+
+def read_again(
+    connection: Connection,
+    workspace: UUID,
+    source: UUID,
+    *,
+    settings: dict[str, Any],
+    extraction: dict[str, Any],
+) -> SourceRow:
+    """Return the source with other settings and what they led to. Raises NotFound."""
+    changed = {"settings": Jsonb(settings), "extraction": Jsonb(extraction)}
+    connection.execute(READ_AGAIN, {"workspace": workspace, "source": source, **changed})
+    return find(connection, workspace, source)
+
+
+def set_picked(
+    connection: Connection, workspace: UUID, source: UUID, picked: list[dict[str, Any]]
+) -> SourceRow:
+    """Return the source with these colours picked by hand. Raises NotFound."""
+    connection.execute(PICK, {"workspace": workspace, "source": source, "picked": Jsonb(picked)})
+    return find(connection, workspace, source)
+
+
+def set_progress(connection: Connection, workspace: UUID, source: UUID, progress: float) -> bool:
+    """Note how far a reading is; False where it was cancelled, so that nobody waits for it any more."""
+    row = {"workspace": workspace, "source": source, "progress": progress}
+    return connection.execute(PROGRESS, row).fetchone() is not None
+
+
+def finish(
+    connection: Connection,
+    workspace: UUID,
+    source: UUID,
+    *,
+    content: bytes,
+    preview: bytes,
+    extraction: dict[str, Any],
+) -> None:
+    """Keep what a long reading found; nothing happens where it was cancelled in the meantime."""
+    digest = hashlib.sha256(content).digest()
+    connection.execute(SET_PREVIEW, {"workspace": workspace, "digest": digest, "preview": preview})
+    row = {"workspace": workspace, "source": source, "extraction": Jsonb(extraction)}
+    connection.execute(FINISH, row)
+
+
+def fail(connection: Connection, workspace: UUID, source: UUID, problem: str) -> None:
+    """Note why a long reading came to nothing."""
+    connection.execute(FAIL, {"workspace": workspace, "source": source, "problem": problem})
+
+
+def remove(connection: Connection, workspace: UUID, source: UUID) -> None:
+    """Take a source away; it can be restored. Raises NotFound."""
+    if connection.execute(REMOVE, {"workspace": workspace, "source": source}).fetchone() is None:
+        raise NotFound("source")
+
+
+def restore(connection: Connection, workspace: UUID, source: UUID) -> SourceRow:
+    """Return a source that was removed. Raises NotFound."""
+    if connection.execute(RESTORE, {"workspace": workspace, "source": source}).fetchone() is None:
+        raise NotFound("source")
+    return find(connection, workspace, source)
+
+
+def contents(connection: Connection, workspace: UUID, source: UUID) -> list[tuple[str, bytes]]:
+    """Return name and bytes of each file of a source."""
+    rows = connection.execute(CONTENTS, {"workspace": workspace, "source": source}).fetchall()
+    return [(str(name), bytes(content)) for name, content in rows]
+
+
+def digest(connection: Connection, workspace: UUID, source: UUID) -> str:
+    """Return the digest of the first file of a source in hex. Raises NotFound."""
+    found = connection.execute(DIGEST, {"workspace": workspace, "source": source}).fetchone()
+    if found is None:
+        raise NotFound("picture")
+    return str(found[0])
 
 
 def preview(connection: Connection, workspace: UUID, source: UUID) -> tuple[bytes, str]:
     """Return the picture to show, a PNG, and the digest of the file in hex. Raises NotFound."""
     found = connection.execute(PREVIEW, {"workspace": workspace, "source": source}).fetchone()
     if found is None:
-        raise NotFound("source")
+        raise NotFound("picture")
     return bytes(found[0]), str(found[1])

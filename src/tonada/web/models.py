@@ -3,19 +3,18 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Annotated, Any, Literal
+from typing import Annotated, Literal
 from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits, palette
 from tonada.core.contrast import Level, Usage, Verdict
-from tonada.core.extract import Extraction
 from tonada.core.mend import Mend, MendKind
+from tonada.core.notation import Notation
 from tonada.core.palette import OriginKind, Role
-from tonada.core.roles import Candidate, ProposedRole
+from tonada.core.roles import Candidate, ProposedRole, Whole
 from tonada.store.brands import BrandRow
-from tonada.store.sources import SourceRow
 from tonada.store.takes import TakeRow
 
 HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
@@ -155,41 +154,10 @@ class BrandsAnswer(Model):
     brands: tuple[BrandSummary, ...]
 
 
-class FoundColorAnswer(Model):
-    hex: str
-    name: str
-    share: float
-    ground_share: float
-
-
-class SourceAnswer(Model):
-    """A source with what was found; shares are of everything visible."""
-
-    id: UUID
-    name: str
-    format: str
-    kind: Literal["flat", "photographic"]
-    exact: bool
-    width: int
-    height: int
-    ground: str | None
-    colors: tuple[FoundColorAnswer, ...]
-
-    @classmethod
-    def of(cls, row: SourceRow) -> SourceAnswer:
-        return cls(id=row.id, name=row.name, **row.extraction)
-
-
 class TakeSummary(Model):
     id: UUID
     name: str
     revision: int
-
-
-class BrandDetail(Model):
-    brand: BrandAnswer
-    takes: tuple[TakeSummary, ...]
-    sources: tuple[SourceAnswer, ...]
 
 
 class TakeAnswer(Model):
@@ -231,8 +199,12 @@ class ColorBody(Model):
 
 
 class ColorAnswer(Model):
+    """What was understood. mapped: it lies outside sRGB, and has less chroma now."""
+
     hex: str
     name: str
+    notation: Notation
+    mapped: bool
 
 
 class EvaluateBody(Model):
@@ -298,6 +270,7 @@ class ProposalBody(Model):
     colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
     source: UUID | None = None
     source_name: Annotated[str, StringConstraints(max_length=200)] = "a list"
+    whole: Whole = "artwork"
     level: Level = "AA"
 
 
@@ -366,19 +339,3 @@ class Problem(BaseModel):
     detail: str
     field: str | None = None
     take: TakeAnswer | None = None
-
-
-def extraction_to_json(extraction: Extraction, names: list[str]) -> dict[str, Any]:
-    """Return what a source keeps of an extraction."""
-    return {
-        "format": extraction.format,
-        "kind": extraction.kind,
-        "exact": extraction.exact,
-        "width": extraction.width,
-        "height": extraction.height,
-        "ground": extraction.ground,
-        "colors": [
-            {"hex": color.hex, "name": name, "share": color.share, "ground_share": color.ground_share}
-            for color, name in zip(extraction.colors, names, strict=True)
-        ],
-    }

@@ -50,6 +50,8 @@ def register(app: Flask, settings: Settings) -> None:
     app.config.update(
         SECRET_KEY=settings.secret_key,
         TRUSTED_HOSTS=list(settings.hosts),
+        # Stylesheets come as several files.
+        MAX_FORM_PARTS=64,
         MAX_CONTENT_LENGTH=MAX_FILE_BYTES + _FORM_BYTES,
         SESSION_COOKIE_NAME="tonada",
         SESSION_COOKIE_HTTPONLY=True,

@@ -10,7 +10,9 @@ const KEYS = [
   ['Control Z', 'Undo'],
   ['Control Shift Z', 'Redo'],
   ['Tab, arrows, Enter', 'Walk, choose, open'],
-  ['Control V', 'Paste an image as a source'],
+  ['Control V', 'Paste an image or colours as a source'],
+  ['Arrows on a picture', 'Move the magnifier a pixel, with Shift ten'],
+  ['Enter on a picture', 'Add the colour under the magnifier'],
   ['Escape', 'Close a list or a sheet'],
   ['?', 'This sheet'],
 ] as const

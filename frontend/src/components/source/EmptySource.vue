@@ -1,12 +1,12 @@
 <script setup lang="ts">
 defineProps<{ isOver: boolean }>()
-const emit = defineEmits<{ file: [file: File] }>()
+const emit = defineEmits<{ files: [files: File[]]; paste: []; mood: [] }>()
 
 function picked(event: Event) {
   const input = event.target
   if (!(input instanceof HTMLInputElement)) return
-  const file = input.files?.[0]
-  if (file) emit('file', file)
+  const files = [...(input.files ?? [])]
+  if (files.length) emit('files', files)
   input.value = ''
 }
 </script>
@@ -17,7 +17,7 @@ function picked(event: Event) {
     :class="isOver ? 'border-2 border-ink' : 'border-dashed border-ink'"
   >
     <h2 class="text-title">Start with the logo</h2>
-    <p class="mt-1 max-w-100 text-quiet">
+    <p class="mt-1 max-w-110 text-quiet">
       Drop a file here, or paste an image. SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF, up to 20
       MB. Its colours are read with the share that each covers, and a role is proposed for each.
     </p>
@@ -28,10 +28,19 @@ function picked(event: Event) {
       <input
         type="file"
         class="sr-only"
+        multiple
         data-testid="first-file"
-        accept="image/*,.svg"
+        accept="image/*,.svg,.css,.scss,.html,.htm,.json,.tokens,.gpl,.csv,.tsv,.txt,.md"
         @change="picked"
       />
     </label>
+    <p class="mt-6 max-w-110 text-quiet">
+      No logo yet? An old site’s stylesheet or page, a list of colours, design tokens, one known
+      colour or a mood will do as well.
+    </p>
+    <div class="mt-3 flex gap-2">
+      <button type="button" class="button" @click="emit('paste')">Type or paste colours</button>
+      <button type="button" class="button" @click="emit('mood')">Start from a mood</button>
+    </div>
   </div>
 </template>

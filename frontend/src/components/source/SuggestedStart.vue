@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Proposal } from '@/api/types'
+import type { Proposal, Source } from '@/api/types'
 import { roleName } from '@/format'
 
 const props = defineProps<{
   proposal: Proposal
+  kind: Source['kind']
   isBuilt: boolean
   failing: number
   replaces: boolean
 }>()
 const emit = defineEmits<{ build: [] }>()
 
+const FROM = {
+  image: 'From the artwork, held as it is',
+  stylesheet: 'From the old site, held as it is',
+  list: 'From the list, held as it is',
+  mood: 'From the mood’s anchors',
+} as const
 const read = computed(() => props.proposal.roles.filter((role) => !role.made))
 const made = computed(() => props.proposal.roles.filter((role) => role.made))
 const parts = computed(() => [
-  { title: 'From the artwork, held as it is', roles: read.value },
+  { title: FROM[props.kind], roles: read.value },
   { title: 'Made to go with it, free to move', roles: made.value },
 ])
 </script>
@@ -24,7 +31,7 @@ const parts = computed(() => [
     <h2 class="text-title">Suggested start</h2>
     <div class="mt-2 flex items-center gap-3">
       <button type="button" class="button-solid" :disabled="isBuilt" @click="emit('build')">
-        {{ isBuilt ? 'Palette built' : replaces ? 'Build the palette anew' : 'Build the palette' }}
+        {{ isBuilt ? 'Palette built' : replaces ? 'Build anew from this' : 'Build the palette' }}
       </button>
       <RouterLink v-if="isBuilt" :to="{ name: 'pairs' }" class="underline underline-offset-2">
         {{ failing ? `See the ${failing} short` : 'See the pairs' }}

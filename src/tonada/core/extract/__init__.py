@@ -2,11 +2,37 @@
 
 decode    bytes → Picture, within the limits     svg       what an SVG may hold, and what it declares
 lossless  flat artwork, exact values             lossy     flat artwork behind JPEG noise
-photo     the few colours a person would name    shares    which pixel belongs to which colour
-ground    what the artwork stands on             reading   the whole way, and which reader fits
+photo     the few colours a person would name    layers    which pixel belongs to which colour
+ground    what the artwork stands on             steps     fewer and more: nested results
+reading   the whole way, and which reader fits   pick      single pixels, looked at closely
+preview   a picture that is safe to show
 """
 
-from tonada.core.extract.preview import render_preview
-from tonada.core.extract.reading import Extraction, FoundColor, extract_colors
+from tonada.core.extract.pick import Loupe, look_at
+from tonada.core.extract.picture import Picture, Region
+from tonada.core.extract.preview import draw_preview, render_preview
+from tonada.core.extract.reading import (
+    Extraction,
+    FoundColor,
+    Kind,
+    decode_image,
+    extract_colors,
+    measure_image,
+    read_picture,
+)
 
-__all__ = ["Extraction", "FoundColor", "extract_colors", "render_preview"]
+__all__ = [
+    "Extraction",
+    "FoundColor",
+    "Kind",
+    "Loupe",
+    "Picture",
+    "Region",
+    "decode_image",
+    "draw_preview",
+    "extract_colors",
+    "look_at",
+    "measure_image",
+    "read_picture",
+    "render_preview",
+]

@@ -6,7 +6,7 @@ import io
 from typing import Any, Final, cast
 
 import numpy as np
-from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
+from PIL import ExifTags, Image, ImageCms, UnidentifiedImageError
 
 from tonada.core.errors import ImageError, ImageTooLarge
 from tonada.core.extract.picture import Bytes8, ImageFormat, Picture
@@ -16,19 +16,41 @@ FORMATS: Final = ("PNG", "JPEG", "WEBP", "GIF", "AVIF", "BMP", "TIFF")
 READABLE: Final = "SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF"
 # More pixels than this don't tell more about which colours there are.
 WORKING_PIXELS: Final = 1_200_000
+LOSSY_PIXELS: Final = 640_000
+_LOSSY: Final = ("JPEG", "WEBP", "AVIF")
 # What Pillow raises for files that are broken or not what their first bytes say.
 _BROKEN: Final = (OSError, SyntaxError, ValueError, IndexError, KeyError, TypeError, OverflowError, EOFError)
+
+# What undoes each orientation. Source: Exif 2.32, tag 0x0112.
+_TURNS: Final = {
+    2: Image.Transpose.FLIP_LEFT_RIGHT,
+    3: Image.Transpose.ROTATE_180,
+    4: Image.Transpose.FLIP_TOP_BOTTOM,
+    5: Image.Transpose.TRANSPOSE,
+    6: Image.Transpose.ROTATE_270,
+    7: Image.Transpose.TRANSVERSE,
+    8: Image.Transpose.ROTATE_90,
+}
+_TURNS_THAT_SWAP: Final = tuple(_TURNS[orientation] for orientation in (5, 6, 7, 8))
 
 # Our own limit is checked as soon as the header is read, which is before anything is decoded.
 Image.MAX_IMAGE_PIXELS = None
 
 
-def decode_bitmap(data: bytes, *, working_pixels: int = WORKING_PIXELS) -> Picture:
-    """Return the picture, reduced to about `working_pixels` where it is larger.
+def decode_bitmap(data: bytes, *, working_pixels: int | None = None) -> Picture:
+    """Return the picture, reduced to about `working_pixels`, by default as many as reading takes.
 
     Reduced by leaving pixels out (lossless formats, so that no new colours appear) or by the
     JPEG decoder itself. Raises ImageError, or ImageTooLarge before decoding.
     """
+    image = _open(data)
+    try:
+        return _decode(image, working_pixels)
+    except _BROKEN as reason:
+        raise ImageError(_broken_message()) from reason
+
+
+def _open(data: bytes) -> Image.Image:
     try:
         image: Image.Image = Image.open(io.BytesIO(data), formats=FORMATS)
     except UnidentifiedImageError as reason:
@@ -41,10 +63,13 @@ def decode_bitmap(data: bytes, *, working_pixels: int = WORKING_PIXELS) -> Pictu
             f"The image has {width} × {height} = {width * height / 1e6:.0f} million pixels; "
             f"at most {MAX_PIXELS // 1_000_000} million are allowed. Save it smaller."
         )
-    try:
-        return _decode(image, working_pixels)
-    except _BROKEN as reason:
-        raise ImageError(_broken_message()) from reason
+    return image
+
+
+def measure_bitmap(data: bytes) -> tuple[ImageFormat, int, int]:
+    """Return format, width and height from the header alone. Raises as decode_bitmap."""
+    image = _open(data)
+    return cast(ImageFormat, image.format), image.width, image.height
 
 
 def check_file_size(data: bytes) -> None:
@@ -61,20 +86,24 @@ def _broken_message() -> str:
     return f"The image is broken or cut off and can't be read. Save it again as {READABLE}."
 
 
-def _decode(image: Image.Image, working_pixels: int) -> Picture:
+def _decode(image: Image.Image, wanted_pixels: int | None) -> Picture:
     format_name = cast(ImageFormat, image.format)
     width, height = image.size
     profile = image.info.get("icc_profile")
+    # Behind noise a colour is read from areas, so that fewer pixels tell as much.
+    working_pixels = wanted_pixels or (LOSSY_PIXELS if format_name in _LOSSY else WORKING_PIXELS)
     if format_name == "JPEG":
         _reduce_jpeg(image, working_pixels)
     image.load()
-    turned = ImageOps.exif_transpose(image)
-    if turned is not image and (turned.width > turned.height) != (width > height):
+    # Thinned before it is turned: turning copies, and fifty megapixels would be held twice.
+    small = _thinned(image, working_pixels)
+    turn = _TURNS.get(image.getexif().get(ExifTags.Base.Orientation, 1))
+    if turn is not None:
+        small = small.transpose(turn)
+    if turn in _TURNS_THAT_SWAP:
         width, height = height, width
-    ycc = None
-    if turned.mode == "YCbCr":
-        ycc = np.asarray(_thinned(turned, working_pixels))
-    small = _to_eight_bits(_thinned(turned, working_pixels))
+    ycc = np.asarray(small) if small.mode == "YCbCr" else None
+    small = _to_eight_bits(small)
     alpha = _alpha(small)
     rgb = _to_srgb(small, profile)
     return Picture(
@@ -83,7 +112,7 @@ def _decode(image: Image.Image, working_pixels: int) -> Picture:
         alpha=alpha,
         ycc=ycc,
         profile=profile if _needs_profile(profile, "RGB") else None,
-        lossy=format_name in ("JPEG", "WEBP", "AVIF"),
+        lossy=format_name in _LOSSY,
         declared=(),
         width=width,
         height=height,

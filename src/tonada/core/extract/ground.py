@@ -28,7 +28,7 @@ def find_ground(labels: Labels) -> tuple[int, float] | None:
     label = int(corners[0])
     if label == NO_COLOR or np.any(corners != label) or np.mean(border == label) < LEAST_OF_BORDER:
         return None
-    step = max(1, max(labels.shape) // _LONGEST_SIDE)
+    step = max(1, -(-max(labels.shape) // _LONGEST_SIDE))
     small = labels[::step, ::step]
     same = small == label
     if same.sum() == np.count_nonzero(small != NO_COLOR):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import cached_property
 from typing import TypeAlias
 
 import numpy as np
@@ -17,9 +18,10 @@ Channels: TypeAlias = NDArray[np.float32]
 # A colour that covers less of the visible area is not reported.
 SMALLEST_SHARE = 0.0088
 NO_COLOR = -1
+_CHUNK = 32_768
 
 
-@dataclass(frozen=True, slots=True, eq=False)
+@dataclass(frozen=True, eq=False)
 class Layers:
     """colors: 8-bit sRGB, shape (N, 3). labels: per pixel the row in `colors`, or NO_COLOR where
     nothing is visible. coverage: how much of the visible area, 0 to 1, plainly has these colours."""
@@ -28,13 +30,14 @@ class Layers:
     labels: Labels
     coverage: float
 
+    @cached_property
     def shares(self) -> NDArray[np.float64]:
-        """Return the share of the visible area of each colour, shape (N,), together 1."""
-        counts = np.bincount(self.labels[self.labels >= 0], minlength=len(self.colors))
+        """The share of the visible area of each colour, shape (N,), together 1."""
+        counts = np.bincount(self.labels.ravel() + 1, minlength=len(self.colors) + 1)[1:]
         return np.asarray(counts / max(1, counts.sum()))
 
 
-def spread_labels(values: Channels, palette: Channels, labels: Labels, visible: Mask) -> Labels:
+def spread_labels(values: Channels | Bytes8, palette: Channels, labels: Labels, visible: Mask) -> Labels:
     """Give each visible pixel without a label the most similar of the labels close to it.
 
     values (height, width, C) and palette (N, C) are in the same space. Close means at most two
@@ -44,29 +47,40 @@ def spread_labels(values: Channels, palette: Channels, labels: Labels, visible: 
     rows, columns = np.nonzero(visible & (labels == NO_COLOR))
     if rows.size == 0 or len(palette) == 0:
         return result
-    own = values[rows, columns]
-    best = np.full(rows.size, np.inf)
-    chosen = np.full(rows.size, NO_COLOR, dtype=np.int16)
     padded = np.pad(labels, 2, constant_values=NO_COLOR)
-    for down in range(5):
-        for right in range(5):
-            near = padded[rows + down, columns + right]
-            distance = np.sum((own - palette[near]) ** 2, axis=-1)
-            better = (near != NO_COLOR) & (distance < best)
-            best[better], chosen[better] = distance[better], near[better]
-    alone = np.flatnonzero(chosen == NO_COLOR)
-    for start in range(0, alone.size, 65536):
-        part = alone[start : start + 65536]
-        distances = np.sum((own[part, None, :] - palette[None]) ** 2, axis=-1)
-        chosen[part] = np.argmin(distances, axis=1)
-    result[rows, columns] = chosen
+    for start in range(0, rows.size, _CHUNK):
+        part = slice(start, start + _CHUNK)
+        own = values[rows[part], columns[part]].astype(np.float32)
+        result[rows[part], columns[part]] = _most_similar(own, palette, padded, rows[part], columns[part])
     return result
 
 
-def drop_small(layers: Layers, values: Channels, palette: Channels) -> Layers:
-    """Leave out the colours under SMALLEST_SHARE; their pixels go to what is most similar nearby."""
-    shares = layers.shares()
-    kept = np.flatnonzero(shares >= SMALLEST_SHARE)
+def _most_similar(
+    own: Channels,
+    palette: Channels,
+    padded: Labels,
+    rows: NDArray[np.intp],
+    columns: NDArray[np.intp],
+) -> Labels:
+    distance = np.stack([np.sum((own - color) ** 2, axis=-1) for color in palette], axis=1)
+    # One column more for “no colour here”, which is farther than any; NO_COLOR is its index.
+    distance = np.concatenate([distance, np.full((rows.size, 1), np.inf, dtype=np.float32)], axis=1)
+    near = np.stack(
+        [padded[rows + down, columns + right] for down in range(5) for right in range(5)], axis=1
+    ).astype(np.intp)
+    best = np.argmin(np.take_along_axis(distance, near, axis=1), axis=1)
+    chosen = np.take_along_axis(near, best[:, None], axis=1)[:, 0].astype(np.int16)
+    alone = chosen == NO_COLOR
+    chosen[alone] = np.argmin(distance[alone, :-1], axis=1)
+    return chosen
+
+
+def drop_small(
+    layers: Layers, values: Channels | Bytes8, palette: Channels, *, smallest: float = SMALLEST_SHARE
+) -> Layers:
+    """Leave out the colours under the smallest share; their pixels go to what is most similar nearby."""
+    shares = layers.shares
+    kept = np.flatnonzero(shares >= smallest)
     if kept.size == len(shares) or kept.size == 0:
         return layers
     renumbered = np.full(len(shares) + 1, NO_COLOR, dtype=np.int16)

@@ -44,6 +44,11 @@ HALO_AWAY: Final = 9.0
 # A colour so close to a much larger one needs flat areas of its own.
 NEAR_TWIN: Final = 22.0
 
+# Under this concentration a picture is no flat artwork; that has 0.95 and more.
+PLAINLY_PHOTOGRAPHIC: Final = 0.85
+# Flat artwork is flat over more than this share of it, photographs may be nowhere.
+_FEWEST_FLAT: Final = 0.05
+_SAMPLED_PIXELS: Final = 30_000
 
 Values: TypeAlias = NDArray[np.float32]
 
@@ -74,6 +79,23 @@ def read_lossy(picture: Picture) -> Layers:
     coverage *= _concentration(values[flat], palette[[peak.strict for peak in peaks]])
     layers = Layers(_to_srgb8(picture, peaks), labels, coverage)
     return _by_size(drop_small(layers, values, palette))
+
+
+def looks_photographic(picture: Picture) -> bool:
+    """Say whether a picture is plainly no flat artwork, from a sample of where it is locally flat.
+
+    Quick, for large files: those it can't tell are left to read_lossy.
+    """
+    ycc = picture.ycc if picture.ycc is not None else rgb_to_ycc(picture.rgb)
+    places = np.flatnonzero(_is_flat(ycc, *PASSES[0]))
+    if places.size < _FEWEST_FLAT * ycc.shape[0] * ycc.shape[1]:
+        return True
+    sample = ycc.reshape(-1, 3)[places[:: max(1, places.size // _SAMPLED_PIXELS)]]
+    peaks = _cluster(sample, max(6.0, 0.005 * len(sample)), strict=True)
+    if not peaks:
+        return True
+    palette = np.stack([peak.ycc for peak in peaks]).astype(np.float32) * SCALE
+    return _concentration(sample.astype(np.float32) * SCALE, palette) < PLAINLY_PHOTOGRAPHIC
 
 
 def _concentration(points: Values, palette: Values) -> float:
@@ -238,7 +260,7 @@ def _to_srgb8(picture: Picture, peaks: list[_Peak]) -> Bytes8:
 
 
 def _by_size(layers: Layers) -> Layers:
-    order = np.argsort(-layers.shares(), kind="stable")
+    order = np.argsort(-layers.shares, kind="stable")
     rank = np.full(len(order) + 1, NO_COLOR, dtype=np.int16)
     rank[order] = np.arange(len(order))
     return Layers(layers.colors[order], rank[layers.labels], layers.coverage)

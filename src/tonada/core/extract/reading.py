@@ -9,13 +9,14 @@ import numpy as np
 
 from tonada.core.color import Hex, srgb8_to_hex, srgb8_to_oklab
 from tonada.core.errors import ImageError
-from tonada.core.extract.decode import check_file_size, decode_bitmap
+from tonada.core.extract.decode import check_file_size, decode_bitmap, measure_bitmap
 from tonada.core.extract.ground import find_ground
-from tonada.core.extract.layers import Layers
+from tonada.core.extract.layers import NO_COLOR, Layers, drop_small
 from tonada.core.extract.lossless import read_lossless, visibility
-from tonada.core.extract.lossy import read_lossy
-from tonada.core.extract.photo import read_photo
-from tonada.core.extract.picture import ImageFormat, Picture, unpack
+from tonada.core.extract.lossy import looks_photographic, read_lossy
+from tonada.core.extract.photo import named_number, read_photo
+from tonada.core.extract.picture import ImageFormat, Picture, Region, pack, unpack
+from tonada.core.extract.steps import Part, nested_steps
 from tonada.core.extract.svg import decode_svg, looks_like_svg
 from tonada.core.limits import MAX_FOUND_COLORS
 
@@ -23,24 +24,34 @@ Kind: TypeAlias = Literal["flat", "photographic"]
 
 # Flat artwork is a file of which a few colours hold this much.
 LEAST_COVERAGE_LOSSLESS: Final = 0.55
-LEAST_COVERAGE_LOSSY: Final = 0.65
+LEAST_COVERAGE_LOSSY: Final = 0.78
+
+# A JPEG this large is looked at small first.
+LEAST_FOR_GLIMPSE: Final = 3_000_000
+GLIMPSE_PIXELS: Final = 150_000
 
 
 @dataclass(frozen=True, slots=True)
 class FoundColor:
-    """share: of everything visible, 0 to 1. ground_share: the part of it that is the ground."""
+    """share: of everything visible, 0 to 1. ground_share: the part of it that is the ground.
+
+    is_stop: the file names it only as the stop of a gradient, so that hardly a pixel has just it.
+    """
 
     hex: Hex
     share: float
     ground_share: float
+    is_stop: bool = False
 
 
 @dataclass(frozen=True, slots=True)
 class Extraction:
-    """What was found in a file. colors: largest share first, together at most 1.
+    """What was found in a file.
 
     exact: the values are those of the file, not read through compression noise.
     ground: what the artwork stands on, or None where it fills its frame or stands on nothing.
+    steps: nested results, from one colour up to twelve, each with the largest share first.
+    count: how many colours the reading itself has; `colors` is that step.
     """
 
     format: ImageFormat
@@ -49,67 +60,144 @@ class Extraction:
     width: int
     height: int
     ground: Hex | None
-    colors: tuple[FoundColor, ...]
+    steps: tuple[tuple[FoundColor, ...], ...]
+    count: int
+
+    @property
+    def colors(self) -> tuple[FoundColor, ...]:
+        """The colours of the reading, together 1."""
+        return self.steps[self.count - 1]
 
 
-def extract_colors(data: bytes, *, most: int = MAX_FOUND_COLORS) -> Extraction:
+def extract_colors(
+    data: bytes,
+    *,
+    most: int = MAX_FOUND_COLORS,
+    kind: Kind | None = None,
+    region: Region | None = None,
+) -> Extraction:
     """Return the colours of an image file, at most `most` (1 to 12). The same bytes give the same answer.
+
+    kind overrules what the file looks like; region reads only a part of it.
+    Raises ImageError or ImageTooLarge.
+    """
+    check_file_size(data)
+    if kind != "flat" and region is None:
+        glimpse = _glimpse(data)
+        if glimpse and (kind == "photographic" or looks_photographic(glimpse)):
+            return read_picture(glimpse, most=most, kind="photographic")
+    return read_picture(decode_image(data), most=most, kind=kind, region=region)
+
+
+def _glimpse(data: bytes) -> Picture | None:
+    """Return a large JPEG at an eighth of its size, which a photograph's few colours can be read from.
+
+    None for other files: they have no smaller size to decode.
+    """
+    if looks_like_svg(data):
+        return None
+    format_name, width, height = measure_bitmap(data)
+    if format_name != "JPEG" or width * height < LEAST_FOR_GLIMPSE:
+        return None
+    return decode_bitmap(data, working_pixels=GLIMPSE_PIXELS)
+
+
+def measure_image(data: bytes) -> tuple[ImageFormat, int, int]:
+    """Return format, width and height from the header; an SVG, which has no pixels yet, counts as 0 by 0.
 
     Raises ImageError or ImageTooLarge.
     """
     check_file_size(data)
-    picture = decode_svg(data) if looks_like_svg(data) else decode_bitmap(data)
-    kind, layers = _read(picture)
+    return ("SVG", 0, 0) if looks_like_svg(data) else measure_bitmap(data)
+
+
+def decode_image(data: bytes) -> Picture:
+    """Return the picture of any format that is read. Raises ImageError or ImageTooLarge."""
+    return decode_svg(data) if looks_like_svg(data) else decode_bitmap(data)
+
+
+def read_picture(
+    picture: Picture,
+    *,
+    most: int = MAX_FOUND_COLORS,
+    kind: Kind | None = None,
+    region: Region | None = None,
+) -> Extraction:
+    """Return the colours of a decoded picture; see extract_colors."""
+    part = picture.cropped(region) if region else picture
+    found_kind, layers = _read(part, kind)
     if not len(layers.colors):
-        raise ImageError("Nothing can be seen in this image: every pixel is transparent.")
-    ground = find_ground(layers.labels) if kind == "flat" else None
-    shares = layers.shares()
-    colors = [
-        FoundColor(
-            hex=srgb8_to_hex(color),
-            share=float(share),
-            ground_share=float(share) * ground[1] if ground and ground[0] == number else 0.0,
-        )
-        for number, (color, share) in enumerate(zip(layers.colors, shares, strict=True))
-    ]
-    colors.sort(key=lambda color: -color.share)
+        raise ImageError("Nothing can be seen here: every pixel is transparent.")
+    ground = find_ground(layers.labels) if found_kind == "flat" else None
+    steps = nested_steps(layers, part.rgb)
+    count = len(layers.colors)
+    if found_kind == "photographic":
+        count = named_number([unpack([one.color for one in step]) for step in steps])
     return Extraction(
         format=picture.format,
-        kind=kind,
-        exact=kind == "flat" and not picture.lossy,
+        kind=found_kind,
+        exact=found_kind == "flat" and not picture.lossy,
         width=picture.width,
         height=picture.height,
         ground=srgb8_to_hex(layers.colors[ground[0]]) if ground else None,
-        colors=tuple(colors[:most]),
+        steps=tuple(_found(step, layers, ground, picture.stops) for step in steps),
+        count=min(count, most, len(steps)),
     )
 
 
-def _read(picture: Picture) -> tuple[Kind, Layers]:
+def _found(
+    step: tuple[Part, ...], layers: Layers, ground: tuple[int, float] | None, stops: tuple[int, ...]
+) -> tuple[FoundColor, ...]:
+    shares = layers.shares
+    return tuple(
+        FoundColor(
+            hex=srgb8_to_hex(unpack([part.color])[0]),
+            share=part.share,
+            ground_share=float(shares[ground[0]]) * ground[1]
+            if ground and ground[0] in part.origins
+            else 0.0,
+            is_stop=part.color in stops,
+        )
+        for part in step
+    )
+
+
+def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
+    if kind == "photographic":
+        return kind, read_photo(picture)
     if picture.format == "SVG":
         return "flat", _read_drawing(picture)
     if not picture.lossy:
         layers = read_lossless(picture)
-        if layers.coverage >= LEAST_COVERAGE_LOSSLESS or not len(layers.labels[layers.labels >= 0]):
+        is_flat = kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSLESS
+        if (is_flat and len(layers.colors)) or not np.any(layers.labels >= 0):
             return "flat", layers
     layers = read_lossy(picture)
-    if layers.coverage >= LEAST_COVERAGE_LOSSY:
+    if len(layers.colors) and (kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSY):
         return "flat", layers
     return "photographic", read_photo(picture)
 
 
 def _read_drawing(picture: Picture) -> Layers:
-    """Read an SVG: what isn't a declared colour in blocks is a gradient, and belongs to its stops."""
-    layers = read_lossless(picture)
-    if layers.coverage >= LEAST_COVERAGE_LOSSLESS or not picture.declared:
-        return layers
-    stops = unpack(picture.declared)
+    """Read an SVG: a pixel of no declared colour lies in a gradient, and belongs to the nearest stop."""
+    if not picture.stops:
+        return read_lossless(picture)
     visible, _ = visibility(picture)
     if not visible.any():
-        return layers
-    pixels = srgb8_to_oklab(picture.rgb[visible])
-    places = srgb8_to_oklab(stops)
+        return read_lossless(picture)
+    declared = unpack(picture.declared)
+    packed = pack(picture.rgb)
+    labels = np.full(visible.shape, NO_COLOR, dtype=np.int16)
+    for number, color in enumerate(picture.declared):
+        if color not in picture.stops:
+            labels[visible & (packed == color)] = number
+    rest = visible & (labels == NO_COLOR)
+    stops = np.array([picture.declared.index(color) for color in picture.stops], dtype=np.int16)
+    pixels, places = srgb8_to_oklab(picture.rgb[rest]), srgb8_to_oklab(declared[stops])
     distances = np.stack([np.sum((pixels - place) ** 2, axis=-1) for place in places])
-    used, nearest = np.unique(np.argmin(distances, axis=0), return_inverse=True)
-    labels = np.full(visible.shape, -1, dtype=np.int16)
-    labels[visible] = nearest
-    return Layers(stops[used], labels, 1.0)
+    labels[rest] = stops[np.argmin(distances, axis=0)]
+    used, own = np.unique(labels[visible], return_inverse=True)
+    labels[visible] = own
+    values = declared[used].astype(np.float32)
+    layers = Layers(declared[used], labels, 1.0)
+    return drop_small(layers, picture.rgb, values)

@@ -14,10 +14,11 @@ from defusedxml import DefusedXmlException, EntitiesForbidden
 from defusedxml.ElementTree import fromstring
 from PIL import Image
 
-from tonada.core.color import hex_to_srgb8, parse_color
+from tonada.core.color import hex_to_srgb8
 from tonada.core.errors import ColorError, ImageError, ImageTooLarge
 from tonada.core.extract.picture import Picture, pack
 from tonada.core.limits import MAX_SVG_DEPTH, MAX_SVG_DRAWN_ELEMENTS, MAX_SVG_ELEMENTS
+from tonada.core.notation import parse_color
 
 SVG_NAMESPACE: Final = "{http://www.w3.org/2000/svg}"
 LINK: Final = ("href", "{http://www.w3.org/1999/xlink}href")
@@ -25,7 +26,7 @@ PAINTS: Final = ("fill", "stroke", "stop-color", "color", "flood-color")
 READING_SIZE: Final = 1000
 _EMBEDDED: Final = re.compile(r"data:image/(png|jpe?g|gif|webp);base64,", re.IGNORECASE)
 _CSS_URL: Final = re.compile(r"url\(\s*['\"]?\s*([^)'\"]*)", re.IGNORECASE)
-_CSS_PAINT: Final = re.compile(rf"(?:^|[;{{\s])(?:{'|'.join(PAINTS)})\s*:\s*([^;}}]+)", re.IGNORECASE)
+_CSS_PAINT: Final = re.compile(rf"(?:^|[;{{\s])({'|'.join(PAINTS)})\s*:\s*([^;}}]+)", re.IGNORECASE)
 
 
 def looks_like_svg(data: bytes) -> bool:
@@ -72,6 +73,7 @@ def decode_svg(data: bytes) -> Picture:
     image = _draw(root, READING_SIZE, smooth=False)
     pixels = np.asarray(image)
     alpha = pixels[..., 3]
+    declared = declared_colors(root)
     return Picture(
         format="SVG",
         rgb=np.ascontiguousarray(pixels[..., :3]),
@@ -79,7 +81,8 @@ def decode_svg(data: bytes) -> Picture:
         ycc=None,
         profile=None,
         lossy=False,
-        declared=declared_colors(root),
+        declared=tuple(declared),
+        stops=tuple(color for color, is_stop in declared.items() if is_stop),
         width=image.width,
         height=image.height,
     )
@@ -91,7 +94,7 @@ def draw_svg(data: bytes, size: int) -> Image.Image:
 
 
 def _draw(root: Element, size: int, *, smooth: bool) -> Image.Image:
-    has_text = any(_local_name(element) == "text" for element in root.iter())
+    has_text = any(local_name(element) == "text" for element in root.iter())
     try:
         drawn = resvg_py.svg_to_bytes(
             svg_string=tostring(root, encoding="unicode"),
@@ -107,7 +110,7 @@ def _draw(root: Element, size: int, *, smooth: bool) -> Image.Image:
     return image
 
 
-def _local_name(element: Element) -> str:
+def local_name(element: Element) -> str:
     return element.tag.rpartition("}")[2] if isinstance(element.tag, str) else ""
 
 
@@ -124,7 +127,7 @@ def _check_size(root: Element) -> None:
 
 
 def _check_element(element: Element) -> None:
-    name = _local_name(element)
+    name = local_name(element)
     if name in ("script", "foreignObject", "iframe", "object", "embed"):
         raise ImageError(f"The SVG holds a <{name}> element, which is not allowed. Save it without.")
     for attribute, value in element.attrib.items():
@@ -187,17 +190,21 @@ def _drawn_parts(element: Element, by_id: dict[str, Element]) -> Iterator[Elemen
                 yield target
 
 
-def declared_colors(root: Element) -> tuple[int, ...]:
-    """Return the colours that fills, strokes, stops and styles name, as 0xRRGGBB, each once."""
-    found: dict[int, None] = {}
+def declared_colors(root: Element) -> dict[int, bool]:
+    """Return the colours that fills, strokes, stops and styles name, as 0xRRGGBB, in their order.
+
+    The value says whether a colour is only ever the stop of a gradient.
+    """
+    found: dict[int, bool] = {}
     for element in root.iter():
-        texts = [element.attrib[name] for name in PAINTS if name in element.attrib]
+        texts = [(name, element.attrib[name]) for name in PAINTS if name in element.attrib]
         texts += _CSS_PAINT.findall(element.attrib.get("style", ""))
-        if _local_name(element) == "style":
+        if local_name(element) == "style":
             texts += _CSS_PAINT.findall("".join(element.itertext()))
-        for text in texts:
+        for name, text in texts:
             try:
-                found[int(pack(hex_to_srgb8(parse_color(text)[0])))] = None
+                color = int(pack(hex_to_srgb8(parse_color(text)[0])))
             except ColorError:  # none, inherit, url(#…), currentColor
                 continue
-    return tuple(found)
+            found[color] = found.get(color, True) and name.lower() == "stop-color"
+    return found

@@ -4,7 +4,30 @@ from __future__ import annotations
 
 import re
 
+from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.palette import Role, Take
+from tonada.core.stylesheet.scan import line_finder, scan_stylesheet
+from tonada.core.stylesheet.values import colors_in_value, is_single_value
+
+
+def read_css(text: str) -> ColorList:
+    """Return the custom properties that are one colour; those that are none are noted.
+
+    Raises InputError without any.
+    """
+    found, lines = ListBuilder("CSS custom properties"), line_finder(text)
+    declared = [one for one in scan_stylesheet(text) if one.property.startswith("--")]
+    variables = {one.property: one.value for one in reversed(declared)}
+    for one in declared:
+        colors = colors_in_value(one.value, variables)
+        line = lines.line_of(one.start)
+        name = one.property.lstrip("-")
+        if len(colors) == 1 and is_single_value(one.value):
+            dark = any("dark" in condition for condition in one.context)
+            found.add(colors[0], f"{name} (dark)" if dark else name, line=line)
+        else:
+            found.note(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
+    return found.build()
 
 
 def write_css(take: Take, *, title: str) -> str:

@@ -15,14 +15,13 @@ from tonada.web.access import workspace_connection
 from tonada.web.models import (
     BrandAnswer,
     BrandBody,
-    BrandDetail,
     BrandsAnswer,
     BrandSummary,
-    SourceAnswer,
     SwatchOnScale,
     TakeDocument,
     TakeSummary,
 )
+from tonada.web.source_models import BrandDetail, SourceAnswer
 from tonada.web.views.answers import answer, blueprint
 
 api = blueprint("brands")

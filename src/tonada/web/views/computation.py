@@ -7,11 +7,12 @@ from dataclasses import replace
 from flask import Response
 
 from tonada.core.build import build_take
-from tonada.core.color import parse_color
 from tonada.core.errors import ColorError
 from tonada.core.evaluation import evaluate
+from tonada.core.formats import read_list
 from tonada.core.mend import mends_for_pair
 from tonada.core.naming import color_name
+from tonada.core.notation import read_color as read_color_text
 from tonada.core.roles import propose_roles
 from tonada.web.models import (
     ColorAnswer,
@@ -27,6 +28,8 @@ from tonada.web.models import (
     TakeDocument,
 )
 from tonada.web.security import csrf, limiter
+from tonada.web.source_json import list_to_json
+from tonada.web.source_models import FoundColorAnswer, ListAnswer, NoteAnswer, TextBody
 from tonada.web.views.answers import answer, blueprint
 
 api = blueprint("computation")
@@ -42,10 +45,11 @@ def evaluate_take(body: EvaluateBody) -> Response:
 
 @api.post("/colors", responses={200: ColorAnswer}, summary="A colour in any CSS notation as hex, with a name")
 def read_color(body: ColorBody) -> Response:
-    value, alpha = parse_color(body.text, field="text")
-    if alpha < 1:
+    found = read_color_text(body.text, field="text")
+    if found.alpha < 1:
         raise ColorError("A swatch is opaque; leave the alpha out.", field="text")
-    return answer(ColorAnswer(hex=value, name=color_name(value)))
+    name = color_name(found.hex)
+    return answer(ColorAnswer(hex=found.hex, name=name, notation=found.notation, mapped=found.mapped))
 
 
 @api.post("/mends", responses={200: MendsAnswer}, summary="The ways to mend one pair")
@@ -57,7 +61,7 @@ def list_mends(body: MendsBody) -> Response:
 @api.post("/proposals", responses={200: ProposalAnswer}, summary="Roles for a set of colours, with reasons")
 def propose(body: ProposalBody) -> Response:
     candidates = tuple(color.to_candidate() for color in body.colors)
-    proposal = propose_roles(candidates)
+    proposal = propose_roles(candidates, body.whole)
     source = str(body.source) if body.source else None
     take = build_take(candidates, proposal, source=source, source_name=body.source_name)
     return answer(
@@ -67,3 +71,11 @@ def propose(body: ProposalBody) -> Response:
             document=TakeDocument.of(replace(take, level=body.level)),
         )
     )
+
+
+@api.post("/lists", responses={200: ListAnswer}, summary="What a text is understood as; nothing is kept")
+def understand(body: TextBody) -> Response:
+    found = list_to_json(read_list(body.text.encode()))
+    colors = tuple(FoundColorAnswer(**color, share=0.0) for color in found["colors"])
+    notes = tuple(NoteAnswer(**note) for note in found["notes"])
+    return answer(ListAnswer(format=found["format"], colors=colors, notes=notes))

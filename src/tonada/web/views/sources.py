@@ -1,21 +1,25 @@
-"""Sources: files in, pictures out."""
+"""Sources: files, lists and moods in; what was found, pictures and single pixels out."""
 
 from __future__ import annotations
 
+from typing import Any
 from uuid import UUID
 
 import werkzeug.datastructures
-from flask import Response, request
+from flask import Response, current_app, request
 from flask_openapi3.models.file import FileStorage
 from pydantic import BaseModel, ConfigDict, Field
 
 from tonada.core.errors import InputError
-from tonada.core.extract import extract_colors, render_preview
-from tonada.core.naming import color_name
+from tonada.core.extract import extract_colors
 from tonada.store import sources
-from tonada.web.access import workspace_connection
-from tonada.web.models import SourceAnswer, extraction_to_json
+from tonada.store.sources import SourceRow
+from tonada.web.access import Access, workspace_connection
+from tonada.web.intake import Upload, Wanted, read_styles, take_in
+from tonada.web.readings import start_reading
 from tonada.web.security import UPLOADS_PER_MINUTE, limiter
+from tonada.web.source_json import image_to_json, mood_to_json
+from tonada.web.source_models import PickedBody, ReadingBody, SourceAnswer, SourceNameBody
 from tonada.web.views.answers import answer, blueprint
 from tonada.web.views.brands import BrandPath
 
@@ -25,7 +29,10 @@ api = blueprint("sources")
 class UploadForm(BaseModel):
     model_config = ConfigDict(arbitrary_types_allowed=True)
 
-    file: FileStorage = Field(description="An image: SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF")
+    file: FileStorage = Field(
+        description="An image, a list of colours, or a stylesheet; of the last, several"
+    )
+    wanted: Wanted | None = Field(None, description="What to read it as, where its name leaves a choice")
 
 
 class SourcePath(BaseModel):
@@ -34,28 +41,95 @@ class SourcePath(BaseModel):
 
 @api.post(
     "/brands/<uuid:brand_id>/sources",
-    responses={201: SourceAnswer},
-    summary="Read the colours of an image and keep it",
+    responses={201: SourceAnswer, 202: SourceAnswer},
+    summary="Read the colours of a file and keep it; 202 where that goes on in the background",
 )
 @limiter.limit(UPLOADS_PER_MINUTE)
 def create_source(path: BrandPath, form: UploadForm) -> Response:
     if not isinstance(form.file, werkzeug.datastructures.FileStorage):
         raise InputError("The form’s field “file” holds no file.", field="file")
-    content = form.file.stream.read()
-    extraction = extract_colors(content)
-    found = extraction_to_json(extraction, [color_name(color.hex) for color in extraction.colors])
-    preview = render_preview(content)
+    uploads = tuple(Upload(_plain_name(f.filename), f.stream.read()) for f in request.files.getlist("file"))
+    intake = take_in(uploads, form.wanted)
     with workspace_connection() as (connection, workspace):
         row = sources.create(
             connection,
             workspace,
             path.brand_id,
-            name=_plain_name(form.file.filename),
-            content=content,
-            preview=preview,
-            extraction=found,
+            name=intake.name,
+            kind=intake.kind,
+            extraction=intake.extraction,
+            files=intake.files,
+            is_reading=intake.is_reading,
         )
-    return answer(SourceAnswer.of(row), 201)
+    if intake.is_reading:
+        access: Access = current_app.extensions["tonada"]
+        start_reading(access, row.id, uploads[0].content)
+    return answer(SourceAnswer.of(row), 202 if intake.is_reading else 201)
+
+
+@api.get(
+    "/sources/<uuid:source_id>", responses={200: SourceAnswer}, summary="A source, and how far it is read"
+)
+def read_source(path: SourcePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = sources.find(connection, workspace, path.source_id)
+    return answer(SourceAnswer.of(row))
+
+
+@api.put("/sources/<uuid:source_id>", responses={200: SourceAnswer}, summary="Rename a source")
+def rename_source(path: SourcePath, body: SourceNameBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = sources.rename(connection, workspace, path.source_id, body.name)
+    return answer(SourceAnswer.of(row))
+
+
+@api.delete("/sources/<uuid:source_id>", summary="Remove a source, or cancel its reading; it can be restored")
+def remove_source(path: SourcePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        sources.remove(connection, workspace, path.source_id)
+    return Response(status=204)
+
+
+@api.post(
+    "/sources/<uuid:source_id>/restoration",
+    responses={200: SourceAnswer},
+    summary="Bring a removed source back",
+)
+def restore_source(path: SourcePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = sources.restore(connection, workspace, path.source_id)
+    return answer(SourceAnswer.of(row))
+
+
+@api.put(
+    "/sources/<uuid:source_id>/reading",
+    responses={200: SourceAnswer},
+    summary="Read a source again, differently",
+)
+@limiter.limit("600 per minute")
+def read_again(path: SourcePath, body: ReadingBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = sources.find(connection, workspace, path.source_id)
+        files = sources.contents(connection, workspace, path.source_id) if _needs_files(row, body) else []
+    extraction = _read(row, body, files)
+    settings = body.model_dump(mode="json", exclude_none=True)
+    with workspace_connection() as (connection, workspace):
+        row = sources.read_again(
+            connection, workspace, path.source_id, settings=settings, extraction=extraction
+        )
+    return answer(SourceAnswer.of(row))
+
+
+@api.put(
+    "/sources/<uuid:source_id>/picked",
+    responses={200: SourceAnswer},
+    summary="The colours picked by hand from a source, all of them",
+)
+def set_picked(path: SourcePath, body: PickedBody) -> Response:
+    picked = [color.model_dump(mode="json") for color in body.colors]
+    with workspace_connection() as (connection, workspace):
+        row = sources.set_picked(connection, workspace, path.source_id, picked)
+    return answer(SourceAnswer.of(row))
 
 
 @api.get("/sources/<uuid:source_id>/preview", summary="The picture of a source, written anew as PNG")
@@ -67,6 +141,25 @@ def read_preview(path: SourcePath) -> Response:
     picture.headers["Cache-Control"] = "private, max-age=31536000, immutable"
     picture.make_conditional(request)
     return picture
+
+
+def _needs_files(row: SourceRow, body: ReadingBody) -> bool:
+    """Say whether anything but the number of colours or the grouping changes."""
+    if row.kind == "image":
+        asked = ReadingBody.model_validate(row.settings)
+        return (asked.kind, asked.region) != (body.kind, body.region)
+    return row.kind == "stylesheet"
+
+
+def _read(row: SourceRow, body: ReadingBody, files: list[tuple[str, bytes]]) -> dict[str, Any]:
+    if row.kind == "image" and files:
+        region = body.region.to_region() if body.region else None
+        return image_to_json(extract_colors(files[0][1], kind=body.kind, region=region))
+    if row.kind == "stylesheet":
+        return read_styles(files, body.difference)
+    if row.kind == "mood":
+        return mood_to_json(body.words or (), body.field)
+    return row.extraction
 
 
 def _plain_name(name: str | None) -> str:

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import ChoiceList from '@/components/ChoiceList.vue'
+import SheetDialog from '@/components/SheetDialog.vue'
+import { api, given } from '@/api/client'
+import type { MoodVocabulary } from '@/api/types'
+
+const emit = defineEmits<{ keep: [words: string[], field: string | null] }>()
+const shown = defineModel<boolean>({ required: true })
+const vocabulary = shallowRef<MoodVocabulary>()
+const words = ref<string[]>([])
+const field = ref('')
+
+watch(shown, async (isShown) => {
+  if (!isShown) return
+  words.value = []
+  field.value = ''
+  vocabulary.value ??= await given(api.GET('/api/moods'))
+})
+
+const fields = computed(() => [
+  { value: '', label: 'Any field of work' },
+  ...(vocabulary.value?.fields ?? []).map((one) => ({ value: one, label: one })),
+])
+const isFull = computed(() => words.value.length >= (vocabulary.value?.most ?? 3))
+
+function toggle(word: string) {
+  words.value = words.value.includes(word)
+    ? words.value.filter((one) => one !== word)
+    : [...words.value, word]
+}
+
+function keep() {
+  emit('keep', words.value, field.value || null)
+  shown.value = false
+}
+</script>
+
+<template>
+  <SheetDialog
+    v-model="shown"
+    wide
+    title="Start from a mood"
+    description="Choose up to three words that the brand should say. What follows is convention, not fact, and is said to be."
+  >
+    <div class="mt-3 flex flex-wrap gap-1.5" role="group" aria-label="Words, up to three">
+      <button
+        v-for="word in vocabulary?.words ?? []"
+        :key="word"
+        type="button"
+        class="button min-h-7 px-2.5 font-medium"
+        :class="words.includes(word) && 'bg-ink! text-sheet!'"
+        :aria-pressed="words.includes(word)"
+        :disabled="isFull && !words.includes(word)"
+        @click="toggle(word)"
+      >
+        {{ word }}
+      </button>
+    </div>
+    <ChoiceList v-model="field" class="mt-3 w-60" label="Field of work" :options="fields" />
+    <div class="mt-5 flex gap-2">
+      <button type="button" class="button-solid" :disabled="!words.length" @click="keep">
+        Show anchors
+      </button>
+      <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
+    </div>
+  </SheetDialog>
+</template>

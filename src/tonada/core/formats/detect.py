@@ -1,0 +1,89 @@
+"""Which format a file of colours is in: by what it holds first, by its name where that leaves a choice."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Final
+
+from tonada.core.errors import InputError
+from tonada.core.formats import gpl
+from tonada.core.formats.css import read_css
+from tonada.core.formats.gpl import read_gpl
+from tonada.core.formats.listed import ColorList
+from tonada.core.formats.plain import read_plain
+from tonada.core.formats.scss import read_scss
+from tonada.core.formats.svg_swatches import read_svg_swatches
+from tonada.core.formats.table import read_csv
+from tonada.core.formats.tokens import read_tokens
+from tonada.core.limits import MAX_LIST_BYTES
+
+
+@dataclass(frozen=True, slots=True)
+class Format:
+    """A format that lists of colours come in: its name for people, its file endings, its reader."""
+
+    name: str
+    endings: tuple[str, ...]
+    read: Callable[[str], ColorList]
+
+
+FORMATS: Final = {
+    one.name: one
+    for one in (
+        Format("CSS custom properties", (".css",), read_css),
+        Format("SCSS variables", (".scss", ".sass"), read_scss),
+        Format("design tokens", (".json", ".tokens"), read_tokens),
+        Format("GPL palette", (".gpl",), read_gpl),
+        Format("CSV", (".csv", ".tsv"), read_csv),
+        Format("plain text", (".txt", ".md"), read_plain),
+    )
+}
+
+
+def read_list(data: bytes, name: str = "") -> ColorList:
+    """Return the colours of a file or a pasted text, in any of the formats.
+
+    Raises InputError for an empty, too large, undecodable or colourless one.
+    """
+    if len(data) > MAX_LIST_BYTES:
+        raise InputError(
+            f"The list has {len(data) / 2**20:.1f} MB; at most {MAX_LIST_BYTES // 2**20} MB are allowed.",
+            field="file",
+        )
+    text = decode_text(data)
+    start = text.lstrip()[:200]
+    if start.startswith("<") and ("<svg" in text[:4000]):
+        return read_svg_swatches(data)
+    return _format_of(start, text, name.lower()).read(text)
+
+
+def decode_text(data: bytes) -> str:
+    """Return the text of a file in UTF-8 or, with its mark, UTF-16. Raises InputError."""
+    encoding = "utf-16" if data.startswith((b"\xff\xfe", b"\xfe\xff")) else "utf-8-sig"
+    try:
+        text = data.decode(encoding)
+    except UnicodeDecodeError as reason:
+        raise InputError(
+            f"The text is not in UTF-8 (byte {reason.start + 1}). Save it as UTF-8.", field="file"
+        ) from reason
+    if not text.strip():
+        raise InputError("There is nothing in it: paste or choose something with a colour.", field="file")
+    if "\0" in text:
+        raise InputError("This is not a text: it holds zero bytes.", field="file")
+    return text
+
+
+def _format_of(start: str, text: str, name: str) -> Format:
+    if start.startswith(gpl.MARK):
+        return FORMATS["GPL palette"]
+    by_name = next((one for one in FORMATS.values() if name.endswith(one.endings)), None)
+    if by_name:
+        return by_name
+    if start.startswith("{") and '"' in start:
+        return FORMATS["design tokens"]
+    if "{" in text and "--" in text and "}" in text:
+        return FORMATS["CSS custom properties"]
+    if start.startswith("$") or "\n$" in text:
+        return FORMATS["SCSS variables"]
+    return FORMATS["plain text"]

@@ -1,0 +1,141 @@
+"""What a list of colours is once it has been read, whatever it was written in."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from typing import Final
+
+from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.contrast import composite
+from tonada.core.errors import ColorError, InputError
+from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_NOTES, MAX_NAME_LENGTH
+from tonada.core.notation import ReadColor, read_color
+from tonada.core.palette import Role
+
+# What people call a role in stylesheets and guides, beside the role's own name.
+ROLE_WORDS: Final = {
+    **{str(role): role for role in Role},
+    "brand": Role.PRIMARY,
+    "main": Role.PRIMARY,
+    "highlight": Role.ACCENT,
+    "cta": Role.ACCENT,
+    "background": Role.PAPER,
+    "bg": Role.PAPER,
+    "surface": Role.MIST,
+    "text": Role.INK,
+    "foreground": Role.INK,
+    "fg": Role.INK,
+    "body": Role.INK,
+    "subtle": Role.MUTED,
+    "border": Role.LINE,
+    "divider": Role.LINE,
+    "links": Role.LINK,
+}
+_AROUND_ROLE: Final = re.compile(
+    r"^(?:color|colour|colors|clr|c|brand|theme)[\s._/-]+|[\s._/-]+(?:color|colour|default|base)$"
+)
+
+
+@dataclass(frozen=True, slots=True)
+class ListedColor:
+    """A colour of a list. name: as the list has it, or None. role: where the name says so."""
+
+    hex: Hex
+    name: str | None
+    role: Role | None
+
+
+@dataclass(frozen=True, slots=True)
+class Note:
+    """Something that could not be taken as it stands, or was changed. line: from 1, or None."""
+
+    line: int | None
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class ColorList:
+    """format: what it was read as. title: the list's own name, where it has one."""
+
+    format: str
+    colors: tuple[ListedColor, ...]
+    notes: tuple[Note, ...]
+    title: str | None = None
+
+
+class ListBuilder:
+    """Collects the colours of a list; a colour with the same name and value is taken once."""
+
+    def __init__(self, format_name: str) -> None:
+        self._format = format_name
+        self._colors: dict[tuple[Hex, str | None], ListedColor] = {}
+        self._notes: list[Note] = []
+        self._roles: set[Role] = set()
+        self.title: str | None = None
+
+    def add(
+        self, color: ReadColor, name: str | None, *, line: int | None = None, role: Role | None = None
+    ) -> None:
+        """Take a colour; what had to be changed about it is noted."""
+        value, shown = color.hex, plain_name(name)
+        if color.alpha == 0:
+            self.note(line, f"{shown or 'A colour'} is fully transparent and was left out.")
+            return
+        if color.alpha < 1:
+            white = hex_to_srgb8("#ffffff")
+            value = srgb8_to_hex(composite(hex_to_srgb8(color.hex), color.alpha, white))
+            self.note(line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.")
+        if color.mapped:
+            self.note(line, f"{shown or value} lies outside sRGB; taken with less chroma, {value}.")
+        if len(self._colors) >= MAX_LIST_COLORS:
+            raise InputError(
+                f"The list has more than {MAX_LIST_COLORS} colours, which is the limit.", field="file"
+            )
+        wanted = role or role_of_name(name)
+        own = wanted if wanted and wanted not in self._roles else None
+        if own:
+            self._roles.add(own)
+        self._colors.setdefault((value, shown), ListedColor(value, shown, own))
+
+    def add_text(self, text: str, name: str | None, *, line: int | None = None) -> bool:
+        """Take a colour from its notation; note it and return False where it is none."""
+        try:
+            self.add(read_color(text), name, line=line)
+        except ColorError:
+            label = f"{plain_name(name)}: " if name else ""
+            self.note(line, f"{label}“{' '.join(text.split())[:60]}” is not a colour.")
+            return False
+        return True
+
+    def note(self, line: int | None, text: str) -> None:
+        """Note something for the person; further ones than the limit are only counted."""
+        self._notes.append(Note(line, text[:300]))
+
+    def build(self) -> ColorList:
+        """Return the list. Raises InputError where no colour was found."""
+        if not self._colors:
+            detail = f" {_where(self._notes[0])}" if self._notes else ""
+            raise InputError(f"No colour was found.{detail}", field="file")
+        notes = self._notes[:MAX_LIST_NOTES]
+        if len(self._notes) > MAX_LIST_NOTES:
+            notes.append(Note(None, f"{len(self._notes) - MAX_LIST_NOTES} more lines could not be read."))
+        return ColorList(self._format, tuple(self._colors.values()), tuple(notes), plain_name(self.title))
+
+
+def plain_name(name: str | None) -> str | None:
+    """Return a name in one line without control characters, cut to its limit; None for an empty one."""
+    cleaned = " ".join("".join(c if c.isprintable() else " " for c in name or "").split())
+    return cleaned[:MAX_NAME_LENGTH].strip() or None
+
+
+def role_of_name(name: str | None) -> Role | None:
+    """Return the role that a name says, such as `--color-primary` or “Text”; None for any other name."""
+    word = (name or "").strip().lstrip("-$").lower()
+    for _ in range(2):
+        word = _AROUND_ROLE.sub("", word)
+    return ROLE_WORDS.get(word)
+
+
+def _where(note: Note) -> str:
+    return f"Line {note.line}: {note.text}" if note.line else note.text

@@ -1,0 +1,74 @@
+"""Any text with colours in it: a pasted note, a mail, a table out of a guide."""
+
+from __future__ import annotations
+
+import re
+from typing import Final
+
+from tonada.core.errors import ColorError
+from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.notation import COLOR_NAMES, ReadColor, read_color
+
+_MARKED: Final = re.compile(
+    r"#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{1,120}\)", re.IGNORECASE
+)
+_DECIMALS: Final = re.compile(r"(?<![\d.])(\d{1,3})(?:, ?| |\t)(\d{1,3})(?:, ?| |\t)(\d{1,3})(?![\d.])")
+_HEX_DIGITS: Final = re.compile(r"\b(?=[0-9a-f]*[0-9])[0-9a-f]{6}\b", re.IGNORECASE)
+# What stands between a name and its colour, or leads a line of a list.
+_AROUND: Final = " \t:=–—-•*·>|,;.()[]{}\"'`"
+_NUMBERING: Final = re.compile(r"^\s*\d{1,2}[.)]\s+")
+
+
+def read_plain(text: str) -> ColorList:
+    """Return every colour of a text in its order, with the names that stand beside them.
+
+    Raises InputError without any.
+    """
+    found = ListBuilder("plain text")
+    for number, line in enumerate(text.splitlines(), 1):
+        line = line[:2000]
+        if line.strip() and not _read_line(line, number, found):
+            found.note(number, f"“{' '.join(line.split())[:60]}” holds no colour.")
+    return found.build()
+
+
+def _read_line(line: str, number: int, found: ListBuilder) -> bool:
+    places = _colors_of_line(line)
+    for place, (start, end, color) in enumerate(places):
+        before = line[places[place - 1][1] if place else 0 : start]
+        after = line[end : places[place + 1][0] if place + 1 < len(places) else len(line)]
+        found.add(color, _name(before, after, alone=len(places) == 1), line=number)
+    return bool(places)
+
+
+def _colors_of_line(line: str) -> list[tuple[int, int, ReadColor]]:
+    """Return start, end and colour of what a line holds: notations first, else digits, else one name."""
+    for pattern in (_MARKED, _DECIMALS, _HEX_DIGITS):
+        read = [
+            (match.start(), match.end(), color)
+            for match in pattern.finditer(line)
+            if (color := _color(match.group()))
+        ]
+        if read:
+            return read
+    head, _, value = line.rpartition(":")
+    word = value.strip(_AROUND)
+    if word.lower() in COLOR_NAMES and (color := _color(word)):
+        start = len(head) + 1 + value.index(word) if head else line.index(word)
+        return [(start, start + len(word), color)]
+    return []
+
+
+def _color(text: str) -> ReadColor | None:
+    try:
+        return read_color(text)
+    except ColorError:
+        return None
+
+
+def _name(before: str, after: str, *, alone: bool) -> str | None:
+    lead = _NUMBERING.sub("", before).strip(_AROUND)
+    if alone:
+        return lead or after.strip(_AROUND) or None
+    # With several colours on a line, only what points at one is its name.
+    return lead if lead and before.rstrip().endswith((":", "=")) else None

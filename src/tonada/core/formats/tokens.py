@@ -1,0 +1,179 @@
+"""Design tokens JSON: the Design Tokens Community Group's format and colour modules, 2025.10.
+
+Colours are taken with their path as name; references ({group.token} and $ref) are followed, a type
+holds for all of its group, and groups may extend others. Composite tokens are skipped with a note.
+"""
+
+from __future__ import annotations
+
+import json
+from typing import Any, Final, TypeAlias
+
+import numpy as np
+from coloraide import Color
+
+from tonada.core.color import oklch_to_srgb8, srgb8_to_hex
+from tonada.core.errors import ColorError, InputError
+from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
+from tonada.core.notation import ReadColor, read_color
+
+Json: TypeAlias = Any
+
+# The format's names of colour spaces, and the library's.
+SPACES: Final = {
+    "srgb": "srgb",
+    "srgb-linear": "srgb-linear",
+    "hsl": "hsl",
+    "hwb": "hwb",
+    "lab": "lab",
+    "lch": "lch",
+    "oklab": "oklab",
+    "oklch": "oklch",
+    "display-p3": "display-p3",
+    "a98-rgb": "a98-rgb",
+    "prophoto-rgb": "prophoto-rgb",
+    "rec2020": "rec2020",
+    "xyz-d65": "xyz-d65",
+    "xyz-d50": "xyz-d50",
+}
+# The format counts these in percent, the library from 0 to 1.
+_IN_PERCENT: Final = {"hsl": (1, 2), "hwb": (1, 2)}
+COMPOSITE_TYPES: Final = frozenset(
+    ("border", "gradient", "shadow", "strokeStyle", "transition", "typography")
+)
+DEEPEST_GROUP: Final = 40
+DEEPEST_REFERENCE: Final = 24
+MOST_TOKENS: Final = 20_000
+
+
+def read_tokens(text: str) -> ColorList:
+    """Return the colour tokens. Raises InputError for what is no JSON object or holds no colour."""
+    return _Reader(parse_json(text)).read()
+
+
+def parse_json(text: str) -> dict[str, Json]:
+    """Return the object of a JSON text. Raises InputError naming the line."""
+    try:
+        root = json.loads(text)
+    except json.JSONDecodeError as reason:
+        raise InputError(
+            f"The JSON is broken at line {reason.lineno}, column {reason.colno}: {reason.msg}.", field="file"
+        ) from reason
+    except (RecursionError, ValueError) as reason:
+        raise InputError(
+            "The JSON is nested too deeply, or holds a number too long.", field="file"
+        ) from reason
+    if not isinstance(root, dict):
+        raise InputError("The JSON is not an object with tokens in it.", field="file")
+    return root
+
+
+class _Reader:
+    def __init__(self, root: dict[str, Json]) -> None:
+        self._root = root
+        self._found = ListBuilder("design tokens")
+        self._seen = 0
+
+    def read(self) -> ColorList:
+        self._walk(self._root, (), None, frozenset())
+        return self._found.build()
+
+    def _walk(
+        self, group: dict[str, Json], path: tuple[str, ...], kind: str | None, extended: frozenset[str]
+    ) -> None:
+        if len(path) > DEEPEST_GROUP:
+            raise InputError(f"The tokens are nested deeper than {DEEPEST_GROUP} groups.", field="file")
+        own = group.get("$type")
+        kind = own if isinstance(own, str) else kind
+        if "$extends" in group and isinstance(group["$extends"], str) and group["$extends"] not in extended:
+            base = self._target(group["$extends"])
+            if isinstance(base, dict):
+                # What the group sets itself goes before what it extends.
+                group = {**base, **group}
+                extended = extended | {group["$extends"]}
+        if "$value" in group or "$ref" in group:
+            self._token(group, path, kind)
+            return
+        for name, entry in group.items():
+            if isinstance(entry, dict) and (not name.startswith("$") or name == "$root"):
+                self._seen += 1
+                if self._seen > MOST_TOKENS:
+                    raise InputError(f"The file has more than {MOST_TOKENS:,} tokens.", field="file")
+                self._walk(entry, path if name == "$root" else (*path, name), kind, extended)
+
+    def _token(self, token: dict[str, Json], path: tuple[str, ...], kind: str | None) -> None:
+        name = " ".join(path)
+        value, kind = self._resolve(token, kind)
+        is_color = kind == "color" or (kind is None and _looks_like_color(value))
+        if not is_color:
+            if kind in COMPOSITE_TYPES:
+                self._found.note(None, f"{name}: a composite token ({kind}) was skipped.")
+            return
+        try:
+            self._found.add(_color(value), name, role=role_of_name(path[-1] if path else None))
+        except ColorError as reason:
+            self._found.note(None, f"{name}: {reason}")
+
+    def _resolve(self, token: dict[str, Json], kind: str | None) -> tuple[Json, str | None]:
+        """Return the value behind all references, with its type."""
+        for _ in range(DEEPEST_REFERENCE):
+            value = token.get("$value")
+            reference = value if _is_alias(value) else token.get("$ref")
+            if not isinstance(reference, str):
+                return value, kind
+            target = self._target(reference)
+            if not isinstance(target, dict):
+                return reference, kind
+            token, kind = target, target.get("$type") or kind
+        return None, kind
+
+    def _target(self, reference: str) -> Json:
+        """Return what a {group.token} or a JSON pointer (RFC 6901) refers to, or None."""
+        if reference.startswith("#/"):
+            steps = [step.replace("~1", "/").replace("~0", "~") for step in reference[2:].split("/")]
+        else:
+            steps = reference.strip("{}").split(".")
+        place: Json = self._root
+        for step in steps:
+            place = place.get(step) if isinstance(place, dict) else None
+        return place
+
+
+def _is_alias(value: Json) -> bool:
+    return isinstance(value, str) and value.startswith("{") and value.endswith("}")
+
+
+def _looks_like_color(value: Json) -> bool:
+    if isinstance(value, dict):
+        return "colorSpace" in value
+    return isinstance(value, str) and value.startswith(("#", "rgb", "hsl", "oklch"))
+
+
+def _color(value: Json) -> ReadColor:
+    """Return the colour of a value. Raises ColorError."""
+    if isinstance(value, str):
+        return read_color(value, field="file")
+    if not isinstance(value, dict) or value.get("colorSpace") not in SPACES:
+        raise ColorError("its value is not a colour in a known colour space.", field="file")
+    space, components, alpha = value["colorSpace"], value.get("components"), value.get("alpha", 1)
+    if not isinstance(components, list) or len(components) != 3 or not all(map(_is_component, components)):
+        raise ColorError("its components are not three numbers or “none”.", field="file")
+    if isinstance(alpha, bool) or not isinstance(alpha, int | float) or not 0 <= alpha <= 1:
+        raise ColorError("its alpha is not a number from 0 to 1.", field="file")
+    numbers = [0.0 if part == "none" else float(part) for part in components]
+    for place in _IN_PERCENT.get(space, ()):
+        numbers[place] /= 100
+    parsed = Color(SPACES[space], numbers, alpha)
+    srgb = parsed.convert("srgb")
+    mapped = not srgb.in_gamut(tolerance=1e-6)
+    if mapped:
+        srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
+    else:
+        channels = np.clip(np.array(srgb.coords(nans=False)), 0, 1)
+        srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
+    return ReadColor(srgb8_to_hex(srgb8), float(alpha), "function", mapped)
+
+
+def _is_component(part: Json) -> bool:
+    is_number = isinstance(part, int | float) and not isinstance(part, bool)
+    return part == "none" or (is_number and abs(part) < 1e6)

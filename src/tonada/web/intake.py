@@ -1,0 +1,114 @@
+"""What an uploaded file, or several, becomes: an image, a list of colours, or a stylesheet."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any, Final, Literal, TypeAlias
+
+from tonada.core.errors import InputError
+from tonada.core.extract import extract_colors, measure_image, render_preview
+from tonada.core.formats import read_list
+from tonada.core.formats.detect import decode_text
+from tonada.core.limits import MAX_STYLESHEET_BYTES, MAX_STYLESHEET_FILES
+from tonada.core.stylesheet import StyleFile, is_more_than_a_list, read_stylesheets
+from tonada.core.stylesheet.markup import looks_like_html
+from tonada.store.sources import FileContent, SourceKind
+from tonada.web.readings import is_long
+from tonada.web.source_json import image_to_json, list_to_json, stylesheet_to_json
+
+Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
+_STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
+_LIST_ENDINGS: Final = (".scss", ".sass", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md")
+
+
+@dataclass(frozen=True, slots=True)
+class Upload:
+    """A file as it came: its plain name and its bytes."""
+
+    name: str
+    content: bytes
+
+
+@dataclass(frozen=True, slots=True)
+class Intake:
+    """What is to be kept. is_reading: the picture is long to read, and extraction is empty for now."""
+
+    kind: SourceKind
+    name: str
+    extraction: dict[str, Any]
+    files: tuple[FileContent, ...]
+    is_reading: bool = False
+
+
+def take_in(uploads: tuple[Upload, ...], wanted: Wanted | None = None) -> Intake:
+    """Return what the files become; `wanted` overrules what they look like.
+
+    Raises InputError or ImageError, naming what was wrong.
+    """
+    if not uploads:
+        raise InputError("The form’s field “file” holds no file.", field="file")
+    kind = wanted or _kind_of(uploads[0])
+    if kind == "stylesheet":
+        return _stylesheet(uploads)
+    if len(uploads) > 1:
+        raise InputError("Add images and lists one at a time; only stylesheets go together.", field="file")
+    return _image(uploads[0]) if kind == "image" else _list(uploads[0])
+
+
+def _kind_of(upload: Upload) -> Wanted:
+    """Tell by the name's ending, and for CSS by whether it is more than a list of properties."""
+    name = upload.name.lower()
+    if name.endswith(_LIST_ENDINGS):
+        return "list"
+    if name.endswith(_STYLE_ENDINGS):
+        return "stylesheet" if _has_rules(upload) else "list"
+    return "image"
+
+
+def _has_rules(upload: Upload) -> bool:
+    _check_style_size((upload,))
+    text = decode_text(upload.content)
+    return looks_like_html(text) or is_more_than_a_list(text)
+
+
+def _image(upload: Upload) -> Intake:
+    if is_long(*measure_image(upload.content)):
+        waiting = FileContent(upload.name, upload.content)
+        return Intake("image", upload.name, {}, (waiting,), is_reading=True)
+    extraction = extract_colors(upload.content)
+    file = FileContent(upload.name, upload.content, render_preview(upload.content))
+    return Intake("image", upload.name, image_to_json(extraction), (file,))
+
+
+def _list(upload: Upload) -> Intake:
+    found = read_list(upload.content, upload.name)
+    return Intake("list", upload.name, list_to_json(found), (FileContent(upload.name, upload.content),))
+
+
+def _stylesheet(uploads: tuple[Upload, ...]) -> Intake:
+    if len(uploads) > MAX_STYLESHEET_FILES:
+        raise InputError(f"At most {MAX_STYLESHEET_FILES} files go together.", field="file")
+    _check_style_size(uploads)
+    names = tuple(upload.name for upload in uploads)
+    name = names[0] if len(names) == 1 else f"{names[0]} and {len(names) - 1} more"
+    return Intake(
+        "stylesheet",
+        name,
+        read_styles([(upload.name, upload.content) for upload in uploads]),
+        tuple(FileContent(upload.name, upload.content) for upload in uploads),
+    )
+
+
+def _check_style_size(uploads: tuple[Upload, ...]) -> None:
+    if sum(len(upload.content) for upload in uploads) > MAX_STYLESHEET_BYTES:
+        raise InputError(
+            f"Stylesheets and pages may have {MAX_STYLESHEET_BYTES // 2**20} MB together.", field="file"
+        )
+
+
+def read_styles(files: list[tuple[str, bytes]], difference: float | None = None) -> dict[str, Any]:
+    """Return what a source keeps of stylesheets. Raises InputError where no colour is used."""
+    reading = read_stylesheets(StyleFile(name, decode_text(content)) for name, content in files)
+    if not reading.uses:
+        raise InputError("No rule in it uses a colour.", field="file")
+    return stylesheet_to_json(reading, tuple(name for name, _ in files), difference)

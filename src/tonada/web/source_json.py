@@ -1,0 +1,133 @@
+"""What a source keeps of what was found: the core's results as JSON."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from tonada.core.character import CHARACTERS
+from tonada.core.extract import Extraction, FoundColor
+from tonada.core.formats import ColorList
+from tonada.core.mood import MoodReading, read_mood
+from tonada.core.naming import color_name, unlike
+from tonada.core.stylesheet import StylesheetReading, group_uses
+from tonada.core.stylesheet.groups import USUAL_DIFFERENCE
+from tonada.web.source_models import (
+    AnchorAnswer,
+    CharacterAnswer,
+    ColorGroupAnswer,
+    ColorUseAnswer,
+    MoodAnswer,
+    RulePairAnswer,
+    StylesheetAnswer,
+)
+
+
+def image_to_json(extraction: Extraction, names: dict[str, str] | None = None) -> dict[str, Any]:
+    """Return what a source keeps of an image's reading; names go before the systematic ones."""
+    return {
+        "format": extraction.format,
+        "kind": extraction.kind,
+        "exact": extraction.exact,
+        "width": extraction.width,
+        "height": extraction.height,
+        "ground": extraction.ground,
+        "count": extraction.count,
+        "steps": [_step(step, names or {}) for step in extraction.steps],
+    }
+
+
+def _step(step: tuple[FoundColor, ...], names: dict[str, str]) -> list[dict[str, Any]]:
+    """Return one step; colours that would have the same name are numbered."""
+    taken: set[str] = set()
+    found = []
+    for color in step:
+        name = unlike(names.get(color.hex) or color_name(color.hex), taken)
+        taken.add(name)
+        found.append(
+            {
+                "hex": color.hex,
+                "name": name,
+                "share": color.share,
+                "ground_share": color.ground_share,
+                "is_stop": color.is_stop,
+            }
+        )
+    return found
+
+
+def list_to_json(found: ColorList) -> dict[str, Any]:
+    """Return what a source keeps of a list; every colour gets a name."""
+    taken: set[str] = set()
+    colors = []
+    for color in found.colors:
+        name = unlike(color.name or color_name(color.hex), taken)
+        taken.add(name)
+        colors.append({"hex": color.hex, "name": name, "role": color.role})
+    notes = [{"line": note.line, "text": note.text} for note in found.notes]
+    return {"format": found.format, "title": found.title, "colors": colors, "notes": notes}
+
+
+def stylesheet_to_json(
+    reading: StylesheetReading, files: tuple[str, ...], difference: float | None
+) -> dict[str, Any]:
+    """Return what a source keeps of stylesheets, with near-twins grouped."""
+    difference = USUAL_DIFFERENCE if difference is None else difference
+    groups = group_uses(reading.uses, difference)
+    return StylesheetAnswer(
+        files=files,
+        rules=reading.rules,
+        variables=reading.variables,
+        page_ground=reading.page_ground,
+        difference=difference,
+        uses=tuple(
+            ColorUseAnswer(
+                hex=use.hex,
+                text=use.text,
+                ground=use.ground,
+                border=use.border,
+                other=use.other,
+                translucent=use.translucent,
+            )
+            for use in reading.uses
+        ),
+        groups=tuple(
+            ColorGroupAnswer(
+                hex=group.hex, name=color_name(group.hex), members=group.members, count=group.count
+            )
+            for group in groups
+        ),
+        pairs=tuple(
+            RulePairAnswer(
+                text=pair.text,
+                ground=pair.ground,
+                selector=pair.selector,
+                count=pair.count,
+                ratio=pair.ratio,
+            )
+            for pair in reading.pairs
+        ),
+    ).model_dump(mode="json")
+
+
+def mood_to_json(words: tuple[str, ...], field: str | None) -> dict[str, Any]:
+    """Return what a source keeps of a mood. Raises InputError for unknown words."""
+    reading: MoodReading = read_mood(words, field)
+    return MoodAnswer(
+        words=reading.words,
+        field=reading.field,
+        characters=tuple(
+            CharacterAnswer(name=name, says=CHARACTERS[name].says) for name in reading.characters
+        ),
+        conventions=reading.conventions,
+        differs=reading.differs,
+        anchors=tuple(
+            AnchorAnswer(
+                hex=anchor.hex,
+                name=anchor.name,
+                family=anchor.family,
+                weight=anchor.weight,
+                words=anchor.words,
+            )
+            for anchor in reading.anchors
+        ),
+    ).model_dump(mode="json")
