@@ -41,7 +41,7 @@ lint: .venv/.installed-dev frontend/node_modules/.installed ## ruff, mypy, vue-t
 	@.venv/bin/mypy
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent check
 pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
-	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest
+	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
 test: lint pytest ## everything that proves a change
 
 bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run

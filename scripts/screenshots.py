@@ -30,9 +30,31 @@ def source(page: Page) -> None:
 
 
 def empty(page: Page) -> None:
+    page.goto("/")
+    page.get_by_label("Name of the new brand").fill("A new brand")
+    page.get_by_role("button", name="New brand").click()
+    page.get_by_text("Start with the logo").wait_for()
+
+
+def photograph(page: Page) -> None:
+    source(page)
+    page.get_by_role("button", name="dusk-ridge.jpg").first.click()
+    box = page.get_by_test_id("loupe").bounding_box()
+    assert box
+    page.mouse.move(box["x"] + box["width"] * 0.3, box["y"] + box["height"] * 0.645)
+    page.get_by_test_id("loupe").locator("svg").wait_for()
+
+
+def stylesheet(page: Page) -> None:
+    source(page)
+    page.get_by_role("button", name="old-site.css").first.click()
+    page.get_by_text("colours in use").wait_for()
+
+
+def mood(page: Page) -> None:
     brands(page)
     page.get_by_role("link", name="Juniper & Loom").click()
-    page.get_by_text("Start with the logo").wait_for()
+    page.get_by_text("What convention says").wait_for()
 
 
 def pairs(page: Page) -> None:
@@ -55,10 +77,13 @@ def dark(page: Page) -> None:
 
 SHOTS = {
     "brands": brands,
-    "source-empty": empty,
     "source": source,
+    "source-photograph": photograph,
+    "source-stylesheet": stylesheet,
+    "source-mood": mood,
     "pairs": pairs,
     "swatch": swatch,
+    "source-empty": empty,
     "pairs-dark": dark,
 }
 

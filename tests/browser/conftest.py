@@ -144,4 +144,12 @@ def open_demo(page: Page, brand: str = "Orrin Peak Observatory") -> None:
     """Open a demo brand from the list of brands."""
     page.goto("/")
     page.get_by_role("link", name=brand).click()
-    page.get_by_test_id("measure").or_(page.get_by_text("Start with the logo")).first.wait_for()
+    page.get_by_role("complementary", name="Inspector").wait_for()
+
+
+def make_brand(page: Page, name: str) -> None:
+    """Make a brand, which is empty and opens in Source."""
+    page.goto("/")
+    page.get_by_label("Name of the new brand").fill(name)
+    page.get_by_role("button", name="New brand").click()
+    page.get_by_text("Start with the logo").wait_for()

@@ -7,7 +7,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import axe_findings, open_demo
+from tests.browser.conftest import axe_findings, make_brand, open_demo
 
 
 def brands(page: Page) -> None:
@@ -27,7 +27,7 @@ def source_with_list_open(page: Page) -> None:
 
 
 def empty_source(page: Page) -> None:
-    open_demo(page, "Juniper & Loom")
+    make_brand(page, "Nothing yet")
 
 
 def pairs(page: Page) -> None:
@@ -113,11 +113,12 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
     page.keyboard.type("mist")
     page.keyboard.press("Enter")
     expect(button).to_have_accessible_name("What Snow becomes: Mist")
-    page.get_by_role("button", name="Build the palette anew").focus()
-    page.keyboard.press("Enter")
     expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 2")
-    page.keyboard.press("Control+z")
+    page.get_by_role("button", name="Build anew from this").focus()
+    page.keyboard.press("Enter")
     expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 3")
+    page.keyboard.press("Control+z")
+    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 4")
 
 
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])

@@ -10,7 +10,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.artwork import draw, encoded, flattened
-from tests.browser.conftest import Server, open_demo
+from tests.browser.conftest import Server, make_brand, open_demo
 
 LOGO = (
     '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">'
@@ -30,13 +30,6 @@ def logo_file(request: pytest.FixtureRequest, tmp_path: Path) -> Path:
     }
     file.write_bytes(data[request.param])
     return file
-
-
-def make_brand(page: Page, name: str) -> None:
-    page.goto("/")
-    page.get_by_label("Name of the new brand").fill(name)
-    page.get_by_role("button", name="New brand").click()
-    page.get_by_text("Start with the logo").wait_for()
 
 
 def choose(page: Page, color: str, role: str) -> None:
@@ -173,7 +166,7 @@ def test_a_refused_file_says_why_and_changes_nothing(page: Page) -> None:
 
 
 def test_a_file_dropped_anywhere_is_read(page: Page) -> None:
-    open_demo(page, "Juniper & Loom")
+    make_brand(page, "Dropped")
     page.evaluate(
         """svg => {
           const carried = new DataTransfer()

@@ -51,7 +51,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
     </div>
     <TabGroup>
       <TabList class="flex self-start border border-ink">
-        <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template">
+        <Tab v-for="(tab, place) in tabs" :key="place" v-slot="{ selected }" as="template">
           <button
             class="border-r border-ink px-2.5 py-1 font-semibold -outline-offset-3 last:border-r-0"
             :class="selected ? 'bg-ink text-sheet' : 'bg-sheet hover:bg-surround'"

@@ -48,7 +48,7 @@ NEAR_TWIN: Final = 22.0
 PLAINLY_PHOTOGRAPHIC: Final = 0.85
 # Flat artwork is flat over more than this share of it, photographs may be nowhere.
 _FEWEST_FLAT: Final = 0.05
-_SAMPLED_PIXELS: Final = 30_000
+_SAMPLED_PIXELS: Final = 12_000
 
 Values: TypeAlias = NDArray[np.float32]
 

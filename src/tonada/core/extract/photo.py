@@ -27,7 +27,7 @@ READ_NUMBER: Final = 12
 FEWEST, MOST = 3, 8
 # Two colours closer than this, lightness weighted as above, get one name.
 NAMED_DISTANCE: Final = 0.06
-_SAMPLED_PIXELS: Final = 45_000
+_SAMPLED_PIXELS: Final = 22_000
 _MOST_BINS: Final = 220
 
 
