@@ -13,7 +13,8 @@ from tonada.core.evaluation import evaluate
 from tonada.core.mend import mend_color
 from tonada.core.palette import Origin, Pair, Role, Swatch, Take
 from tonada.core.roles import Candidate, propose_roles
-from tonada.web.models import EvaluationAnswer, TakeDocument
+from tonada.web.documents import TakeDocument
+from tonada.web.models import EvaluationAnswer
 
 TYPED = Origin("typed", "typed by hand")
 

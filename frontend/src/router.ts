@@ -19,6 +19,24 @@ export const router = createRouter({
           meta: { title: 'Source' },
         },
         {
+          path: 'harmony',
+          name: 'harmony',
+          component: () => import('@/views/HarmonyView.vue'),
+          meta: { title: 'Harmony' },
+        },
+        {
+          path: 'versions/:number(\\d+)?',
+          name: 'versions',
+          component: () => import('@/views/VersionsView.vue'),
+          meta: { title: 'Versions' },
+        },
+        {
+          path: 'compare',
+          name: 'compare',
+          component: () => import('@/views/CompareView.vue'),
+          meta: { title: 'Compare' },
+        },
+        {
           path: 'pairs',
           name: 'pairs',
           component: () => import('@/views/PairsView.vue'),

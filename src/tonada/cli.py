@@ -52,7 +52,13 @@ def _parser() -> argparse.ArgumentParser:
     roles.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
     roles.set_defaults(run=_roles)
 
-    for command in (extract, contrast, roles):
+    harmony = commands.add_parser("harmony", help="partners of a colour by a hue rule")
+    harmony.add_argument("color", metavar="COLOR", help="any CSS colour with a hue")
+    harmony.add_argument("--rule", required=True, metavar="NAME", help="such as complementary or triadic")
+    harmony.add_argument("--spread", type=float, metavar="DEG", help="degrees; each rule has a usual one")
+    harmony.set_defaults(run=_harmony)
+
+    for command in (extract, contrast, roles, harmony):
         command.add_argument("--json", action="store_true", help="print JSON")
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
@@ -122,6 +128,16 @@ def _roles(parsed: argparse.Namespace) -> int:
     roles = propose_roles(candidates).roles
     answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}
     return _print(answer, [f"{r.role:<10}{r.hex}  {r.reason}" for r in roles], as_json=parsed.json)
+
+
+def _harmony(parsed: argparse.Namespace) -> int:
+    from tonada.core.harmony import partners
+    from tonada.core.notation import parse_color
+
+    anchor, _ = parse_color(parsed.color, field="COLOR")
+    found = partners(anchor, parsed.rule, parsed.spread)
+    answer = {"colors": [{"hex": value, "angle": angle} for value, angle in found]}
+    return _print(answer, [f"{value}  {angle:5.1f}°" for value, angle in found], as_json=parsed.json)
 
 
 def _serve(parsed: argparse.Namespace) -> int:

@@ -229,7 +229,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/brands/{brand_id}/takes": {
+    "/api/harmony": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rules and the characters */
+        get: operations["harmony_read_vocabulary_harmony_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes": {
         parameters: {
             query?: never;
             header?: never;
@@ -238,6 +255,92 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A take after a change of its harmony */
+        post: operations["harmony_change_take_changes_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/variations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Variations of what is free */
+        post: operations["harmony_list_variations_variations_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Advice on a take's colours */
+        post: operations["harmony_list_advice_advice_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What changed between two takes */
+        post: operations["harmony_compare_takes_comparisons_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stave/field": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What sRGB has at a chroma: hue across, contrast scale up, as PNG */
+        get: operations["harmony_read_field_stave_field_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/takes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put the takes of a brand in another order */
+        put: operations["takes_order_takes_brands__uuid_brand_id__takes_put"];
         /** A new take of a brand */
         post: operations["takes_create_take_brands__uuid_brand_id__takes_post"];
         delete?: never;
@@ -258,10 +361,12 @@ export interface paths {
         /** Save a take; refused with what is saved where someone else saved since */
         put: operations["takes_save_take_takes__uuid_take_id__put"];
         post?: never;
-        delete?: never;
+        /** Delete a take; it can be restored */
+        delete: operations["takes_remove_take_takes__uuid_take_id__delete"];
         options?: never;
         head?: never;
-        patch?: never;
+        /** Rename a take */
+        patch: operations["takes_rename_take_takes__uuid_take_id__patch"];
         trace?: never;
     };
     "/api/takes/{take_id}/palette.css": {
@@ -273,6 +378,58 @@ export interface paths {
         };
         /** The take as CSS custom properties */
         get: operations["takes_download_css_takes__uuid_take_id__palette_css_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/takes/{take_id}/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a take back */
+        post: operations["takes_restore_take_takes__uuid_take_id__restoration_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/takes/{take_id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A take's versions */
+        get: operations["takes_list_versions_takes__uuid_take_id__versions_get"];
+        put?: never;
+        /** Cut a version */
+        post: operations["takes_cut_version_takes__uuid_take_id__versions_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/takes/{take_id}/versions/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One version */
+        get: operations["takes_read_version_takes__uuid_take_id__versions__int_number__get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -402,13 +559,79 @@ export interface components {
             /** Reason */
             reason: string;
         };
+        /**
+         * HarmonyModel
+         * @description How the hues belong together; see the core's HarmonySettings.
+         */
+        HarmonyModel: {
+            /**
+             * Anchor
+             * @default null
+             */
+            anchor: string | null;
+            /**
+             * Ground
+             * @default null
+             */
+            ground: string | null;
+            /**
+             * Rule
+             * @default analogous with accent
+             */
+            rule: string;
+            /**
+             * Spread
+             * @default null
+             */
+            spread: number | null;
+            /**
+             * Angles
+             * @default []
+             */
+            angles: number[];
+            /**
+             * Character
+             * @default null
+             */
+            character: string | null;
+            /**
+             * Lightness
+             * @default null
+             */
+            lightness: number | null;
+            /**
+             * Chroma
+             * @default null
+             */
+            chroma: number | null;
+            /**
+             * Span
+             * @default null
+             */
+            span: number | null;
+            /**
+             * Web Safe
+             * @default false
+             */
+            web_safe: boolean;
+            /**
+             * Seed
+             * @default null
+             */
+            seed: number | null;
+            /**
+             * Varied From
+             * @default []
+             */
+            varied_from: components["schemas"]["VariedFrom"][];
+        };
         /** OriginModel */
         OriginModel: {
             /**
              * Kind
              * @enum {string}
              */
-            kind: "source" | "harmony" | "made" | "typed" | "mended";
+            kind: "source" | "harmony" | "made" | "typed" | "mended" | "moved" | "varied";
             /** Note */
             note: string;
             /**
@@ -505,6 +728,23 @@ export interface components {
              * @default []
              */
             pairs: components["schemas"]["PairModel"][];
+            /**
+             * @default {
+             *       "anchor": null,
+             *       "ground": null,
+             *       "rule": "analogous with accent",
+             *       "spread": null,
+             *       "angles": [],
+             *       "character": null,
+             *       "lightness": null,
+             *       "chroma": null,
+             *       "span": null,
+             *       "web_safe": false,
+             *       "seed": null,
+             *       "varied_from": []
+             *     }
+             */
+            harmony: components["schemas"]["HarmonyModel"];
         };
         /**
          * Usage
@@ -512,6 +752,13 @@ export interface components {
          * @enum {string}
          */
         Usage: "body text" | "large text" | "button label" | "link" | "part of a control";
+        /** VariedFrom */
+        VariedFrom: {
+            /** Swatch */
+            swatch: string;
+            /** Hex */
+            hex: string;
+        };
         /** SessionAnswer */
         SessionAnswer: {
             /** Csrf Token */
@@ -939,23 +1186,53 @@ export interface components {
              */
             square: 1 | 3 | 5 | 11;
         };
-        /** NewTakeBody */
-        NewTakeBody: {
-            document: components["schemas"]["TakeDocument"];
-            /**
-             * Name
-             * @default null
-             */
-            name: string | null;
+        /** HarmonyVocabulary */
+        HarmonyVocabulary: {
+            /** Rules */
+            rules: components["schemas"]["RuleAnswer"][];
+            /** Characters */
+            characters: components["schemas"]["CharacterTargets"][];
+            /** Most Free Angles */
+            most_free_angles: number;
+            /** Last Seed */
+            last_seed: number;
+        };
+        /** CharacterTargets */
+        CharacterTargets: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Lightness */
+            lightness: number;
+            /** Chroma */
+            chroma: number;
+            /** Span */
+            span: number;
         };
         /**
-         * SaveTakeBody
-         * @description The new document with the revision that it was made from.
+         * RuleAnswer
+         * @description angles: of the partners at the usual spread.
          */
-        SaveTakeBody: {
+        RuleAnswer: {
+            /** Name */
+            name: string;
+            /** Spread */
+            spread: number;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Angles */
+            angles: number[];
+        };
+        /**
+         * ChangeAnswer
+         * @description The take after a change, with its figures.
+         */
+        ChangeAnswer: {
             document: components["schemas"]["TakeDocument"];
-            /** Revision */
-            revision: number;
+            evaluation: components["schemas"]["EvaluationAnswer"];
         };
         /** EvaluationAnswer */
         EvaluationAnswer: {
@@ -965,6 +1242,23 @@ export interface components {
             pairs: components["schemas"]["PairFiguresAnswer"][];
             /** Failing */
             failing: number;
+            stave: components["schemas"]["StaveAnswer"];
+        };
+        /** FlagAnswer */
+        FlagAnswer: {
+            /** Angle */
+            angle: number;
+            /** Hue */
+            hue: number;
+            /** Swatch */
+            swatch: string | null;
+        };
+        /** LineAnswer */
+        LineAnswer: {
+            /** Ratio */
+            ratio: number;
+            /** Position */
+            position: number;
         };
         /** PairFiguresAnswer */
         PairFiguresAnswer: {
@@ -1001,6 +1295,28 @@ export interface components {
             /** Bracket End */
             bracket_end: number;
         };
+        /**
+         * StaveAnswer
+         * @description What the stave shows beside the notes; from near_start to near_end it is under 3 to 1.
+         */
+        StaveAnswer: {
+            /** Anchor */
+            anchor: string | null;
+            /** Ground */
+            ground: string | null;
+            /** Hue */
+            hue: number;
+            /** Has Hue */
+            has_hue: boolean;
+            /** Lines */
+            lines: components["schemas"]["LineAnswer"][];
+            /** Near Start */
+            near_start: number;
+            /** Near End */
+            near_end: number;
+            /** Flags */
+            flags: components["schemas"]["FlagAnswer"][];
+        };
         /** SwatchFiguresAnswer */
         SwatchFiguresAnswer: {
             /** Id */
@@ -1026,10 +1342,269 @@ export interface components {
              * @enum {string}
              */
             better_label: "black" | "white";
+            /** On Ground */
+            on_ground: number;
+        };
+        /** ChangeBody */
+        ChangeBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Change */
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"];
+        };
+        /**
+         * CharacterChange
+         * @description Other settings; the free swatches get the lightness and chroma of the character.
+         */
+        CharacterChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "character";
+            harmony: components["schemas"]["HarmonyModel"];
+        };
+        /**
+         * ChordChange
+         * @description Other settings; the free swatches take their places by the rule, the chord turned by `turn`.
+         */
+        ChordChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "chord";
+            harmony: components["schemas"]["HarmonyModel"];
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
+        };
+        /**
+         * PartnerChange
+         * @description A new swatch at an angle of the rule where none stands.
+         */
+        PartnerChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "partner";
+            /** Angle */
+            angle: number;
+        };
+        /**
+         * PlaceChange
+         * @description A note moved by hand. position: on the contrast scale, in place of lightness.
+         */
+        PlaceChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place";
+            /** Swatch */
+            swatch: string;
+            /** Chroma */
+            chroma: number;
+            /** Hue */
+            hue: number;
+            /**
+             * Lightness
+             * @default null
+             */
+            lightness: number | null;
+            /**
+             * Position
+             * @default null
+             */
+            position: number | null;
+            /**
+             * Settle
+             * @default false
+             */
+            settle: boolean;
+        };
+        /** VariationsAnswer */
+        VariationsAnswer: {
+            /** Variations */
+            variations: components["schemas"]["VariationAnswer"][];
+        };
+        /** VariationAnswer */
+        VariationAnswer: {
+            /** Seed */
+            seed: number;
+            /** Difference */
+            difference: number;
+            /** Failing */
+            failing: string[];
+            /** Problem */
+            problem: string | null;
+            document: components["schemas"]["TakeDocument"];
+        };
+        /** VariationsBody */
+        VariationsBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * First
+             * @default 1
+             */
+            first: number;
+            /**
+             * Count
+             * @default 6
+             */
+            count: number;
+        };
+        /** AdvicesAnswer */
+        AdvicesAnswer: {
+            /** Advice */
+            advice: components["schemas"]["AdviceAnswer"][];
+        };
+        /** AdviceAnswer */
+        AdviceAnswer: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "many hues" | "close" | "confused" | "vibrates" | "quiet accent";
+            /** Text */
+            text: string;
+            /** Swatches */
+            swatches: string[];
+            /** Act */
+            act: string | null;
+            /** Target */
+            target: string | null;
+            /** Value */
+            value: string | null;
         };
         /** EvaluateBody */
         EvaluateBody: {
             document: components["schemas"]["TakeDocument"];
+        };
+        /** ComparisonAnswer */
+        ComparisonAnswer: {
+            /** Swatches */
+            swatches: components["schemas"]["SwatchChangeAnswer"][];
+            /** Roles */
+            roles: components["schemas"]["RoleChangeAnswer"][];
+            /** Pairs */
+            pairs: components["schemas"]["PairChangeAnswer"][];
+        };
+        /** PairChangeAnswer */
+        PairChangeAnswer: {
+            /** Id */
+            id: string;
+            /** Before */
+            before: number | null;
+            /** After */
+            after: number | null;
+            /** Passed */
+            passed: boolean;
+            /** Passes */
+            passes: boolean;
+        };
+        /** RoleChangeAnswer */
+        RoleChangeAnswer: {
+            role: components["schemas"]["Role"];
+            /** Before */
+            before: string | null;
+            /** After */
+            after: string | null;
+        };
+        /** SwatchChangeAnswer */
+        SwatchChangeAnswer: {
+            /**
+             * Change
+             * @enum {string}
+             */
+            change: "added" | "removed" | "changed";
+            /** Name */
+            name: string;
+            /** Before */
+            before: string | null;
+            /** After */
+            after: string | null;
+            /** Difference */
+            difference: number | null;
+            /** Renamed From */
+            renamed_from: string | null;
+        };
+        /** ComparisonBody */
+        ComparisonBody: {
+            before: components["schemas"]["TakeDocument"];
+            after: components["schemas"]["TakeDocument"];
+        };
+        /** NewTakeBody */
+        NewTakeBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
+        };
+        /**
+         * SaveTakeBody
+         * @description The new document with the revision that it was made from.
+         */
+        SaveTakeBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Revision */
+            revision: number;
+        };
+        /** TakeNameBody */
+        TakeNameBody: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * TakeOrderBody
+         * @description All takes of a brand in the order wanted.
+         */
+        TakeOrderBody: {
+            /** Takes */
+            takes: string[];
+        };
+        /** VersionAnswer */
+        VersionAnswer: {
+            /** Number */
+            number: number;
+            /** Note */
+            note: string;
+            /** Is Automatic */
+            is_automatic: boolean;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            document: components["schemas"]["TakeDocument"];
+        };
+        /**
+         * VersionBody
+         * @description is_automatic: cut by itself before something large.
+         */
+        VersionBody: {
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Is Automatic
+             * @default false
+             */
+            is_automatic: boolean;
+        };
+        /**
+         * VersionsAnswer
+         * @description The newest first.
+         */
+        VersionsAnswer: {
+            /** Versions */
+            versions: components["schemas"]["VersionAnswer"][];
         };
         /**
          * ColorAnswer
@@ -2331,6 +2906,467 @@ export interface operations {
             };
         };
     };
+    harmony_read_vocabulary_harmony_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarmonyVocabulary"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    harmony_change_take_changes_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    harmony_list_variations_variations_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariationsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VariationsAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    harmony_list_advice_advice_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdvicesAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    harmony_compare_takes_comparisons_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    harmony_read_field_stave_field_get: {
+        parameters: {
+            query?: {
+                chroma?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_order_takes_brands__uuid_brand_id__takes_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOrderBody"];
+            };
+        };
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takes_create_take_brands__uuid_brand_id__takes_post: {
         parameters: {
             query?: never;
@@ -2540,6 +3576,135 @@ export interface operations {
             };
         };
     };
+    takes_remove_take_takes__uuid_take_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_rename_take_takes__uuid_take_id__patch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeNameBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takes_download_css_takes__uuid_take_id__palette_css_get: {
         parameters: {
             query?: never;
@@ -2551,6 +3716,279 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_restore_take_takes__uuid_take_id__restoration_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_list_versions_takes__uuid_take_id__versions_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionsAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_cut_version_takes__uuid_take_id__versions_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takes_read_version_takes__uuid_take_id__versions__int_number__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionAnswer"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {

@@ -5,6 +5,9 @@ const props = defineProps<{
   modelValue: T
   options: readonly { value: T; label: string; note?: string }[]
   label: string
+  /** Which edge the list hangs from, and whether it opens upward. */
+  align?: 'left' | 'right'
+  up?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
 
@@ -28,7 +31,8 @@ const labelOf = (value: T) => props.options.find((option) => option.value === va
       </svg>
     </ListboxButton>
     <ListboxOptions
-      class="absolute right-0 z-20 mt-px max-h-64 min-w-full overflow-auto border border-ink bg-sheet"
+      :class="[align === 'left' ? 'left-0' : 'right-0', up ? 'bottom-full mb-px' : 'mt-px']"
+      class="absolute z-20 max-h-64 min-w-full overflow-auto border border-ink bg-sheet"
     >
       <ListboxOption
         v-for="option in options"

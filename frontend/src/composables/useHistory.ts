@@ -1,8 +1,7 @@
 import { computed, shallowRef } from 'vue'
 
-const LONGEST = 200
-
-/** Steps back and forward over whole values; kept in the session storage, so a reload keeps them. */
+/** Steps back and forward over whole values, as many as there are; the session storage keeps them
+ * over a reload, the oldest falling out where it is full. */
 export function useHistory<T>() {
   const past = shallowRef<T[]>([])
   const future = shallowRef<T[]>([])
@@ -20,16 +19,22 @@ export function useHistory<T>() {
   }
 
   function keep() {
-    try {
-      sessionStorage.setItem(key, JSON.stringify({ past: past.value, future: future.value }))
-    } catch {
-      // The storage is full: the steps of this session stay, only a reload would lose them.
-      sessionStorage.removeItem(key)
+    for (let kept = past.value; ; kept = kept.slice(Math.ceil(kept.length / 2))) {
+      try {
+        sessionStorage.setItem(key, JSON.stringify({ past: kept, future: future.value }))
+        return
+      } catch {
+        // The storage is full. All steps stay in this window; a reload keeps the newer half.
+        if (!kept.length) {
+          sessionStorage.removeItem(key)
+          return
+        }
+      }
     }
   }
 
   function record(value: T) {
-    past.value = [...past.value, value].slice(-LONGEST)
+    past.value = [...past.value, value]
     future.value = []
     keep()
   }

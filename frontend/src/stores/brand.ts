@@ -27,6 +27,11 @@ export const useBrandStore = defineStore('brand', () => {
     )
   }
 
+  /** The takes and sources as they are now. */
+  async function refresh() {
+    if (detail.value) await open(detail.value.brand.id)
+  }
+
   /** Read files and keep them as a source. Undefined where that failed or was cancelled. */
   async function addFiles(files: File[], wanted: 'list' | null = null) {
     return adding(files.map((file) => file.name).join(', '), async (brandId, signal) => {
@@ -175,6 +180,7 @@ export const useBrandStore = defineStore('brand', () => {
     problem,
     removed,
     open,
+    refresh,
     addFiles,
     addText,
     addMood,

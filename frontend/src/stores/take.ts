@@ -1,12 +1,34 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, given, ProblemError } from '@/api/client'
-import type { Take, TakeDocument } from '@/api/types'
+import type { Evaluation, Take, TakeDocument } from '@/api/types'
 import { useEvaluation } from '@/composables/useEvaluation'
 import { useHistory } from '@/composables/useHistory'
+import { unsent } from '@/document/unsent'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
 const RETRY_MS = 4000
+const EMPTY: TakeDocument = {
+  format: 1,
+  level: 'AA',
+  swatches: [],
+  roles: [],
+  pairs: [],
+  harmony: {
+    anchor: null,
+    ground: null,
+    rule: 'analogous with accent',
+    spread: null,
+    angles: [],
+    character: null,
+    lightness: null,
+    chroma: null,
+    span: null,
+    web_safe: false,
+    seed: null,
+    varied_from: [],
+  },
+}
 
 /** The open take: its document, the steps back and forward, and its way into the database. */
 export const useTakeStore = defineStore('take', () => {
@@ -15,15 +37,33 @@ export const useTakeStore = defineStore('take', () => {
   const saveState = ref<SaveState>('saved')
   const conflict = shallowRef<Take>()
   const history = useHistory<TakeDocument>()
-  const { evaluation } = useEvaluation(document)
+  const { evaluation: own } = useEvaluation(document)
+  /** What a gesture shows while it lasts; nothing of it is recorded or saved before it ends. */
+  const preview = shallowRef<{ document: TakeDocument; evaluation: Evaluation }>()
+  const shown = computed(() => preview.value?.document ?? document.value)
+  const evaluation = computed(() => preview.value?.evaluation ?? own.value)
   let running = false
   let retry: ReturnType<typeof setTimeout> | undefined
 
   async function open(takeId: string) {
     await settle()
-    take.value = document.value = conflict.value = undefined
+    take.value = document.value = conflict.value = preview.value = undefined
     show(await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: takeId } } })))
     history.open(takeId)
+    sendUnsent(takeId)
+  }
+
+  /** What a window that was closed in between could not save is sent now. */
+  function sendUnsent(takeId: string) {
+    const left = unsent.read(takeId)
+    if (!left || !take.value || !document.value) return
+    if (JSON.stringify(left.document) === JSON.stringify(document.value)) {
+      unsent.forget(takeId)
+      return
+    }
+    history.record(document.value)
+    take.value = { ...take.value, revision: left.revision }
+    put(left.document)
   }
 
   function show(saved: Take) {
@@ -35,6 +75,7 @@ export const useTakeStore = defineStore('take', () => {
 
   /** One step of the user's: recorded, shown at once, saved. */
   function change(next: TakeDocument) {
+    preview.value = undefined
     if (!document.value || next === document.value) return
     history.record(document.value)
     put(next)
@@ -52,6 +93,8 @@ export const useTakeStore = defineStore('take', () => {
   /** Send the newest document; while one is on its way, the next one waits. */
   async function save() {
     clearTimeout(retry)
+    if (take.value && document.value)
+      unsent.keep(take.value.id, { document: document.value, revision: take.value.revision })
     saveState.value = 'saving'
     if (running) return
     running = true
@@ -68,6 +111,7 @@ export const useTakeStore = defineStore('take', () => {
         take.value = { ...saved, document: sent }
       }
       saveState.value = 'saved'
+      if (take.value) unsent.forget(take.value.id)
     } catch (reason) {
       refused(reason)
     } finally {
@@ -97,6 +141,7 @@ export const useTakeStore = defineStore('take', () => {
   function takeTheirs() {
     if (!conflict.value || !document.value) return
     history.record(document.value)
+    unsent.forget(conflict.value.id)
     show(conflict.value)
   }
 
@@ -104,17 +149,33 @@ export const useTakeStore = defineStore('take', () => {
   async function keepMine(): Promise<Take | undefined> {
     if (!take.value || !document.value) return undefined
     const made = await createFrom(document.value)
+    unsent.forget(take.value.id)
     conflict.value = undefined
     saveState.value = 'saved'
     return made
   }
 
-  function createFrom(from: TakeDocument): Promise<Take> {
+  /** An empty take, or one made from a document, at the end of the brand's. */
+  const createEmpty = () => createFrom(undefined)
+
+  /** Keep the saved state as a version; before something large this happens by itself. */
+  async function cutVersion(note: string, is_automatic = false) {
+    await settle()
+    if (!take.value) return
+    await given(
+      api.POST('/api/takes/{take_id}/versions', {
+        params: { path: { take_id: take.value.id } },
+        body: { note, is_automatic },
+      }),
+    )
+  }
+
+  function createFrom(from: TakeDocument | undefined): Promise<Take> {
     const brandId = take.value?.brand_id ?? ''
     return given(
       api.POST('/api/brands/{brand_id}/takes', {
         params: { path: { brand_id: brandId } },
-        body: { document: from, name: null },
+        body: { document: from ?? EMPTY, name: null },
       }),
     )
   }
@@ -122,7 +183,9 @@ export const useTakeStore = defineStore('take', () => {
   return {
     take,
     document,
+    shown,
     evaluation,
+    preview,
     saveState,
     conflict,
     failing: computed(() => evaluation.value?.failing ?? 0),
@@ -136,5 +199,7 @@ export const useTakeStore = defineStore('take', () => {
     takeTheirs,
     keepMine,
     createFrom,
+    createEmpty,
+    cutVersion,
   }
 })

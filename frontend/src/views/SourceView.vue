@@ -3,13 +3,13 @@ import { computed, ref, toRef } from 'vue'
 import type { Choice, Source } from '@/api/types'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
+import RenameDialog from '@/components/RenameDialog.vue'
 import EmptySource from '@/components/source/EmptySource.vue'
 import FoundColors from '@/components/source/FoundColors.vue'
 import ListSource from '@/components/source/ListSource.vue'
 import MoodDialog from '@/components/source/MoodDialog.vue'
 import MoodSource from '@/components/source/MoodSource.vue'
 import PictureSource from '@/components/source/PictureSource.vue'
-import RenameDialog from '@/components/source/RenameDialog.vue'
 import SourceRail from '@/components/source/SourceRail.vue'
 import StylesheetSource from '@/components/source/StylesheetSource.vue'
 import SuggestedStart from '@/components/source/SuggestedStart.vue'
@@ -60,8 +60,16 @@ function become(offer: Offer, choice: Choice) {
   else choose(offer.color.hex, choice)
 }
 
-function build() {
-  if (proposal.value) take.change(proposal.value.document)
+/** Building anew replaces everything, so that what was there is kept as a version first. */
+async function build() {
+  const built = proposal.value?.document
+  if (!built) return
+  if (isBuilt.value)
+    await take.cutVersion(
+      `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
+      true,
+    )
+  take.change({ ...built, harmony: take.document?.harmony ?? built.harmony })
 }
 
 async function keepAndShow(work: Promise<Source | undefined>) {

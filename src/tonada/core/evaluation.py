@@ -18,6 +18,7 @@ from tonada.core.contrast import (
     scale_position,
 )
 from tonada.core.palette import PLANNED_SHARES, Role, Take
+from tonada.core.stave import Stave, stave_of
 
 # A swatch without a role still has to be seen in the measure.
 SHARE_WITHOUT_ROLE: Final = 0.03
@@ -28,6 +29,7 @@ class SwatchFigures:
     """Figures of one swatch. position: 0 to 1 on the contrast scale. share: of the page, all together 1.
 
     better_label: whether white or black text is further from it, so that a label can be set on it.
+    on_ground: contrast ratio to the stave's ground, exact.
     """
 
     id: str
@@ -40,6 +42,7 @@ class SwatchFigures:
     share: float
     roles: tuple[Role, ...]
     better_label: Literal["black", "white"]
+    on_ground: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,6 +78,7 @@ class Evaluation:
     swatches: tuple[SwatchFigures, ...]
     pairs: tuple[PairFigures, ...]
     failing: int
+    stave: Stave
 
 
 def evaluate(take: Take) -> Evaluation:
@@ -86,15 +90,17 @@ def evaluate(take: Take) -> Evaluation:
         _pair_figures(take, luminance, position),
         key=lambda pair: (pair.passes, pair.ratio / pair.needed if not pair.passes else 0.0),
     )
+    stave = stave_of(take)
     return Evaluation(
-        swatches=_swatch_figures(take, srgb8, luminance, position),
+        swatches=_swatch_figures(take, srgb8, luminance, position, stave.ground),
         pairs=tuple(pairs),
         failing=sum(not pair.passes for pair in pairs),
+        stave=stave,
     )
 
 
 def _swatch_figures(
-    take: Take, srgb8: np.ndarray, luminance: np.ndarray, position: np.ndarray
+    take: Take, srgb8: np.ndarray, luminance: np.ndarray, position: np.ndarray, ground: str | None
 ) -> tuple[SwatchFigures, ...]:
     if not take.swatches:
         return ()
@@ -104,6 +110,8 @@ def _swatch_figures(
         [sum(PLANNED_SHARES[role] for role in own) if own else SHARE_WITHOUT_ROLE for own in roles]
     )
     shares = planned / planned.sum()
+    ground_row = next(row for row, swatch in enumerate(take.swatches) if swatch.id == ground)
+    on_ground = ratio_of_luminances(luminance, luminance[ground_row])
     white_is_better = 1.05 / (luminance + 0.05) >= (luminance + 0.05) / 0.05
     return tuple(
         SwatchFigures(
@@ -117,6 +125,7 @@ def _swatch_figures(
             share=float(shares[row]),
             roles=roles[row],
             better_label="white" if white_is_better[row] else "black",
+            on_ground=float(on_ground[row]),
         )
         for row, swatch in enumerate(take.swatches)
     )

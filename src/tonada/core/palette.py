@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
@@ -10,6 +11,7 @@ from typing import Final, Literal, TypeAlias
 from tonada.core.color import HEX_PATTERN, Hex
 from tonada.core.contrast import Level, Usage
 from tonada.core.errors import TakeError
+from tonada.core.naming import color_name, unlike
 
 
 class Role(StrEnum):
@@ -39,7 +41,7 @@ PLANNED_SHARES: Final[Mapping[Role, float]] = {
     Role.LINE: 0.02,
 }
 
-OriginKind: TypeAlias = Literal["source", "harmony", "made", "typed", "mended"]
+OriginKind: TypeAlias = Literal["source", "harmony", "made", "typed", "mended", "moved", "varied"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,6 +86,31 @@ class Pair:
 
 
 @dataclass(frozen=True, slots=True)
+class HarmonySettings:
+    """How the hues of a take belong together, and what the stave is looked at from.
+
+    anchor, ground   swatches; None for Primary and Paper
+    spread           degrees, None for the rule's usual one; angles: those of the rule “free”
+    character        a name of CHARACTERS, or None; lightness, chroma and span: where it was changed
+    web_safe         new values are the nearest of the 216
+    seed             which variation this is, and varied_from what it varies: swatch ids with their values
+    """
+
+    anchor: str | None = None
+    ground: str | None = None
+    rule: str = "analogous with accent"
+    spread: float | None = None
+    angles: tuple[float, ...] = ()
+    character: str | None = None
+    lightness: float | None = None
+    chroma: float | None = None
+    span: float | None = None
+    web_safe: bool = False
+    seed: int | None = None
+    varied_from: tuple[tuple[str, Hex], ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Take:
     """One alternative palette. Raises TakeError where it contradicts itself."""
 
@@ -91,6 +118,7 @@ class Take:
     roles: tuple[Assignment, ...] = ()
     pairs: tuple[Pair, ...] = ()
     level: Level = "AA"
+    harmony: HarmonySettings = HarmonySettings()
     _by_role: dict[Role, Swatch] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
@@ -132,20 +160,46 @@ class Take:
         """Return the roles of a swatch, in the order in which roles are shown."""
         return tuple(role for role in Role if role in self._by_role and self._by_role[role].id == swatch_id)
 
+    def swatch(self, swatch_id: str) -> Swatch:
+        """Return a swatch by its id. Raises TakeError for an unknown one."""
+        for swatch in self.swatches:
+            if swatch.id == swatch_id:
+                return swatch
+        raise TakeError(f"There is no swatch “{swatch_id[:40]}” in this take.", field="swatch")
+
     def has_role(self, role: Role) -> bool:
         """Say whether a swatch has the role."""
         return role in self._by_role
 
 
-def recolor(take: Take, swatch_id: str, value: Hex, note: str) -> Take:
+def recolor(take: Take, swatch_id: str, value: Hex, note: str, kind: OriginKind = "mended") -> Take:
     """Return the take with another value for one swatch; what points at it follows."""
-    return replace(
-        take,
-        swatches=tuple(
-            replace(swatch, hex=value, origin=Origin("mended", note)) if swatch.id == swatch_id else swatch
-            for swatch in take.swatches
-        ),
-    )
+    return recolor_many(take, {swatch_id: value}, note, kind)
+
+
+def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginKind) -> Take:
+    """Return the take with other values for swatches; one that gets the value it has stays as it is.
+
+    A systematic name follows the value, one that was given stays; the reason of a role that a
+    changed swatch has becomes the note.
+    """
+    changed = {swatch.id for swatch in take.swatches if values.get(swatch.id, swatch.hex) != swatch.hex}
+    taken = {swatch.name for swatch in take.swatches if swatch.id not in changed}
+    swatches = []
+    for swatch in take.swatches:
+        if swatch.id in changed:
+            name = _name_for(swatch, values[swatch.id], taken)
+            swatch = replace(swatch, name=name, hex=values[swatch.id], origin=Origin(kind, note))
+        taken.add(swatch.name)
+        swatches.append(swatch)
+    reason = f"{note[:1].upper()}{note[1:]}."
+    roles = tuple(replace(one, reason=reason) if one.swatch in changed else one for one in take.roles)
+    return replace(take, swatches=tuple(swatches), roles=roles)
+
+
+def _name_for(swatch: Swatch, value: Hex, taken: set[str]) -> str:
+    is_systematic = re.fullmatch(rf"{re.escape(color_name(swatch.hex))}( \d+)?", swatch.name)
+    return unlike(color_name(value), taken) if is_systematic else swatch.name
 
 
 def change_pair_text(take: Take, pair_id: str, role: Role) -> Take:

@@ -294,7 +294,7 @@ def _make_missing(taken: dict[Role, _Color]) -> dict[Role, ProposedRole]:
 
 
 def _partners(primary: _Color) -> list[tuple[Role, Hex, str]]:
-    near, opposite = ANALOGOUS_WITH_ACCENT.angles
+    near, opposite = ANALOGOUS_WITH_ACCENT.spread, 180.0
     if primary.is_neutral:
         return [
             (

@@ -15,8 +15,8 @@ from tonada.demo import pictures
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection
 from tonada.web.access import WORKSPACE_NAME
+from tonada.web.documents import TakeDocument
 from tonada.web.intake import Upload, take_in
-from tonada.web.models import TakeDocument
 from tonada.web.source_json import image_to_json, mood_to_json
 
 LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}

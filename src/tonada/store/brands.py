@@ -18,6 +18,7 @@ LIST = """
     select brand.id, brand.name,
            (select take.id from take
              where take.workspace_id = brand.workspace_id and take.brand_id = brand.id
+               and take.removed_at is null
              order by take.position, take.id limit 1) as first_take
       from brand
      where brand.workspace_id = %(workspace)s
@@ -27,6 +28,7 @@ FIND = """
     select brand.id, brand.name,
            (select take.id from take
              where take.workspace_id = brand.workspace_id and take.brand_id = brand.id
+               and take.removed_at is null
              order by take.position, take.id limit 1) as first_take
       from brand
      where brand.workspace_id = %(workspace)s and brand.id = %(brand)s

@@ -2,6 +2,7 @@
 
 StoreError
 ├── NotFound          there is no such thing in this workspace
+├── LastTake          a brand keeps at least one take
 ├── StaleRevision     someone saved in between; carries what is saved now
 └── StoreUnavailable  the database can't be reached or can't be used
 """
@@ -24,6 +25,13 @@ class NotFound(StoreError):
     def __init__(self, what: str) -> None:
         super().__init__(f"There is no such {what} here.")
         self.what = what
+
+
+class LastTake(StoreError):
+    """A brand keeps at least one take, so that there is something to open."""
+
+    def __init__(self) -> None:
+        super().__init__("This is the brand’s only take. Make another one before it is deleted.")
 
 
 class StaleRevision(StoreError):

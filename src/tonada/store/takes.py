@@ -12,11 +12,11 @@ from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
 from tonada.store.database import Connection
-from tonada.store.errors import NotFound, StaleRevision
+from tonada.store.errors import LastTake, NotFound, StaleRevision
 
 LIST = """
     select id, brand_id, name, document, revision, saved_at from take
-     where workspace_id = %(workspace)s and brand_id = %(brand)s
+     where workspace_id = %(workspace)s and brand_id = %(brand)s and removed_at is null
      order by position, id
 """
 FIND = """
@@ -35,6 +35,23 @@ SAVE = """
      where workspace_id = %(workspace)s and id = %(take)s and revision = %(made_from)s
     returning id, brand_id, name, document, revision, saved_at
 """  # no row back means someone saved in between: StaleRevision
+RENAME = """
+    update take set name = %(name)s where workspace_id = %(workspace)s and id = %(take)s
+"""
+REMOVE = """
+    update take set removed_at = now()
+     where workspace_id = %(workspace)s and id = %(take)s and removed_at is null
+    returning id
+"""
+RESTORE = """
+    update take set removed_at = null where workspace_id = %(workspace)s and id = %(take)s
+    returning id
+"""
+ORDER = """
+    update take set position = place.number - 1
+      from unnest(%(takes)s::uuid[]) with ordinality as place (id, number)
+     where take.workspace_id = %(workspace)s and take.brand_id = %(brand)s and take.id = place.id
+"""
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,3 +106,31 @@ def save(
     if saved is None:
         raise StaleRevision(find(connection, workspace, take), made_from)
     return saved
+
+
+def rename(connection: Connection, workspace: UUID, take: UUID, name: str) -> TakeRow:
+    """Return the take with its new name. Raises NotFound."""
+    connection.execute(RENAME, {"workspace": workspace, "take": take, "name": name})
+    return find(connection, workspace, take)
+
+
+def remove(connection: Connection, workspace: UUID, take: UUID) -> None:
+    """Take a take away; it can be restored. Raises NotFound, and LastTake for a brand's only one."""
+    row = find(connection, workspace, take)
+    connection.execute(LOCK_BRAND, {"workspace": workspace, "brand": row.brand_id})
+    if len(list_of_brand(connection, workspace, row.brand_id)) < 2:
+        raise LastTake
+    if connection.execute(REMOVE, {"workspace": workspace, "take": take}).fetchone() is None:
+        raise NotFound("take")
+
+
+def restore(connection: Connection, workspace: UUID, take: UUID) -> TakeRow:
+    """Return a take that was removed. Raises NotFound."""
+    if connection.execute(RESTORE, {"workspace": workspace, "take": take}).fetchone() is None:
+        raise NotFound("take")
+    return find(connection, workspace, take)
+
+
+def order(connection: Connection, workspace: UUID, brand: UUID, takes: list[UUID]) -> None:
+    """Put the takes of a brand in this order; ids that aren't its own change nothing."""
+    connection.execute(ORDER, {"workspace": workspace, "brand": brand, "takes": takes})

@@ -13,7 +13,7 @@ from tonada.web import frontend, problems, security
 from tonada.web.access import Access
 from tonada.web.models import Problem
 from tonada.web.settings import Settings
-from tonada.web.views import brands, computation, lists, loupe, session, sources, takes
+from tonada.web.views import brands, computation, harmony, lists, loupe, session, sources, takes
 
 
 def create_app(settings: Settings | None = None) -> OpenAPI:
@@ -32,7 +32,16 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
     security.register(app, settings)
     problems.register(app)
     app.extensions["tonada"] = Access(Database(settings.database_url))
-    for blueprint in (session.api, brands.api, sources.api, lists.api, loupe.api, takes.api, computation.api):
+    for blueprint in (
+        session.api,
+        brands.api,
+        sources.api,
+        lists.api,
+        loupe.api,
+        harmony.api,
+        takes.api,
+        computation.api,
+    ):
         app.register_api(blueprint)
     frontend.register(app, settings.frontend)
     return app

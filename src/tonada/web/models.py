@@ -8,108 +8,16 @@ from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
-from tonada.core import limits, palette
+from tonada.core import limits
 from tonada.core.contrast import Level, Usage, Verdict
 from tonada.core.mend import Mend, MendKind
 from tonada.core.notation import Notation
-from tonada.core.palette import OriginKind, Role
+from tonada.core.palette import Role
 from tonada.core.roles import Candidate, ProposedRole, Whole
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
-
-HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
-Name = Annotated[
-    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
-]
-Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
-Share = Annotated[float, Field(ge=0, le=1)]
-
-
-class Model(BaseModel):
-    """What is sent must be known: a field that isn't here is refused."""
-
-    model_config = ConfigDict(extra="forbid", frozen=True)
-
-
-class OriginModel(Model):
-    kind: OriginKind
-    note: Annotated[str, StringConstraints(max_length=300)]
-    source: str | None = Field(None, max_length=40)
-    share: Share | None = None
-
-
-class SwatchModel(Model):
-    id: Identifier
-    name: Name
-    hex: HexText
-    held: bool
-    origin: OriginModel
-
-
-class AssignmentModel(Model):
-    role: Role
-    swatch: Identifier
-    reason: Annotated[str, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
-
-
-class PairModel(Model):
-    id: Identifier
-    text: Role
-    ground: Role
-    usage: Usage
-    sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
-
-
-class TakeDocument(Model):
-    """One alternative palette, whole."""
-
-    format: Literal[1] = 1
-    level: Level = "AA"
-    swatches: Annotated[tuple[SwatchModel, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
-    roles: tuple[AssignmentModel, ...] = ()
-    pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
-
-    def to_take(self) -> palette.Take:
-        """Return the core's value. Raises TakeError where the document contradicts itself."""
-        return palette.Take(
-            swatches=tuple(
-                palette.Swatch(
-                    s.id,
-                    s.name,
-                    s.hex,
-                    s.held,
-                    palette.Origin(s.origin.kind, s.origin.note, s.origin.source, s.origin.share),
-                )
-                for s in self.swatches
-            ),
-            roles=tuple(palette.Assignment(a.role, a.swatch, a.reason) for a in self.roles),
-            pairs=tuple(palette.Pair(p.id, p.text, p.ground, p.usage, p.sample) for p in self.pairs),
-            level=self.level,
-        )
-
-    @classmethod
-    def of(cls, take: palette.Take) -> TakeDocument:
-        """Return the document of a take."""
-        return cls(
-            level=take.level,
-            swatches=tuple(
-                SwatchModel(
-                    id=s.id,
-                    name=s.name,
-                    hex=s.hex,
-                    held=s.held,
-                    origin=OriginModel(
-                        kind=s.origin.kind, note=s.origin.note, source=s.origin.source, share=s.origin.share
-                    ),
-                )
-                for s in take.swatches
-            ),
-            roles=tuple(AssignmentModel(role=a.role, swatch=a.swatch, reason=a.reason) for a in take.roles),
-            pairs=tuple(
-                PairModel(id=p.id, text=p.text, ground=p.ground, usage=p.usage, sample=p.sample)
-                for p in take.pairs
-            ),
-        )
+from tonada.store.versions import VersionRow
+from tonada.web.documents import HexText, Identifier, Model, Name, Share, TakeDocument
 
 
 class SessionAnswer(Model):
@@ -192,6 +100,47 @@ class SaveTakeBody(Model):
     revision: Annotated[int, Field(ge=1)]
 
 
+class TakeNameBody(Model):
+    name: Name
+
+
+class TakeOrderBody(Model):
+    """All takes of a brand in the order wanted."""
+
+    takes: Annotated[tuple[UUID, ...], Field(max_length=200)]
+
+
+class VersionBody(Model):
+    """is_automatic: cut by itself before something large."""
+
+    note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
+    is_automatic: bool = False
+
+
+class VersionAnswer(Model):
+    number: int
+    note: str
+    is_automatic: bool
+    created_at: datetime
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, row: VersionRow) -> VersionAnswer:
+        return cls(
+            number=row.number,
+            note=row.note,
+            is_automatic=row.is_automatic,
+            created_at=row.created_at,
+            document=TakeDocument.model_validate(row.document),
+        )
+
+
+class VersionsAnswer(Model):
+    """The newest first."""
+
+    versions: tuple[VersionAnswer, ...]
+
+
 class ColorBody(Model):
     """A colour in any CSS notation."""
 
@@ -224,6 +173,7 @@ class SwatchFiguresAnswer(Model):
     share: float
     roles: tuple[Role, ...]
     better_label: Literal["black", "white"]
+    on_ground: float
 
 
 class PairFiguresAnswer(Model):
@@ -247,12 +197,43 @@ class PairFiguresAnswer(Model):
     bracket_end: float
 
 
+class LineAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    ratio: float
+    position: float
+
+
+class FlagAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    angle: float
+    hue: float
+    swatch: str | None
+
+
+class StaveAnswer(Model):
+    """What the stave shows beside the notes; from near_start to near_end it is under 3 to 1."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    anchor: str | None
+    ground: str | None
+    hue: float
+    has_hue: bool
+    lines: tuple[LineAnswer, ...]
+    near_start: float
+    near_end: float
+    flags: tuple[FlagAnswer, ...]
+
+
 class EvaluationAnswer(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
     swatches: tuple[SwatchFiguresAnswer, ...]
     pairs: tuple[PairFiguresAnswer, ...]
     failing: int
+    stave: StaveAnswer
 
 
 class ColorChoice(Model):

@@ -8,7 +8,7 @@ import { useTakeStore } from '@/stores/take'
 const take = useTakeStore()
 const router = useRouter()
 const { selected, select } = useSelection('swatch')
-const swatch = computed(() => take.document?.swatches.find((one) => one.id === selected.value))
+const swatch = computed(() => take.shown?.swatches.find((one) => one.id === selected.value))
 
 function openPair(id: string) {
   void router.push({ name: 'pairs', query: { pair: id } })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
+import SheetDialog from '@/components/SheetDialog.vue'
 import { useTakeStore } from '@/stores/take'
 
 const shown = defineModel<boolean>({ required: true })
@@ -10,6 +10,10 @@ const KEYS = [
   ['Control Z', 'Undo'],
   ['Control Shift Z', 'Redo'],
   ['Tab, arrows, Enter', 'Walk, choose, open'],
+  ['Arrows on a note', 'Hue and contrast, with Shift in tens'],
+  ['+ and − on a note', 'More and less chroma'],
+  ['H on a note', 'Hold or release'],
+  ['Delete on a note', 'Take the swatch out, where it has no role'],
   ['Control V', 'Paste an image or colours as a source'],
   ['Arrows on a picture', 'Move the magnifier a pixel, with Shift ten'],
   ['Enter on a picture', 'Add the colour under the magnifier'],
@@ -32,19 +36,13 @@ useEventListener(window, 'keydown', (event) => {
 </script>
 
 <template>
-  <Dialog :open="shown" class="relative z-40" @close="shown = false">
-    <div class="fixed inset-0 bg-ink/20" aria-hidden="true"></div>
-    <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel class="w-96 border border-ink bg-sheet p-5">
-        <DialogTitle class="text-title font-semibold">Keys</DialogTitle>
-        <dl class="rule-list mt-3">
-          <div v-for="[key, effect] in KEYS" :key="key" class="flex justify-between py-1.5">
-            <dt class="value">{{ key }}</dt>
-            <dd>{{ effect }}</dd>
-          </div>
-        </dl>
-        <button type="button" class="button-solid mt-4" @click="shown = false">Close</button>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <SheetDialog v-model="shown" title="Keys">
+    <dl class="rule-list mt-3">
+      <div v-for="[key, effect] in KEYS" :key="key" class="flex justify-between gap-4 py-1.5">
+        <dt class="value">{{ key }}</dt>
+        <dd class="text-right">{{ effect }}</dd>
+      </div>
+    </dl>
+    <button type="button" class="button-solid mt-4" @click="shown = false">Close</button>
+  </SheetDialog>
 </template>

@@ -11,7 +11,7 @@ const { selected, select } = useSelection('swatch')
 /** A swatch as wide as the share of the page that its roles are planned to take. */
 const cells = computed(() => {
   const figures = new Map(take.evaluation?.swatches.map((one) => [one.id, one]))
-  return (take.document?.swatches ?? []).map((swatch) => ({
+  return (take.shown?.swatches ?? []).map((swatch) => ({
     swatch,
     figures: figures.get(swatch.id),
   }))

@@ -4,6 +4,7 @@ import { useTakeStore } from '@/stores/take'
 const take = useTakeStore()
 const STEPS = [
   { name: 'source', label: 'Source' },
+  { name: 'harmony', label: 'Harmony' },
   { name: 'pairs', label: 'Pairs' },
 ] as const
 </script>

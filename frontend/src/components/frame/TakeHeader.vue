@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
 import AppMark from './AppMark.vue'
 import TakeTabs from './TakeTabs.vue'
 import ViewMenu from './ViewMenu.vue'
+import NoticeBar from '@/components/NoticeBar.vue'
+import RenameDialog from '@/components/RenameDialog.vue'
+import { useTakeActions } from '@/composables/useTakeActions'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
 const brand = useBrandStore()
 const take = useTakeStore()
-const router = useRouter()
 
 const saved = computed(
   () =>
@@ -22,12 +23,8 @@ const saved = computed(
 )
 const download = computed(() => (take.take ? `/api/takes/${take.take.id}/palette.css` : ''))
 
-async function duplicate() {
-  if (!take.document) return
-  const made = await take.createFrom(take.document)
-  await brand.open(made.brand_id)
-  await router.push({ name: 'source', params: { brandId: made.brand_id, takeId: made.id } })
-}
+const actions = useTakeActions()
+const { isRenaming, deleted, problem } = actions
 </script>
 
 <template>
@@ -38,7 +35,7 @@ async function duplicate() {
     <h1 class="max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
       {{ brand.detail?.brand.name ?? '' }}
     </h1>
-    <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @duplicate="duplicate" />
+    <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @act="actions.act" />
     <p class="ml-auto truncate text-quiet" role="status" data-testid="save-state">{{ saved }}</p>
     <div class="flex gap-2">
       <button type="button" class="button" :disabled="!take.canUndo" @click="take.undo()">
@@ -57,5 +54,21 @@ async function duplicate() {
       >Download CSS</a
     >
     <ViewMenu />
+    <RenameDialog
+      v-model="isRenaming"
+      title="Rename the take"
+      :name="brand.detail?.takes.find((one) => one.id === take.take?.id)?.name ?? ''"
+      @rename="actions.rename"
+    />
+    <NoticeBar
+      v-if="deleted || problem"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="problem || `${deleted?.name ?? ''} was deleted.`"
+      @dismiss="((deleted = undefined), (problem = ''))"
+    >
+      <button v-if="deleted" type="button" class="button" @click="actions.bringBack">
+        Bring it back
+      </button>
+    </NoticeBar>
   </header>
 </template>

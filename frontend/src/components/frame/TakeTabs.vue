@@ -1,10 +1,27 @@
 <script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { TakeSummary } from '@/api/types'
 
-defineProps<{ takes: readonly TakeSummary[] }>()
-const emit = defineEmits<{ duplicate: [] }>()
+export type TakeAction =
+  'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare'
+
+const props = defineProps<{ takes: readonly TakeSummary[] }>()
+const emit = defineEmits<{ act: [action: TakeAction] }>()
 const route = useRoute()
+
+const place = computed(() => props.takes.findIndex((one) => one.id === route.params.takeId))
+const actions = computed<{ value: TakeAction; label: string; disabled?: boolean }[]>(() => [
+  { value: 'rename', label: 'Rename' },
+  { value: 'copy', label: 'Copy as a new take' },
+  { value: 'empty', label: 'New empty take' },
+  { value: 'left', label: 'Move left', disabled: place.value <= 0 },
+  { value: 'right', label: 'Move right', disabled: place.value >= props.takes.length - 1 },
+  { value: 'versions', label: 'Versions' },
+  { value: 'compare', label: 'Compare takes', disabled: props.takes.length < 2 },
+  { value: 'delete', label: 'Delete', disabled: props.takes.length < 2 },
+])
 </script>
 
 <template>
@@ -22,12 +39,40 @@ const route = useRoute()
     </div>
     <button
       type="button"
-      class="px-3 font-semibold -outline-offset-3 hover:bg-surround"
+      class="border-r border-ink px-3 font-semibold -outline-offset-3 hover:bg-surround"
       aria-label="New take, as a copy of this one"
       title="New take, as a copy of this one"
-      @click="emit('duplicate')"
+      @click="emit('act', 'copy')"
     >
       +
     </button>
+    <Menu as="div" class="relative flex">
+      <MenuButton
+        class="px-2.5 -outline-offset-3 hover:bg-surround"
+        aria-label="What to do with this take"
+      >
+        <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
+          <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
+        </svg>
+      </MenuButton>
+      <MenuItems class="absolute top-full left-0 z-30 mt-px w-48 border border-ink bg-sheet py-1">
+        <MenuItem
+          v-for="action in actions"
+          :key="action.value"
+          v-slot="{ active }"
+          :disabled="action.disabled ?? false"
+        >
+          <button
+            type="button"
+            class="block w-full px-3 py-1 text-left disabled:text-quiet"
+            :class="active && 'bg-ink text-sheet'"
+            :disabled="action.disabled"
+            @click="emit('act', action.value)"
+          >
+            {{ action.label }}
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </Menu>
   </nav>
 </template>

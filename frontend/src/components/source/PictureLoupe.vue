@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { arrowOf } from '@/composables/arrows'
 import { computed, ref, watch } from 'vue'
 import { useLoupe } from '@/composables/useLoupe'
 import type { Place, Square } from '@/composables/useLoupe'
@@ -33,7 +34,7 @@ function leave() {
 
 /** Arrows move by a pixel of the picture, with Shift by ten. */
 function step(event: KeyboardEvent) {
-  const arrow = ARROWS[event.key]
+  const arrow = arrowOf(event)
   if (event.key === 'Enter' || event.key === ' ') {
     event.preventDefault()
     add()
@@ -51,13 +52,6 @@ function step(event: KeyboardEvent) {
       y: (Math.min(height - 1, Math.max(0, row)) + 0.5) / height,
     }
   }
-}
-
-const ARROWS: Readonly<Record<string, readonly [number, number] | undefined>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
 }
 
 function begin() {

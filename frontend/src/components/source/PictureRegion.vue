@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { arrowOf } from '@/composables/arrows'
 import { computed, ref } from 'vue'
 import type { Region } from '@/api/types'
 
@@ -48,20 +49,14 @@ function release() {
 
 /** Enter begins with the middle; arrows move, with Shift they resize; Delete reads the whole again. */
 function step(event: KeyboardEvent) {
-  const arrow = ARROWS[event.key]
+  const arrow = arrowOf(event)
   if (event.key === 'Enter' && !props.region)
     emit('change', { left: 0.25, top: 0.25, width: 0.5, height: 0.5 })
   else if (event.key === 'Delete' || event.key === 'Backspace') emit('change', null)
-  else if (arrow && props.region) emit('change', moved(props.region, arrow, event.shiftKey))
+  else if (arrow && props.region)
+    emit('change', moved(props.region, [arrow[0] * STEP, arrow[1] * STEP], event.shiftKey))
   else return
   event.preventDefault()
-}
-
-const ARROWS: Readonly<Record<string, readonly [number, number] | undefined>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP],
 }
 
 function moved(region: Region, [x, y]: readonly [number, number], resizes: boolean): Region {

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { Swatch } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
+import ShadeFields from './ShadeFields.vue'
 import { formatRatio, formatShare, roleName, roleNames, verdictText } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
@@ -91,6 +92,7 @@ async function setColor() {
       <button class="button">Set</button>
     </form>
     <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ error }}</p>
+    <ShadeFields v-if="figures" :figures="figures" />
     <div class="mt-3 flex gap-2">
       <button type="button" class="button" @click="edit({ held: !swatch.held })">
         {{ swatch.held ? 'Release' : 'Hold' }}

@@ -12,15 +12,8 @@ from tonada.store import brands, sources, takes
 from tonada.store.brands import BrandRow
 from tonada.store.database import Connection
 from tonada.web.access import workspace_connection
-from tonada.web.models import (
-    BrandAnswer,
-    BrandBody,
-    BrandsAnswer,
-    BrandSummary,
-    SwatchOnScale,
-    TakeDocument,
-    TakeSummary,
-)
+from tonada.web.documents import TakeDocument
+from tonada.web.models import BrandAnswer, BrandBody, BrandsAnswer, BrandSummary, SwatchOnScale, TakeSummary
 from tonada.web.source_models import BrandDetail, SourceAnswer
 from tonada.web.views.answers import answer, blueprint
 

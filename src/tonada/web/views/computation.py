@@ -14,6 +14,7 @@ from tonada.core.mend import mends_for_pair
 from tonada.core.naming import color_name
 from tonada.core.notation import read_color as read_color_text
 from tonada.core.roles import propose_roles
+from tonada.web.documents import TakeDocument
 from tonada.web.models import (
     ColorAnswer,
     ColorBody,
@@ -25,7 +26,6 @@ from tonada.web.models import (
     ProposalAnswer,
     ProposalBody,
     ProposedRoleAnswer,
-    TakeDocument,
 )
 from tonada.web.security import csrf, limiter
 from tonada.web.source_json import list_to_json

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import { api, given } from '@/api/client'
+import type { Advice, TakeDocument } from '@/api/types'
+
+const props = defineProps<{ document: TakeDocument | undefined }>()
+const emit = defineEmits<{ act: [advice: Advice] }>()
+const advice = shallowRef<Advice[]>([])
+const asked = ref(0)
+
+watch(
+  () => props.document,
+  async (document) => {
+    const number = ++asked.value
+    if (!document) return
+    try {
+      const answer = await given(api.POST('/api/advice', { body: { document } }))
+      if (number === asked.value) advice.value = answer.advice
+    } catch {
+      advice.value = []
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <section aria-label="Advice">
+    <h2 class="text-title">Advice</h2>
+    <p v-if="!advice.length" class="mt-1 text-quiet">
+      Nothing to say: three hues at most, all told apart, and the accent calls.
+    </p>
+    <ul class="rule-list" data-testid="advice">
+      <li v-for="one in advice" :key="one.text" class="py-2">
+        <p>{{ one.text }}</p>
+        <button v-if="one.act" type="button" class="button mt-1.5" @click="emit('act', one)">
+          <span class="max-w-56 truncate">{{ one.act }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router'
+import type { Version } from '@/api/types'
+
+defineProps<{ version: Version; isShown: boolean }>()
+const emit = defineEmits<{ restore: [] }>()
+const route = useRoute()
+
+const when = (text: string) =>
+  new Date(text).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <div
+    class="grid grid-cols-[minmax(0,1fr)_260px_auto] items-center gap-4 border-b border-hair bg-sheet px-3 py-2"
+    :class="isShown && 'shadow-[inset_4px_0_0_var(--ink)]'"
+  >
+    <RouterLink
+      :to="{ name: 'versions', params: { ...route.params, number: version.number } }"
+      class="min-w-0"
+      :aria-current="isShown ? 'true' : undefined"
+    >
+      <span class="block truncate">
+        <b class="font-semibold">Version {{ version.number }}</b>
+        <span v-if="version.note">, {{ version.note }}</span>
+      </span>
+      <span class="block text-quiet"
+        >{{ when(version.created_at) }}{{ version.is_automatic ? ', cut by itself' : '' }}</span
+      >
+    </RouterLink>
+    <span class="keeps-color flex h-7 border border-hair" aria-hidden="true">
+      <span
+        v-for="swatch in version.document.swatches"
+        :key="swatch.id"
+        class="flex-1"
+        :style="{ backgroundColor: swatch.hex }"
+      ></span>
+    </span>
+    <button type="button" class="button" @click="emit('restore')">Restore</button>
+  </div>
+</template>

@@ -1,0 +1,124 @@
+/** Where things stand on the stave, in pixels. Plain functions: figures come from the server. */
+
+export interface Frame {
+  width: number
+  height: number
+}
+export interface Box {
+  left: number
+  top: number
+  right: number
+  bottom: number
+}
+
+/** The margins around the field: the ruler above, the line labels and the neutral lane at the left. */
+export const MARGIN = { top: 46, bottom: 26, left: 162, right: 22 } as const
+export const LANE = { left: 88, width: 62 } as const
+export const NOTE = 14
+
+export function fieldOf(frame: Frame): Box {
+  return {
+    left: MARGIN.left,
+    top: MARGIN.top,
+    right: Math.max(MARGIN.left + 80, frame.width - MARGIN.right),
+    bottom: Math.max(MARGIN.top + 80, frame.height - MARGIN.bottom),
+  }
+}
+
+/** Up is light: 1 at the top. */
+export const yOf = (position: number, field: Box) =>
+  field.bottom - position * (field.bottom - field.top)
+
+export const positionOf = (y: number, field: Box) => (field.bottom - y) / (field.bottom - field.top)
+
+/** The anchor's hue is the middle; the axis wraps at both ends. */
+export function xOf(hue: number, anchorHue: number, field: Box): number {
+  const middle = (field.left + field.right) / 2
+  return middle + (signed(hue - anchorHue) / 360) * (field.right - field.left)
+}
+
+export function angleOf(x: number, field: Box): number {
+  return ((x - (field.left + field.right) / 2) / (field.right - field.left)) * 360
+}
+
+/** An angle over -180 up to 180. */
+export const signed = (angle: number) => 180 - ((((180 - angle) % 360) + 360) % 360)
+
+export interface Spot {
+  id: string
+  x: number
+  y: number
+  width: number
+}
+export interface Placed {
+  /** How far the note steps aside, so that none hides another. */
+  dx: number
+  label: Box
+}
+
+/** Notes that would hide one another step aside, and each label goes where there is room. */
+export function placeNotes(spots: readonly Spot[], bounds: Box): Record<string, Placed> {
+  const circles: { x: number; y: number }[] = []
+  const result: Record<string, Placed> = {}
+  const aside = spots.map((spot) => {
+    const dx = ASIDE.find((offset) => isFree(spot.x + offset, spot.y, circles)) ?? 0
+    circles.push({ x: spot.x + dx, y: spot.y })
+    return dx
+  })
+  const labels: Box[] = []
+  spots.forEach((spot, row) => {
+    const x = spot.x + (aside[row] ?? 0)
+    const choices = labelPlaces(x, spot.y, spot.width).filter(
+      (box) => box.left >= bounds.left && box.right <= bounds.right && box.top >= bounds.top,
+    )
+    const label =
+      choices.find((box) => !labels.some((other) => overlaps(box, other)) && clear(box, circles)) ??
+      choices.find((box) => !labels.some((other) => overlaps(box, other))) ??
+      choices[0] ??
+      labelPlaces(x, spot.y, spot.width)[0]
+    if (!label) return
+    labels.push(label)
+    result[spot.id] = { dx: aside[row] ?? 0, label }
+  })
+  return result
+}
+
+const ASIDE = [0, 14, -14, 24, -24, 34, -34] as const
+const LABEL_HEIGHT = 18
+
+const isFree = (x: number, y: number, circles: readonly { x: number; y: number }[]) =>
+  circles.every((other) => Math.hypot(other.x - x, other.y - y) >= NOTE)
+
+function labelPlaces(x: number, y: number, width: number): Box[] {
+  const gap = NOTE + 5
+  const box = (left: number, top: number): Box => ({
+    left,
+    top,
+    right: left + width,
+    bottom: top + LABEL_HEIGHT,
+  })
+  return [
+    box(x + gap, y - LABEL_HEIGHT / 2),
+    box(x - gap - width, y - LABEL_HEIGHT / 2),
+    box(x + gap - 4, y + 6),
+    box(x + gap - 4, y - LABEL_HEIGHT - 6),
+    box(x - gap + 4 - width, y + 6),
+    box(x - gap + 4 - width, y - LABEL_HEIGHT - 6),
+    box(x - width / 2, y + gap),
+    box(x - width / 2, y - gap - LABEL_HEIGHT),
+    box(x + gap, y + 20),
+    box(x + gap, y - 38),
+  ]
+}
+
+const overlaps = (one: Box, other: Box) =>
+  one.left < other.right &&
+  other.left < one.right &&
+  one.top < other.bottom &&
+  other.top < one.bottom
+
+const clear = (box: Box, circles: readonly { x: number; y: number }[]) =>
+  circles.every(
+    ({ x, y }) =>
+      x + NOTE < box.left || x - NOTE > box.right || y + NOTE < box.top || y - NOTE > box.bottom,
+  )

@@ -1,0 +1,159 @@
+import { ref } from 'vue'
+import type { Ref } from 'vue'
+import { angleOf, positionOf, signed } from './layout'
+import type { Box } from './layout'
+import type { Evaluation, Flag, SwatchFigures, TakeChange, TakeDocument } from '@/api/types'
+
+interface Verbs {
+  show: (change: TakeChange) => void
+  keep: () => void
+  drop: () => void
+}
+interface Look {
+  readonly document: TakeDocument
+  readonly evaluation: Evaluation
+}
+type Grip =
+  | { kind: 'note'; figures: SwatchFigures; dx: number; dy: number; startX: number; startY: number }
+  | { kind: 'flag'; flag: Flag; index: number }
+  | { kind: 'anchor' }
+
+/** Pixels before a press becomes a drag; a click only selects. */
+const SLIP = 3
+const NEUTRAL_BELOW = 0.03
+
+/** Notes and flags under the pointer: a gesture from press to release is one step. */
+export function useStaveDrag(
+  chart: Ref<HTMLElement | undefined>,
+  field: Ref<Box>,
+  look: Look,
+  verbs: Verbs,
+) {
+  const at = ref<{ id: string; x: number; y: number }>()
+  /** The hue in the middle of the axis while the anchor itself is dragged. */
+  const hue = ref<number>()
+  let grip: Grip | undefined
+  let pressed: { x: number; y: number } | undefined
+  let moved = false
+
+  function place(event: PointerEvent) {
+    const box = chart.value?.getBoundingClientRect()
+    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
+  }
+
+  function press(event: PointerEvent, next: Grip) {
+    if (event.button !== 0) return
+    grip = next
+    moved = false
+    pressed = place(event)
+    hue.value = look.evaluation.stave.hue
+    chart.value?.setPointerCapture(event.pointerId)
+  }
+
+  function grab(figures: SwatchFigures, x: number, y: number, event: PointerEvent) {
+    const from = place(event)
+    press(event, {
+      kind: 'note',
+      figures,
+      dx: x - from.x,
+      dy: y - from.y,
+      startX: x,
+      startY: y,
+    })
+  }
+
+  function grabFlag(flag: Flag | 'anchor', event: PointerEvent) {
+    const index = flag === 'anchor' ? -1 : look.evaluation.stave.flags.indexOf(flag)
+    press(event, flag === 'anchor' ? { kind: 'anchor' } : { kind: 'flag', flag, index })
+  }
+
+  function move(event: PointerEvent) {
+    if (!grip || !pressed) return
+    const now = place(event)
+    if (!moved && Math.hypot(now.x - pressed.x, now.y - pressed.y) < SLIP) return
+    moved = true
+    if (grip.kind === 'note') moveNote(grip, now, event.shiftKey)
+    else if (grip.kind === 'flag') moveFlag(grip, now.x)
+    else verbs.show(turned(angleOf(now.x, field.value) - angleOf(pressed.x, field.value)))
+  }
+
+  function moveNote(
+    note: Extract<Grip, { kind: 'note' }>,
+    now: { x: number; y: number },
+    one: boolean,
+  ) {
+    let { x, y } = { x: now.x + note.dx, y: now.y + note.dy }
+    if (one && Math.abs(x - note.startX) > Math.abs(y - note.startY)) y = note.startY
+    else if (one) x = note.startX
+    const isNeutral = note.figures.chroma < NEUTRAL_BELOW
+    y = Math.min(field.value.bottom, Math.max(field.value.top, y))
+    at.value = { id: note.figures.id, x, y }
+    const sideways = isNeutral || x === note.startX
+    verbs.show({
+      kind: 'place',
+      swatch: note.figures.id,
+      chroma: note.figures.chroma,
+      hue: sideways ? note.figures.hue : ((hue.value ?? 0) + angleOf(x, field.value) + 720) % 360,
+      lightness: null,
+      position: positionOf(y, field.value),
+      settle: true,
+    })
+  }
+
+  function moveFlag(grip: Extract<Grip, { kind: 'flag' }>, x: number) {
+    const change = spreadChange(look.document, grip.index, angleOf(x, field.value))
+    if (change) verbs.show(change)
+  }
+
+  function turned(degrees: number): TakeChange {
+    return { kind: 'chord', harmony: look.document.harmony, turn: degrees }
+  }
+
+  function end(verb: () => void) {
+    if (!grip) return
+    grip = pressed = at.value = hue.value = undefined
+    verb()
+  }
+
+  return {
+    at,
+    hue,
+    grab,
+    grabFlag,
+    move,
+    release: () => {
+      end(moved ? verbs.keep : verbs.drop)
+    },
+    cancel: () => {
+      end(verbs.drop)
+    },
+  }
+}
+
+/** The spread that brings a partner to an angle: which way a rule counts it. */
+export function spreadChange(
+  document: TakeDocument,
+  index: number,
+  angle: number,
+): TakeChange | undefined {
+  const { harmony } = document
+  if (harmony.rule === 'free') {
+    const angles = harmony.angles.map((own, row) => (row === index ? (angle + 720) % 360 : own))
+    return { kind: 'chord', harmony: { ...harmony, angles }, turn: 0 }
+  }
+  const range = SPREADS[harmony.rule]
+  if (!range) return undefined
+  const away = Math.abs(signed(range.opposite?.includes(index) ? angle - 180 : angle))
+  const spread = Math.round(Math.min(range.most, Math.max(range.least, away)))
+  return { kind: 'chord', harmony: { ...harmony, spread }, turn: 0 }
+}
+
+/** Which rules have a spread, and which of their partners are counted from the opposite. */
+const SPREADS: Readonly<
+  Record<string, { least: number; most: number; opposite?: readonly number[] } | undefined>
+> = {
+  analogous: { least: 10, most: 60 },
+  'split complementary': { least: 110, most: 175 },
+  tetradic: { least: 20, most: 160, opposite: [2] },
+  'analogous with accent': { least: 10, most: 60 },
+}

@@ -1,0 +1,246 @@
+"""A take's hues as a chord: an anchor, partners by a rule, and one character over the whole.
+
+Held swatches are never moved; they take their place in the chord where they stand.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from typing import Final
+
+import numpy as np
+from scipy.optimize import linear_sum_assignment
+
+from tonada.core.character import CHARACTERS, Character
+from tonada.core.color import (
+    Hex,
+    hex_to_srgb8,
+    hexes_to_srgb8,
+    hue_distance,
+    largest_chroma,
+    srgb8_to_oklch,
+)
+from tonada.core.errors import InputError
+from tonada.core.harmony import color_at, rule_angles
+from tonada.core.naming import color_name, unlike
+from tonada.core.palette import Origin, Role, Swatch, Take, recolor_many
+from tonada.core.placing import color_at_position, same_luminance, settled, web_safe
+
+# Below this chroma a colour is a neutral: it has no place in a chord.
+NEUTRAL_BELOW: Final = 0.03
+# What stands under and in text is made to be read, not to harmonise.
+READING_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.INK, Role.MUTED, Role.LINE))
+
+
+@dataclass(frozen=True, slots=True)
+class Place:
+    """Where a note is moved to. position: on the contrast scale, in place of lightness.
+
+    settle: whether it settles on a line of the stave that is close.
+    """
+
+    swatch: str
+    chroma: float
+    hue: float
+    lightness: float | None = None
+    position: float | None = None
+    settle: bool = False
+
+
+def anchor_of(take: Take) -> Swatch | None:
+    """Return the swatch that the hues are counted from: the one chosen, Primary, or the first with a hue."""
+    chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.anchor), None)
+    if chosen is None and take.has_role(Role.PRIMARY):
+        chosen = take.swatch_of(Role.PRIMARY)
+    return chosen or next((one for one in take.swatches if _chroma(one) >= NEUTRAL_BELOW), None)
+
+
+def ground_of(take: Take) -> Swatch | None:
+    """Return the swatch that the stave is looked at from: the one chosen, Paper, or the lightest."""
+    chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.ground), None)
+    if chosen is None and take.has_role(Role.PAPER):
+        chosen = take.swatch_of(Role.PAPER)
+    lightest = max(take.swatches, key=lambda one: float(_oklch(one.hex)[0]), default=None)
+    return chosen or lightest
+
+
+def players(take: Take) -> tuple[Swatch, ...]:
+    """Return the swatches of the chord but for its anchor: coloured, and not made for reading."""
+    anchor = anchor_of(take)
+    return tuple(
+        swatch
+        for swatch in take.swatches
+        if swatch is not anchor
+        and _chroma(swatch) >= NEUTRAL_BELOW
+        and not (set(take.roles_of(swatch.id)) and set(take.roles_of(swatch.id)) <= READING_ROLES)
+    )
+
+
+def play(take: Take, *, turn: float = 0.0) -> Take:
+    """Return the take with its free players at the angles of its rule, the chord turned by `turn` degrees.
+
+    Lightness and chroma stay. What was made from the anchor turns with it, at the same luminance,
+    so that it reads as it did. Raises InputError for an unknown rule or a spread out of range.
+    """
+    angles = rule_angles(take.harmony.rule, take.harmony.spread, take.harmony.angles)
+    anchor = anchor_of(take)
+    if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
+        return take
+    hue = float(_oklch(anchor.hex)[2])
+    turned = (hue + turn) % 360 if not anchor.held else hue
+    values: dict[str, Hex] = {}
+    if turned != hue:
+        values[anchor.id] = _at_hue(anchor.hex, turned)
+        for swatch in take.swatches:
+            if swatch.origin.kind == "made" and not swatch.held and _chroma(swatch) > 1e-6:
+                _, chroma, own = (float(channel) for channel in _oklch(swatch.hex))
+                values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
+    for swatch, angle in _seats(players(take), angles, hue):
+        if not swatch.held:
+            values[swatch.id] = _at_hue(swatch.hex, turned + angle)
+    return recolor_many(take, _limited(take, values), f"by the rule “{take.harmony.rule}”", "harmony")
+
+
+def shape(take: Take) -> Take:
+    """Return the take with its free players, and a free anchor, in the take's character.
+
+    Ranked by lightness they stand evenly over the span; chroma is a share of the most that sRGB
+    has there. Hues stay.
+    """
+    character = character_of(take)
+    anchor = anchor_of(take)
+    if character is None or anchor is None:
+        return take
+    members = [one for one in (anchor, *players(take)) if _chroma(one) >= NEUTRAL_BELOW]
+    members.sort(key=lambda one: float(_oklch(one.hex)[0]))
+    values = {}
+    for rank, swatch in enumerate(members):
+        if not swatch.held:
+            place = rank / (len(members) - 1) - 0.5 if len(members) > 1 else 0.0
+            values[swatch.id] = _in_character(swatch.hex, character, place)
+    note = f"in the character “{character.name}”"
+    return recolor_many(take, _limited(take, values), note, "harmony")
+
+
+def character_of(take: Take) -> Character | None:
+    """Return the take's character with what was changed about it; None where it has none.
+
+    Raises InputError for an unknown name.
+    """
+    settings = take.harmony
+    if settings.character is not None and settings.character not in CHARACTERS:
+        raise InputError(f"“{settings.character[:40]}” is no character known here.", field="character")
+    own = (settings.lightness, settings.chroma, settings.span)
+    if settings.character is None and all(value is None for value in own):
+        return None
+    base = CHARACTERS[settings.character or "crisp"]
+    return replace(
+        base,
+        lightness=base.lightness if settings.lightness is None else settings.lightness,
+        chroma=base.chroma if settings.chroma is None else settings.chroma,
+        span=base.span if settings.span is None else settings.span,
+    )
+
+
+def place(take: Take, where: Place) -> Take:
+    """Return the take with one note moved by the designer's own hand; a held one moves too.
+
+    Raises TakeError for an unknown swatch.
+    """
+    swatch = take.swatch(where.swatch)
+    if where.position is None:
+        lightness = float(_oklch(swatch.hex)[0]) if where.lightness is None else where.lightness
+        value = color_at(lightness, where.chroma, where.hue)
+    else:
+        ground = ground_of(take)
+        near = ground.hex if where.settle and ground and ground.id != swatch.id else None
+        value = _at_position(where.position, where.chroma, where.hue, near)
+    value = web_safe(value) if take.harmony.web_safe else value
+    return recolor_many(take, {swatch.id: value}, "moved by hand", "moved")
+
+
+def add_partner(take: Take, angle: float) -> Take:
+    """Return the take with a new free swatch at an angle from the anchor, in the take's character."""
+    anchor = anchor_of(take)
+    if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
+        raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
+    hue = float(_oklch(anchor.hex)[2]) + angle
+    character = character_of(take)
+    value = _at_hue(anchor.hex, hue)
+    value = _in_character(value, character, 0.25) if character else value
+    value = web_safe(value) if take.harmony.web_safe else value
+    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    taken = {swatch.id for swatch in take.swatches}
+    number = next(n for n in range(1, len(taken) + 2) if f"s{n}" not in taken)
+    made = Swatch(f"s{number}", name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}"))
+    return replace(take, swatches=(*take.swatches, made))
+
+
+def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
+    """Return each angle of the take's rule with the swatch that stands at it, or None."""
+    angles = rule_angles(take.harmony.rule, take.harmony.spread, take.harmony.angles)
+    anchor = anchor_of(take)
+    if anchor is None:
+        return tuple((angle, None) for angle in angles)
+    hue = float(_oklch(anchor.hex)[2])
+    seats = {angle: swatch for swatch, angle in _best_seats(players(take), angles, hue)}
+    result: list[tuple[float, str | None]] = []
+    for angle in angles:
+        swatch = seats.get(angle)
+        near = swatch is not None and float(hue_distance(_oklch(swatch.hex)[2], hue + angle)) <= 12
+        result.append((angle, swatch.id if swatch is not None and near else None))
+    return tuple(result)
+
+
+def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) -> list[tuple[Swatch, float]]:
+    """Return every swatch with its angle: one for each angle first, the others beside the nearest."""
+    seated = _best_seats(swatches, angles, hue)
+    left = [one for one in swatches if all(one is not other for other, _ in seated)]
+    for swatch in left:
+        own = float(_oklch(swatch.hex)[2])
+        seated.append((swatch, min((0.0, *angles), key=lambda angle: float(hue_distance(own, hue + angle)))))
+    return seated
+
+
+def _best_seats(
+    swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float
+) -> list[tuple[Swatch, float]]:
+    """Return the pairing of swatches with angles that turns least; held ones go before free ones."""
+    if not swatches or not angles:
+        return []
+    own = srgb8_to_oklch(hexes_to_srgb8(tuple(one.hex for one in swatches)))[:, 2]
+    away = hue_distance(own[:, None], (hue + np.array(angles))[None])
+    # A held swatch can't turn, so its seat is worth more than any turning.
+    weight = np.array([10.0 if one.held else 1.0 for one in swatches])
+    rows, columns = linear_sum_assignment(away * weight[:, None])
+    return [(swatches[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
+
+
+def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
+    return {key: web_safe(value) for key, value in values.items()} if take.harmony.web_safe else values
+
+
+def _at_hue(value: Hex, hue: float) -> Hex:
+    lightness, chroma, _ = (float(channel) for channel in _oklch(value))
+    return color_at(lightness, chroma, hue)
+
+
+def _in_character(value: Hex, character: Character, place: float) -> Hex:
+    """Return a colour of the same hue; place: -0.5 for the darkest of the span to 0.5 for the lightest."""
+    lightness = min(0.97, max(0.12, character.lightness + place * character.span))
+    hue = float(_oklch(value)[2])
+    limit = float(largest_chroma(np.array(lightness), np.array(hue)))
+    return color_at(lightness, character.chroma * limit, hue)
+
+
+def _at_position(position: float, chroma: float, hue: float, ground: Hex | None) -> Hex:
+    position = min(1.0, max(0.0, position))
+    return settled(position, chroma, hue, ground) if ground else color_at_position(position, chroma, hue)
+
+
+def _oklch(value: Hex) -> np.ndarray:
+    return srgb8_to_oklch(hex_to_srgb8(value))
+
+
+def _chroma(swatch: Swatch) -> float:
+    return float(_oklch(swatch.hex)[1])

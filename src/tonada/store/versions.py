@@ -1,0 +1,74 @@
+"""Versions: numbered states of a take that are never changed afterwards."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from psycopg.rows import class_row
+
+from tonada.store.database import Connection
+from tonada.store.errors import NotFound
+
+LOCK_TAKE = "select 1 from take where workspace_id = %(workspace)s and id = %(take)s for update"
+# The saved document is copied in the database: what is cut is what was saved.
+CUT = """
+    insert into version (workspace_id, take_id, number, note, is_automatic, document)
+    select take.workspace_id, take.id,
+           1 + coalesce((select max(number) from version
+                          where workspace_id = %(workspace)s and take_id = %(take)s), 0),
+           %(note)s, %(is_automatic)s, take.document
+      from take where take.workspace_id = %(workspace)s and take.id = %(take)s
+    returning id, take_id, number, note, is_automatic, document, created_at
+"""
+LIST = """
+    select id, take_id, number, note, is_automatic, document, created_at from version
+     where workspace_id = %(workspace)s and take_id = %(take)s order by number desc
+"""
+FIND = """
+    select id, take_id, number, note, is_automatic, document, created_at from version
+     where workspace_id = %(workspace)s and take_id = %(take)s and number = %(number)s
+"""
+
+
+@dataclass(frozen=True, slots=True)
+class VersionRow:
+    """A state of a take, numbered from 1."""
+
+    id: UUID
+    take_id: UUID
+    number: int
+    note: str
+    is_automatic: bool
+    document: dict[str, Any]
+    created_at: datetime
+
+
+def cut(
+    connection: Connection, workspace: UUID, take: UUID, *, note: str, is_automatic: bool = False
+) -> VersionRow:
+    """Return a new version of the take as it is saved. Raises NotFound."""
+    row = {"workspace": workspace, "take": take, "note": note, "is_automatic": is_automatic}
+    # Two versions cut at once must not get the same number.
+    if connection.execute(LOCK_TAKE, row).fetchone() is None:
+        raise NotFound("take")
+    with connection.cursor(row_factory=class_row(VersionRow)) as cursor:
+        return cursor.execute(CUT, row).fetchall()[0]
+
+
+def list_of_take(connection: Connection, workspace: UUID, take: UUID) -> list[VersionRow]:
+    """Return the versions of a take, the newest first."""
+    with connection.cursor(row_factory=class_row(VersionRow)) as cursor:
+        return cursor.execute(LIST, {"workspace": workspace, "take": take}).fetchall()
+
+
+def find(connection: Connection, workspace: UUID, take: UUID, number: int) -> VersionRow:
+    """Return a version by its number. Raises NotFound."""
+    row = {"workspace": workspace, "take": take, "number": number}
+    with connection.cursor(row_factory=class_row(VersionRow)) as cursor:
+        found = cursor.execute(FIND, row).fetchone()
+    if found is None:
+        raise NotFound("version")
+    return found
