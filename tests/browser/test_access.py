@@ -49,6 +49,18 @@ def swatch(page: Page) -> None:
     page.get_by_role("button", name="Release").wait_for()
 
 
+def harmony(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_test_id("stave").get_by_role("slider", name="Muted").wait_for()
+
+
+def empty_harmony(page: Page) -> None:
+    empty_source(page)
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_text("No notes yet").wait_for()
+
+
 def keys(page: Page) -> None:
     source(page)
     page.keyboard.press("?")
@@ -73,6 +85,8 @@ VIEWS = [
     empty_source,
     pairs,
     empty_pairs,
+    harmony,
+    empty_harmony,
     swatch,
     keys,
     view_menu,
@@ -90,7 +104,7 @@ def test_axe_finds_nothing_on_any_view(page: Page, workspace: str) -> None:
 
 def test_the_interface_itself_has_no_hue(page: Page) -> None:
     """Every colour of the interface, but for what shows the designer's, has R = G = B."""
-    for view in (brands, source, pairs):
+    for view in (brands, source, harmony, pairs):
         view(page)
         hued = page.evaluate(
             """() => [...document.querySelectorAll('*')]
@@ -124,7 +138,7 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])
 def test_a_view_fits_without_scrolling_the_page(page: Page, width: int, height: int) -> None:
     page.set_viewport_size({"width": width, "height": height})
-    for view in (source, pairs, swatch):
+    for view in (source, harmony, pairs, swatch):
         view(page)
         over = page.evaluate(
             """() => {

@@ -176,7 +176,7 @@ def test_a_file_dropped_anywhere_is_read(page: Page) -> None:
         }""",
         LOGO,
     )
-    expect(page.get_by_role("button", name=re.compile("dropped.svg"))).to_be_visible()
+    expect(page.get_by_role("button", name=re.compile("^dropped.svg"))).to_be_visible()
     expect(page.get_by_test_id("found-colors").locator("li")).to_have_count(2)
 
 

@@ -82,6 +82,7 @@ const notes = computed(() => {
           : (held?.x ?? xOf(figures.hue, middleHue.value, field.value)),
         y: held?.y ?? yOf(figures.position, field.value),
         width: Math.min(name.length, 26) * LETTER + PADDING + (swatch.held ? 34 : 0),
+        inLane: isNeutral,
       },
     ]
   })
@@ -89,7 +90,7 @@ const notes = computed(() => {
   const placed = placeNotes(spots, bounds)
   return spots.flatMap((spot) => {
     const place = placed[spot.id]
-    return place ? [{ ...spot, x: spot.x + place.dx, label: place.label }] : []
+    return place ? [{ ...spot, x: spot.x + place.dx, trueX: spot.x, label: place.label }] : []
   })
 })
 
@@ -148,6 +149,19 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
         @step="stepFlag"
         @add="(emit('show', { kind: 'partner', angle: $event.angle }), emit('keep'))"
       />
+      <svg class="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+        <!-- From where a note stepped aside from to where it stands. -->
+        <line
+          v-for="note in notes.filter((one) => !one.inLane && one.x !== one.trueX)"
+          :key="note.id"
+          :x1="note.trueX"
+          :x2="note.x"
+          :y1="note.y"
+          :y2="note.y"
+          class="stroke-ink"
+          stroke-width="2"
+        />
+      </svg>
       <StaveNote
         v-for="note in notes"
         :key="note.id"

@@ -12,7 +12,7 @@ export interface Box {
 }
 
 /** The margins around the field: the ruler above, the line labels and the neutral lane at the left. */
-export const MARGIN = { top: 46, bottom: 26, left: 162, right: 22 } as const
+export const MARGIN = { top: 54, bottom: 26, left: 162, right: 22 } as const
 export const LANE = { left: 88, width: 62 } as const
 export const NOTE = 14
 
@@ -48,7 +48,10 @@ export interface Spot {
   id: string
   x: number
   y: number
+  /** Of its label. */
   width: number
+  /** In the neutral lane sideways means nothing, so that notes may step aside farther there. */
+  inLane: boolean
 }
 export interface Placed {
   /** How far the note steps aside, so that none hides another. */
@@ -58,11 +61,12 @@ export interface Placed {
 
 /** Notes that would hide one another step aside, and each label goes where there is room. */
 export function placeNotes(spots: readonly Spot[], bounds: Box): Record<string, Placed> {
-  const circles: { x: number; y: number }[] = []
+  const circles: { x: number; y: number; inLane: boolean }[] = []
   const result: Record<string, Placed> = {}
   const aside = spots.map((spot) => {
-    const dx = ASIDE.find((offset) => isFree(spot.x + offset, spot.y, circles)) ?? 0
-    circles.push({ x: spot.x + dx, y: spot.y })
+    const { x, y, inLane } = spot
+    const dx = ASIDE.find((offset) => isFree({ x: x + offset, y, inLane }, circles)) ?? 0
+    circles.push({ x: x + dx, y, inLane })
     return dx
   })
   const labels: Box[] = []
@@ -83,11 +87,23 @@ export function placeNotes(spots: readonly Spot[], bounds: Box): Record<string, 
   return result
 }
 
-const ASIDE = [0, 14, -14, 24, -24, 34, -34] as const
+const ASIDE = [0, 14, -14, 21, -21, 28, -28, 35, -35] as const
 const LABEL_HEIGHT = 18
 
-const isFree = (x: number, y: number, circles: readonly { x: number; y: number }[]) =>
-  circles.every((other) => Math.hypot(other.x - x, other.y - y) >= NOTE)
+interface Circle {
+  x: number
+  y: number
+  inLane: boolean
+}
+const isFree = (one: Circle, circles: readonly Circle[]) =>
+  circles.every((other) => {
+    const across = Math.abs(other.x - one.x)
+    const up = Math.abs(other.y - one.y)
+    // In the lane two stay so far apart that each can be hit; elsewhere the place says something.
+    return one.inLane && other.inLane
+      ? across >= NOTE * 2 || up >= NOTE * 2 - 3
+      : Math.hypot(across, up) >= NOTE
+  })
 
 function labelPlaces(x: number, y: number, width: number): Box[] {
   const gap = NOTE + 5

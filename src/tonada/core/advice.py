@@ -31,7 +31,7 @@ SAME_HUE: Final = 25.0
 TOLD_APART: Final = 0.07
 # Opposites closer than this in lightness, both this chromatic, seem to move at their edge.
 VIBRATES_WITHIN: Final = 0.08
-VIBRATES_FROM: Final = 0.11
+VIBRATES_FROM: Final = 0.09
 ACCENT_CHROMA: Final = 0.08
 ACCENT_DISTANCE: Final = 0.15
 _SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan")

@@ -28,6 +28,8 @@ from tonada.core.placing import color_at_position, same_luminance, settled, web_
 
 # Below this chroma a colour is a neutral: it has no place in a chord.
 NEUTRAL_BELOW: Final = 0.03
+# A swatch this close to an angle, in degrees, stands there; a held one farther away has no seat.
+SEATED_WITHIN: Final = 12.0
 # What stands under and in text is made to be read, not to harmonise.
 READING_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.INK, Role.MUTED, Role.LINE))
 
@@ -187,7 +189,7 @@ def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
     result: list[tuple[float, str | None]] = []
     for angle in angles:
         swatch = seats.get(angle)
-        near = swatch is not None and float(hue_distance(_oklch(swatch.hex)[2], hue + angle)) <= 12
+        near = swatch is not None and float(hue_distance(_oklch(swatch.hex)[2], hue + angle)) <= SEATED_WITHIN
         result.append((angle, swatch.id if swatch is not None and near else None))
     return tuple(result)
 
@@ -206,14 +208,20 @@ def _best_seats(
     swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float
 ) -> list[tuple[Swatch, float]]:
     """Return the pairing of swatches with angles that turns least; held ones go before free ones."""
-    if not swatches or not angles:
+    seatable = [one for one in swatches if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
+    if not seatable or not angles:
         return []
-    own = srgb8_to_oklch(hexes_to_srgb8(tuple(one.hex for one in swatches)))[:, 2]
+    own = srgb8_to_oklch(hexes_to_srgb8(tuple(one.hex for one in seatable)))[:, 2]
     away = hue_distance(own[:, None], (hue + np.array(angles))[None])
     # A held swatch can't turn, so its seat is worth more than any turning.
-    weight = np.array([10.0 if one.held else 1.0 for one in swatches])
+    weight = np.array([10.0 if one.held else 1.0 for one in seatable])
     rows, columns = linear_sum_assignment(away * weight[:, None])
-    return [(swatches[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
+    return [(seatable[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
+
+
+def _nearest(swatch: Swatch, angles: tuple[float, ...], hue: float) -> float:
+    own = float(_oklch(swatch.hex)[2])
+    return min((float(hue_distance(own, hue + angle)) for angle in angles), default=360.0)
 
 
 def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:

@@ -38,8 +38,10 @@ def color_at_position(position: float, chroma: float, hue: float) -> Hex:
     return srgb8_to_hex(colors[int(np.argmin(away))])
 
 
-def _column(position: float, chroma: float, hue: float) -> NDArray[np.uint8]:
+def _column(position: float, chroma: float, hue: float, reach: float = 0.004) -> NDArray[np.uint8]:
     """Return 8-bit colours of this hue and chroma around a place on the contrast scale, dark to light.
+
+    reach: how far on both sides, in lightness.
 
     Luminance rises with lightness, so that three ever finer passes find the place.
     """
@@ -49,11 +51,11 @@ def _column(position: float, chroma: float, hue: float) -> NDArray[np.uint8]:
         plane = np.stack([lightness, np.full(_STEPS, chroma), np.full(_STEPS, hue % 360)], axis=-1)
         places = scale_position(relative_luminance(oklch_to_srgb8(plane)))
         best = int(np.argmin(np.abs(places - position)))
-        reach = (high - low) / (_STEPS - 1)
-        low, high = max(0.0, lightness[best] - 1.5 * reach), min(1.0, lightness[best] + 1.5 * reach)
-        if reach < 0.004:
+        step = (high - low) / (_STEPS - 1)
+        low, high = max(0.0, lightness[best] - 1.5 * step), min(1.0, lightness[best] + 1.5 * step)
+        if step < 0.004:
             break
-    fine = np.linspace(max(0.0, low - 0.004), min(1.0, high + 0.004), _STEPS)
+    fine = np.linspace(max(0.0, low - reach), min(1.0, high + reach), _STEPS)
     return nearest_of_hue(np.stack([fine, np.full(_STEPS, chroma), np.full(_STEPS, hue % 360)], axis=-1))
 
 
@@ -72,7 +74,7 @@ def settled(position: float, chroma: float, hue: float, ground: Hex) -> Hex:
 
 
 def _on_line(line: float, chroma: float, hue: float, ground: Hex, ratio: float) -> Hex:
-    colors = _column(line, chroma, hue)
+    colors = _column(line, chroma, hue, reach=0.012)
     reaches = contrast_ratio(colors, hex_to_srgb8(ground)) >= ratio
     away = np.abs(scale_position(relative_luminance(colors)) - line)
     return srgb8_to_hex(colors[int(np.argmin(np.where(reaches, away, away + 10)))])

@@ -79,9 +79,8 @@ def vary_row(take: Take, first: int, count: int) -> tuple[Variation, ...]:
 
 def restored(take: Take) -> Take:
     """Return the take with the values that varying began from."""
-    values = dict(take.harmony.varied_from)
-    swatches = tuple(replace(one, hex=values.get(one.id, one.hex)) for one in take.swatches)
-    return replace(take, swatches=swatches, harmony=replace(take.harmony, seed=None, varied_from=()))
+    began = recolor_many(take, dict(take.harmony.varied_from), "as it was", "varied")
+    return replace(began, harmony=replace(take.harmony, seed=None, varied_from=()))
 
 
 def _free(take: Take) -> tuple[str, ...]:

@@ -1,0 +1,122 @@
+"""Takes and versions: changed without fear."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import Locator, Page, expect
+
+from tests.browser.conftest import Server, axe_findings, make_brand, open_demo
+from tests.browser.test_walk import LOGO, saved
+
+
+def tabs(page: Page) -> Locator:
+    return page.get_by_role("navigation", name="Takes").get_by_role("link")
+
+
+def act(page: Page, action: str) -> None:
+    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("menuitem", name=action, exact=True).click()
+
+
+def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None:
+    open_demo(page)
+    act(page, "New empty take")
+    expect(tabs(page)).to_have_count(4)
+    expect(page.get_by_text("The palette will stand here")).to_be_visible()
+    act(page, "Rename")
+    page.get_by_label("New name").fill("Winter")
+    page.get_by_role("button", name="Rename").click()
+    expect(tabs(page).last).to_have_text("Winter")
+    act(page, "Move left")
+    expect(tabs(page).nth(2)).to_have_text("Winter")
+    act(page, "Delete")
+    expect(tabs(page)).to_have_count(3)
+    page.get_by_role("button", name="Bring it back").click()
+    expect(tabs(page)).to_have_count(4)
+    act(page, "Copy as a new take")
+    expect(tabs(page)).to_have_count(5)
+
+
+def test_versions_are_cut_compared_and_restored(page: Page) -> None:
+    open_demo(page)
+    act(page, "Versions")
+    expect(page.get_by_text("There are no versions yet")).to_be_visible()
+    page.get_by_label("Note for the version").fill("Shown to the board")
+    page.get_by_role("button", name="Cut a version").click()
+    listed = page.get_by_test_id("versions").locator("li")
+    expect(listed).to_have_count(1)
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_role("slider", name="Muted", exact=True).focus()
+    for _ in range(12):
+        page.keyboard.press("ArrowUp")
+    saved(page, 2)
+    act(page, "Versions")
+    changes = page.get_by_test_id("changes")
+    expect(changes).to_contain_text("falls short now")
+    page.get_by_role("link", name=re.compile("^Version 1")).click()
+    expect(page).to_have_url(re.compile(r"/versions/1"))
+    assert axe_findings(page) == []
+    page.get_by_role("button", name="Restore").click()
+    expect(listed).to_have_count(2)
+    expect(listed.first).to_contain_text("Before going back to version 1")
+    saved(page, 3)
+    page.get_by_role("link", name=re.compile("^Version 1")).click()
+    expect(changes).to_contain_text("Nothing is different.")
+
+
+def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("button", name="dusk-ridge.jpg").first.click()
+    page.get_by_role("button", name="Build anew from this").click()
+    saved(page, 2)
+    act(page, "Versions")
+    expect(page.get_by_test_id("versions")).to_contain_text("Before building anew from dusk-ridge.jpg")
+
+
+def test_takes_stand_side_by_side(page: Page) -> None:
+    open_demo(page)
+    act(page, "Compare takes")
+    columns = page.get_by_test_id("columns").locator("section")
+    expect(columns).to_have_count(3)
+    expect(columns.nth(1)).to_contain_text("short")
+    page.get_by_role("group", name=re.compile("^Takes to compare")).get_by_role(
+        "button", name="Take 3"
+    ).click()
+    expect(columns).to_have_count(2)
+    assert "takes=" in page.url
+    assert axe_findings(page) == []
+    page.reload()
+    expect(columns).to_have_count(2)
+
+
+def test_a_step_made_while_the_server_is_down_survives_a_reload(page: Page, server: Server) -> None:
+    make_brand(page, "Killed")
+    page.get_by_test_id("first-file").set_input_files(
+        {"name": "logo.svg", "mimeType": "image/svg+xml", "buffer": LOGO.encode()}
+    )
+    page.get_by_role("button", name="Build the palette").click()
+    saved(page, 2)
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    page.locator("[data-pair]").first.wait_for()
+    server.stop()
+    page.get_by_role("radio", name="AAA").click()
+    expect(page.get_by_test_id("save-state")).to_contain_text("Not saved yet")
+    server.start()
+    page.reload()
+    saved(page, 3)
+    expect(page.get_by_role("radio", name="AAA")).to_be_checked()
+
+
+def test_every_step_goes_back_and_forward(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    levels = [page.get_by_role("radio", name=name, exact=True) for name in ("AAA", "AA")]
+    for number in range(24):
+        levels[number % 2].click()
+    for _ in range(24):
+        page.keyboard.press("Control+z")
+    expect(page.get_by_role("button", name="Undo")).to_be_disabled()
+    expect(levels[1]).to_be_checked()
+    page.keyboard.press("Control+Shift+Z")
+    expect(levels[0]).to_be_checked()
