@@ -1,6 +1,6 @@
 """Prints every table."""
 
-from bench import evaluation, extraction
+from bench import evaluation, extraction, serving
 
-for part in (extraction, evaluation):
+for part in (extraction, evaluation, serving):
     print(part.run(), flush=True)

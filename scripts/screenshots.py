@@ -64,6 +64,50 @@ def pairs(page: Page) -> None:
     page.get_by_test_id("mends").wait_for()
 
 
+def harmony(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_role("slider", name="Primary, Link", exact=True).focus()
+
+
+def variations(page: Page) -> None:
+    harmony(page)
+    for name in ("Secondary", "Accent"):
+        page.get_by_role("slider", name=name, exact=True).focus()
+        page.keyboard.press("h")
+        time.sleep(0.3)
+    page.get_by_role("radio", name="split complementary").click()
+    page.get_by_role("button", name="Vary what is free").click()
+    page.get_by_test_id("variations").get_by_role("listitem").first.wait_for()
+
+
+def act(page: Page, action: str) -> None:
+    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("menuitem", name=action, exact=True).click()
+
+
+def versions(page: Page) -> None:
+    pairs(page)
+    act(page, "Versions")
+    page.get_by_label("Note for the version").fill("Shown to the board")
+    page.get_by_role("button", name="Cut a version").click()
+    page.get_by_role("link", name="Version 1").wait_for()
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_role("slider", name="Muted", exact=True).focus()
+    for _ in range(6):
+        page.keyboard.press("ArrowDown")
+    time.sleep(0.9)
+    act(page, "Versions")
+    page.get_by_role("button", name="Close").click()
+    page.get_by_text("passes now").wait_for()
+
+
+def compare(page: Page) -> None:
+    source(page)
+    act(page, "Compare takes")
+    page.get_by_test_id("columns").locator("section").first.wait_for()
+
+
 def swatch(page: Page) -> None:
     pairs(page)
     page.get_by_role("button", name=re.compile("^Primary: ")).click()
@@ -81,8 +125,12 @@ SHOTS = {
     "source-photograph": photograph,
     "source-stylesheet": stylesheet,
     "source-mood": mood,
+    "harmony": harmony,
     "pairs": pairs,
     "swatch": swatch,
+    "compare": compare,
+    "versions": versions,
+    "variations": variations,
     "source-empty": empty,
     "pairs-dark": dark,
 }

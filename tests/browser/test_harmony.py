@@ -153,6 +153,20 @@ def test_rules_move_what_is_free_and_the_spread_is_dragged_or_typed(page: Page) 
     expect(flags).to_have_text(["+120°", "-120°"])
 
 
+def test_free_angles_are_added_and_moved_one_by_one(page: Page) -> None:
+    open_stave(page)
+    page.get_by_role("radio", name="triadic").click()
+    page.get_by_role("radio", name="free").click()
+    flags = page.locator("[data-flag]")
+    expect(flags).to_have_text(["+120°", "-120°"])
+    flags.first.focus()
+    page.keyboard.press("Shift+ArrowLeft")
+    expect(flags.first).to_have_text("+110°")
+    expect(flags.nth(1)).to_have_text("-120°")
+    page.get_by_role("button", name="Add an angle").click()
+    expect(flags).to_have_count(3)
+
+
 def test_a_free_anchor_s_flag_turns_the_whole_chord(page: Page) -> None:
     open_stave(page, release=("Primary, Link", "Secondary", "Accent"))
     before = [value(page, name) for name in ("Primary", "Mist", "Ink")]

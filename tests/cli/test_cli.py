@@ -112,3 +112,23 @@ def free_port() -> int:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         return int(probe.getsockname()[1])
+
+
+def test_harmony_gives_the_anchor_first_and_partners_by_the_rule(capsys: pytest.CaptureFixture[str]) -> None:
+    colors = as_json(capsys, "harmony", "#2b3a8c", "--rule", "split complementary")["colors"]
+    assert [color["angle"] for color in colors] == [0, 150, 210]
+    assert colors[0]["hex"] == "#2b3a8c"
+    square = as_json(capsys, "harmony", "rgb(43 58 140)", "--rule", "tetradic", "--spread", "90")["colors"]
+    assert [color["angle"] for color in square] == [0, 90, 180, 270]
+
+
+@pytest.mark.parametrize(
+    "arguments",
+    [("blurple", "--rule", "triadic"), ("#2b3a8c", "--rule", "blurple"), ("grey", "--rule", "triadic")],
+)
+def test_harmony_says_in_one_line_what_is_wrong(
+    capsys: pytest.CaptureFixture[str], arguments: tuple[str, ...]
+) -> None:
+    code, out, err = run(capsys, "harmony", *arguments)
+    assert (code, out) == (2, "")
+    assert err.count("\n") == 1

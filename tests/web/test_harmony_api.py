@@ -12,6 +12,7 @@ from tests.web.conftest import Client
 from tests.web.test_api import built, new_brand
 from tests.web.test_refusals import problem_of
 from tonada.store.database import connect
+from tonada.web.models import EvaluationAnswer
 
 
 @pytest.fixture
@@ -35,6 +36,13 @@ def test_a_note_is_placed_and_the_figures_come_with_it(client: Client, document:
     assert value != document["swatches"][0]["hex"]
     again = client.post("/api/evaluate", json={"document": answer["document"]}).get_json()
     assert answer["evaluation"] == again
+
+
+def test_the_hot_path_answers_what_the_document_describes(client: Client, document: dict[str, Any]) -> None:
+    """It goes without its model, which must not drift away from it."""
+    answer = client.post("/api/evaluate", json={"document": document})
+    described = EvaluationAnswer.model_validate(answer.get_json()).model_dump(mode="json")
+    assert described == answer.get_json()
 
 
 def test_a_chord_a_character_and_a_partner(client: Client, document: dict[str, Any]) -> None:

@@ -69,6 +69,11 @@ function setSpread(spread: number) {
     change.show({ kind: 'chord', harmony: { ...take.document.harmony, spread }, turn: 0 })
 }
 
+function setAngles(angles: number[]) {
+  if (take.document)
+    void change.make({ kind: 'chord', harmony: { ...take.document.harmony, angles }, turn: 0 })
+}
+
 function hold(id: string) {
   if (!take.document) return
   const swatches = take.document.swatches.map((one) =>
@@ -155,6 +160,7 @@ function chooseVariation(document: TakeDocument) {
           :vocabulary="vocabulary"
           :is-varying="isVarying"
           @spread="setSpread"
+          @angles="setAngles"
           @shape="change.show({ kind: 'character', harmony: $event })"
           @keep="change.keep"
           @web-safe="setSettings({ web_safe: $event })"

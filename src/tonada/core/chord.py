@@ -6,6 +6,7 @@ Held swatches are never moved; they take their place in the chord where they sta
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from typing import Final
 
 import numpy as np
@@ -15,8 +16,6 @@ from tonada.core.character import CHARACTERS, Character
 from tonada.core.color import (
     Hex,
     hex_to_srgb8,
-    hexes_to_srgb8,
-    hue_distance,
     largest_chroma,
     srgb8_to_oklch,
 )
@@ -62,8 +61,13 @@ def ground_of(take: Take) -> Swatch | None:
     chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.ground), None)
     if chosen is None and take.has_role(Role.PAPER):
         chosen = take.swatch_of(Role.PAPER)
-    lightest = max(take.swatches, key=lambda one: float(_oklch(one.hex)[0]), default=None)
+    lightest = max(take.swatches, key=lambda one: _oklch(one.hex)[0], default=None)
     return chosen or lightest
+
+
+def place_of(swatch: Swatch) -> tuple[float, float, float]:
+    """Return lightness, chroma and hue of a swatch in OKLCH."""
+    return _oklch(swatch.hex)
 
 
 def players(take: Take) -> tuple[Swatch, ...]:
@@ -88,14 +92,14 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         return take
-    hue = float(_oklch(anchor.hex)[2])
+    hue = _oklch(anchor.hex)[2]
     turned = (hue + turn) % 360 if not anchor.held else hue
     values: dict[str, Hex] = {}
     if turned != hue:
         values[anchor.id] = _at_hue(anchor.hex, turned)
         for swatch in take.swatches:
             if swatch.origin.kind == "made" and not swatch.held and _chroma(swatch) > 1e-6:
-                _, chroma, own = (float(channel) for channel in _oklch(swatch.hex))
+                _, chroma, own = _oklch(swatch.hex)
                 values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
     for swatch, angle in _seats(players(take), angles, hue):
         if not swatch.held:
@@ -114,7 +118,7 @@ def shape(take: Take) -> Take:
     if character is None or anchor is None:
         return take
     members = [one for one in (anchor, *players(take)) if _chroma(one) >= NEUTRAL_BELOW]
-    members.sort(key=lambda one: float(_oklch(one.hex)[0]))
+    members.sort(key=lambda one: _oklch(one.hex)[0])
     values = {}
     for rank, swatch in enumerate(members):
         if not swatch.held:
@@ -151,7 +155,7 @@ def place(take: Take, where: Place) -> Take:
     """
     swatch = take.swatch(where.swatch)
     if where.position is None:
-        lightness = float(_oklch(swatch.hex)[0]) if where.lightness is None else where.lightness
+        lightness = _oklch(swatch.hex)[0] if where.lightness is None else where.lightness
         value = color_at(lightness, where.chroma, where.hue)
     else:
         ground = ground_of(take)
@@ -166,7 +170,7 @@ def add_partner(take: Take, angle: float) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
-    hue = float(_oklch(anchor.hex)[2]) + angle
+    hue = _oklch(anchor.hex)[2] + angle
     character = character_of(take)
     value = _at_hue(anchor.hex, hue)
     value = _in_character(value, character, 0.25) if character else value
@@ -184,12 +188,12 @@ def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
     anchor = anchor_of(take)
     if anchor is None:
         return tuple((angle, None) for angle in angles)
-    hue = float(_oklch(anchor.hex)[2])
+    hue = _oklch(anchor.hex)[2]
     seats = {angle: swatch for swatch, angle in _best_seats(players(take), angles, hue)}
     result: list[tuple[float, str | None]] = []
     for angle in angles:
         swatch = seats.get(angle)
-        near = swatch is not None and float(hue_distance(_oklch(swatch.hex)[2], hue + angle)) <= SEATED_WITHIN
+        near = swatch is not None and _apart(_oklch(swatch.hex)[2], hue + angle) <= SEATED_WITHIN
         result.append((angle, swatch.id if swatch is not None and near else None))
     return tuple(result)
 
@@ -199,8 +203,8 @@ def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) 
     seated = _best_seats(swatches, angles, hue)
     left = [one for one in swatches if all(one is not other for other, _ in seated)]
     for swatch in left:
-        own = float(_oklch(swatch.hex)[2])
-        seated.append((swatch, min((0.0, *angles), key=lambda angle: float(hue_distance(own, hue + angle)))))
+        own = _oklch(swatch.hex)[2]
+        seated.append((swatch, min((0.0, *angles), key=lambda angle: _apart(own, hue + angle))))
     return seated
 
 
@@ -211,17 +215,26 @@ def _best_seats(
     seatable = [one for one in swatches if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
     if not seatable or not angles:
         return []
-    own = srgb8_to_oklch(hexes_to_srgb8(tuple(one.hex for one in seatable)))[:, 2]
-    away = hue_distance(own[:, None], (hue + np.array(angles))[None])
     # A held swatch can't turn, so its seat is worth more than any turning.
-    weight = np.array([10.0 if one.held else 1.0 for one in seatable])
-    rows, columns = linear_sum_assignment(away * weight[:, None])
+    costs = [
+        [_apart(_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
+        for one in seatable
+    ]
+    rows, columns = linear_sum_assignment(costs) if len(seatable) > 1 else ((0,), (_least(costs[0]),))
     return [(seatable[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
 
 
+def _least(values: list[float]) -> int:
+    return values.index(min(values))
+
+
+def _apart(one: float, other: float) -> float:
+    return abs((one - other + 180) % 360 - 180)
+
+
 def _nearest(swatch: Swatch, angles: tuple[float, ...], hue: float) -> float:
-    own = float(_oklch(swatch.hex)[2])
-    return min((float(hue_distance(own, hue + angle)) for angle in angles), default=360.0)
+    own = _oklch(swatch.hex)[2]
+    return min((_apart(own, hue + angle) for angle in angles), default=360.0)
 
 
 def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
@@ -229,14 +242,14 @@ def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
 
 
 def _at_hue(value: Hex, hue: float) -> Hex:
-    lightness, chroma, _ = (float(channel) for channel in _oklch(value))
+    lightness, chroma, _ = _oklch(value)
     return color_at(lightness, chroma, hue)
 
 
 def _in_character(value: Hex, character: Character, place: float) -> Hex:
     """Return a colour of the same hue; place: -0.5 for the darkest of the span to 0.5 for the lightest."""
     lightness = min(0.97, max(0.12, character.lightness + place * character.span))
-    hue = float(_oklch(value)[2])
+    hue = _oklch(value)[2]
     limit = float(largest_chroma(np.array(lightness), np.array(hue)))
     return color_at(lightness, character.chroma * limit, hue)
 
@@ -246,9 +259,12 @@ def _at_position(position: float, chroma: float, hue: float, ground: Hex | None)
     return settled(position, chroma, hue, ground) if ground else color_at_position(position, chroma, hue)
 
 
-def _oklch(value: Hex) -> np.ndarray:
-    return srgb8_to_oklch(hex_to_srgb8(value))
+@lru_cache(maxsize=4096)
+def _oklch(value: Hex) -> tuple[float, float, float]:
+    # A drag asks many times for a dozen values, of which one is new.
+    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(hex_to_srgb8(value)))
+    return lightness, chroma, hue
 
 
 def _chroma(swatch: Swatch) -> float:
-    return float(_oklch(swatch.hex)[1])
+    return _oklch(swatch.hex)[1]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from enum import StrEnum
+from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
 import numpy as np
@@ -26,6 +27,9 @@ class Usage(StrEnum):
     BUTTON_LABEL = "button label"
     LINK = "link"
     PART = "part of a control"
+
+    # The enumeration's own hash is a Python function, and every pair of every drag is looked up by it.
+    __hash__ = str.__hash__
 
 
 # Success criteria 1.4.3 (AA) and 1.4.6 (AAA) for text, 1.4.11 for parts, which has no AAA.
@@ -82,6 +86,7 @@ def scale_position(luminance: Floats) -> Floats:
     return np.asarray(np.log((np.asarray(luminance) + FLARE) / FLARE) / np.log(1.05 / FLARE))
 
 
+@lru_cache(maxsize=64)
 def ratio_length(ratio: float) -> float:
     """Return the length on the contrast scale, 0 to 1, that a ratio of 1 to 21 takes."""
     return float(np.log(ratio) / np.log(1.05 / FLARE))

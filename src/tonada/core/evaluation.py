@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Final, Literal
 
 import numpy as np
 
-from tonada.core.color import Hex, hexes_to_srgb8, srgb8_to_oklch
+from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_oklch
 from tonada.core.contrast import (
+    FLARE,
     NEEDED,
+    Level,
     Usage,
     Verdict,
     ratio_length,
@@ -17,7 +20,7 @@ from tonada.core.contrast import (
     relative_luminance,
     scale_position,
 )
-from tonada.core.palette import PLANNED_SHARES, Role, Take
+from tonada.core.palette import PLANNED_SHARES, Pair, Role, Take
 from tonada.core.stave import Stave, stave_of
 
 # A swatch without a role still has to be seen in the measure.
@@ -83,85 +86,98 @@ class Evaluation:
 
 def evaluate(take: Take) -> Evaluation:
     """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
-    srgb8 = hexes_to_srgb8(tuple(swatch.hex for swatch in take.swatches))
-    luminance = relative_luminance(srgb8)
-    position = scale_position(luminance)
+    stave = stave_of(take)
     pairs = sorted(
-        _pair_figures(take, luminance, position),
+        _pair_figures(take),
         key=lambda pair: (pair.passes, pair.ratio / pair.needed if not pair.passes else 0.0),
     )
-    stave = stave_of(take)
     return Evaluation(
-        swatches=_swatch_figures(take, srgb8, luminance, position, stave.ground),
+        swatches=_swatch_figures(take, stave.ground),
         pairs=tuple(pairs),
         failing=sum(not pair.passes for pair in pairs),
         stave=stave,
     )
 
 
-def _swatch_figures(
-    take: Take, srgb8: np.ndarray, luminance: np.ndarray, position: np.ndarray, ground: str | None
-) -> tuple[SwatchFigures, ...]:
-    if not take.swatches:
+def _swatch_figures(take: Take, ground: str | None) -> tuple[SwatchFigures, ...]:
+    if not take.swatches or ground is None:
         return ()
-    oklch = srgb8_to_oklch(srgb8)
-    roles = [take.roles_of(swatch.id) for swatch in take.swatches]
-    planned = np.array(
-        [sum(PLANNED_SHARES[role] for role in own) if own else SHARE_WITHOUT_ROLE for own in roles]
-    )
-    shares = planned / planned.sum()
-    ground_row = next(row for row, swatch in enumerate(take.swatches) if swatch.id == ground)
-    on_ground = ratio_of_luminances(luminance, luminance[ground_row])
-    white_is_better = 1.05 / (luminance + 0.05) >= (luminance + 0.05) / 0.05
+    planned = [_planned_share(take.roles_of(swatch.id)) for swatch in take.swatches]
+    whole, ground_hex = sum(planned), take.swatch(ground).hex
     return tuple(
-        SwatchFigures(
-            id=swatch.id,
-            srgb8=(int(srgb8[row, 0]), int(srgb8[row, 1]), int(srgb8[row, 2])),
-            lightness=float(oklch[row, 0]),
-            chroma=float(oklch[row, 1]),
-            hue=float(oklch[row, 2]),
-            luminance=float(luminance[row]),
-            position=float(position[row]),
-            share=float(shares[row]),
-            roles=roles[row],
-            better_label="white" if white_is_better[row] else "black",
-            on_ground=float(on_ground[row]),
-        )
-        for row, swatch in enumerate(take.swatches)
+        _figures_of_swatch(swatch.id, swatch.hex, take.roles_of(swatch.id), share / whole, ground_hex)
+        for swatch, share in zip(take.swatches, planned, strict=True)
     )
 
 
-def _pair_figures(take: Take, luminance: np.ndarray, position: np.ndarray) -> list[PairFigures]:
-    row_of = {swatch.id: row for row, swatch in enumerate(take.swatches)}
-    texts = [row_of[take.swatch_of(pair.text).id] for pair in take.pairs]
-    grounds = [row_of[take.swatch_of(pair.ground).id] for pair in take.pairs]
-    ratios = ratio_of_luminances(luminance[texts], luminance[grounds])
-    figures = []
-    for pair, text, ground, ratio in zip(take.pairs, texts, grounds, ratios.tolist(), strict=True):
-        needed = NEEDED[take.level][pair.usage]
-        text_position, ground_position = float(position[text]), float(position[ground])
-        bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
-        figures.append(
-            PairFigures(
-                id=pair.id,
-                text=pair.text,
-                ground=pair.ground,
-                text_hex=take.swatches[text].hex,
-                ground_hex=take.swatches[ground].hex,
-                usage=pair.usage,
-                sample=pair.sample,
-                ratio=ratio,
-                needed=needed,
-                passes=ratio >= needed,
-                short_by=max(0.0, needed - ratio),
-                verdict=verdict_of(ratio, pair.usage),
-                text_position=text_position,
-                ground_position=ground_position,
-                bracket_start=bracket_start,
-                bracket_end=bracket_end,
-            )
-        )
-    return figures
+def _planned_share(roles: tuple[Role, ...]) -> float:
+    return sum(PLANNED_SHARES[role] for role in roles) if roles else SHARE_WITHOUT_ROLE
+
+
+@lru_cache(maxsize=4096)
+def _figures_of_swatch(
+    swatch: str, value: Hex, roles: tuple[Role, ...], share: float, ground: Hex
+) -> SwatchFigures:
+    srgb8 = hex_to_srgb8(value)
+    luminance, position = _place_of(value)
+    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
+    on_ground = ratio_of_luminances(np.array(luminance), np.array(_place_of(ground)[0]))
+    white_is_better = 1.05 / (luminance + FLARE) >= (luminance + FLARE) / FLARE
+    return SwatchFigures(
+        id=swatch,
+        srgb8=(int(srgb8[0]), int(srgb8[1]), int(srgb8[2])),
+        lightness=lightness,
+        chroma=chroma,
+        hue=hue,
+        luminance=luminance,
+        position=position,
+        share=share,
+        roles=roles,
+        better_label="white" if white_is_better else "black",
+        on_ground=float(on_ground),
+    )
+
+
+def _pair_figures(take: Take) -> list[PairFigures]:
+    return [
+        _figures_of_pair(pair, take.swatch_of(pair.text).hex, take.swatch_of(pair.ground).hex, take.level)
+        for pair in take.pairs
+    ]
+
+
+# In a drag one colour changes: the pairs that it has no part in are the same as a moment ago.
+@lru_cache(maxsize=8192)
+def _figures_of_pair(pair: Pair, text: Hex, ground: Hex, level: Level) -> PairFigures:
+    text_luminance, text_position = _place_of(text)
+    ground_luminance, ground_position = _place_of(ground)
+    ratio = float(ratio_of_luminances(np.array(text_luminance), np.array(ground_luminance)))
+    needed = NEEDED[level][pair.usage]
+    bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
+    return PairFigures(
+        id=pair.id,
+        text=pair.text,
+        ground=pair.ground,
+        text_hex=text,
+        ground_hex=ground,
+        usage=pair.usage,
+        sample=pair.sample,
+        ratio=ratio,
+        needed=needed,
+        passes=ratio >= needed,
+        short_by=max(0.0, needed - ratio),
+        verdict=verdict_of(ratio, pair.usage),
+        text_position=text_position,
+        ground_position=ground_position,
+        bracket_start=bracket_start,
+        bracket_end=bracket_end,
+    )
+
+
+@lru_cache(maxsize=8192)
+def _place_of(value: Hex) -> tuple[float, float]:
+    """Return relative luminance and place on the contrast scale."""
+    luminance = relative_luminance(hex_to_srgb8(value))
+    return float(luminance), float(scale_position(luminance))
 
 
 def verdict_of(ratio: float, usage: Usage) -> Verdict:

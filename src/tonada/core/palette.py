@@ -27,6 +27,11 @@ class Role(StrEnum):
     LINK = "link"
     LINE = "line"
 
+    # As for Usage: looked up many times in every drag.
+    __hash__ = str.__hash__
+
+
+ROLE_ORDER: Final = tuple(Role)
 
 # The planned share of the page: about 60 % grounds, 30 % brand, 10 % call to action.
 PLANNED_SHARES: Final[Mapping[Role, float]] = {
@@ -120,6 +125,7 @@ class Take:
     level: Level = "AA"
     harmony: HarmonySettings = HarmonySettings()
     _by_role: dict[Role, Swatch] = field(init=False, repr=False, compare=False)
+    _roles: dict[str, tuple[Role, ...]] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         by_id = {swatch.id: swatch for swatch in self.swatches}
@@ -151,6 +157,11 @@ class Take:
         if len({pair.id for pair in self.pairs}) != len(self.pairs):
             raise TakeError("Two pairs have the same id; each needs its own.", field="pairs")
         object.__setattr__(self, "_by_role", by_role)
+        roles: dict[str, tuple[Role, ...]] = {}
+        for role in ROLE_ORDER:
+            if role in by_role:
+                roles[by_role[role].id] = (*roles.get(by_role[role].id, ()), role)
+        object.__setattr__(self, "_roles", roles)
 
     def swatch_of(self, role: Role) -> Swatch:
         """Return the swatch that has the role. Raises KeyError where none has."""
@@ -158,7 +169,7 @@ class Take:
 
     def roles_of(self, swatch_id: str) -> tuple[Role, ...]:
         """Return the roles of a swatch, in the order in which roles are shown."""
-        return tuple(role for role in Role if role in self._by_role and self._by_role[role].id == swatch_id)
+        return self._roles.get(swatch_id, ())
 
     def swatch(self, swatch_id: str) -> Swatch:
         """Return a swatch by its id. Raises TakeError for an unknown one."""

@@ -9,7 +9,7 @@ from typing import Final
 import numpy as np
 from PIL import Image
 
-from tonada.core.chord import NEUTRAL_BELOW, anchor_of, ground_of, open_angles
+from tonada.core.chord import NEUTRAL_BELOW, anchor_of, ground_of, open_angles, place_of
 from tonada.core.color import (
     Floats,
     hex_to_srgb8,
@@ -17,7 +17,6 @@ from tonada.core.color import (
     oklab_to_linear,
     oklch_to_oklab,
     oklch_to_srgb8,
-    srgb8_to_oklch,
 )
 from tonada.core.contrast import ratio_length, relative_luminance, scale_position
 from tonada.core.palette import Take
@@ -66,8 +65,8 @@ class Stave:
 def stave_of(take: Take) -> Stave:
     """Return what the stave of a take shows beside its notes."""
     anchor, ground = anchor_of(take), ground_of(take)
-    place = srgb8_to_oklch(hex_to_srgb8(anchor.hex)) if anchor else np.zeros(3)
-    hue, has_hue = float(place[2]), bool(place[1] >= NEUTRAL_BELOW)
+    _, chroma, hue = place_of(anchor) if anchor else (0.0, 0.0, 0.0)
+    has_hue = chroma >= NEUTRAL_BELOW
     here = float(scale_position(relative_luminance(hex_to_srgb8(ground.hex)))) if ground else 1.0
     lines = [
         Line(ratio, position)

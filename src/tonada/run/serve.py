@@ -112,6 +112,7 @@ def _run_server(plan: _Plan, database_url: str) -> int:
     }
     Settings.from_environment(environment)
     command = [sys.executable, "-m", "gunicorn", "tonada.web.app:create_app()"]
+    command += ["--config", "python:tonada.run.gunicorn_settings"]
     command += ["--bind", f"{HOST}:{plan.port}", "--workers", str(WORKERS), "--threads", str(THREADS)]
     command += ["--worker-class", "gthread", "--worker-tmp-dir", "/dev/shm", "--log-level", "warning"]  # noqa: S108
     command += ["--timeout", "60", "--graceful-timeout", "5", "--no-control-socket"]

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from copy import deepcopy
+from functools import lru_cache
+from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
@@ -18,7 +20,21 @@ Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
 Share = Annotated[float, Field(ge=0, le=1)]
 
 
-class Model(BaseModel):
+class Described(BaseModel):
+    """A model whose schema is made once: the document of the API asks for it at every route."""
+
+    @classmethod
+    def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
+        key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
+        if key not in _schemas:
+            _schemas[key] = super().model_json_schema(*args, **kwargs)
+        return deepcopy(_schemas[key])
+
+
+_schemas: dict[Any, dict[str, Any]] = {}
+
+
+class Model(Described):
     """What is sent must be known: a field that isn't here is refused."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
@@ -87,6 +103,10 @@ class HarmonyModel(Model):
         return cls(**fields, varied_from=began)
 
 
+# A drag sends the same pairs again and again.
+_pair = lru_cache(maxsize=4096)(palette.Pair)
+
+
 class TakeDocument(Model):
     """One alternative palette, whole."""
 
@@ -111,7 +131,7 @@ class TakeDocument(Model):
                 for s in self.swatches
             ),
             roles=tuple(palette.Assignment(a.role, a.swatch, a.reason) for a in self.roles),
-            pairs=tuple(palette.Pair(p.id, p.text, p.ground, p.usage, p.sample) for p in self.pairs),
+            pairs=tuple(_pair(p.id, p.text, p.ground, p.usage, p.sample) for p in self.pairs),
             level=self.level,
             harmony=self.harmony.to_settings(),
         )

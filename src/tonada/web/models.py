@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.contrast import Level, Usage, Verdict
@@ -17,7 +17,7 @@ from tonada.core.roles import Candidate, ProposedRole, Whole
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
-from tonada.web.documents import HexText, Identifier, Model, Name, Share, TakeDocument
+from tonada.web.documents import Described, HexText, Identifier, Model, Name, Share, TakeDocument
 
 
 class SessionAnswer(Model):
@@ -311,7 +311,7 @@ class MendsAnswer(Model):
     mends: tuple[MendAnswer, ...]
 
 
-class Problem(BaseModel):
+class Problem(Described):
     """RFC 9457. field names what was wrong where that is known; take is what is saved now."""
 
     type: str = "about:blank"

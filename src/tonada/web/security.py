@@ -45,6 +45,15 @@ csrf = CSRFProtect()
 limiter = Limiter(get_remote_address, default_limits=[REQUESTS_PER_MINUTE], storage_uri="memory://")
 
 
+# Asked many times a second by a drag, changing nothing: exempt before the limiter looks anything up.
+HOT_PATHS: Final = frozenset(("/api/evaluate", "/api/changes"))
+
+
+@limiter.request_filter
+def _is_hot() -> bool:
+    return request.path in HOT_PATHS
+
+
 def register(app: Flask, settings: Settings) -> None:
     """Wire it into the application."""
     app.config.update(

@@ -10,6 +10,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   spread: [degrees: number]
+  angles: [angles: number[]]
   shape: [harmony: Harmony]
   webSafe: [on: boolean]
   keep: []
@@ -35,6 +36,16 @@ const characters = computed(() => [
   })),
 ])
 
+/** The middle of the widest gap, so that a new angle stands where there is room. */
+const openAngle = computed(() => {
+  const taken = [0, ...props.harmony.angles, 360].sort((one, other) => one - other)
+  const gaps = taken.slice(1).map((angle, row) => ({ from: taken[row] ?? 0, to: angle }))
+  const widest = gaps.reduce((one, other) =>
+    other.to - other.from > one.to - one.from ? other : one,
+  )
+  return Math.round((widest.from + widest.to) / 2) % 360
+})
+
 const valueOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? Number(event.target.value) : 0
 const shape = (changes: Partial<Harmony>) => {
@@ -48,7 +59,25 @@ function setCharacter(name: string) {
 
 <template>
   <div class="flex flex-wrap items-center gap-x-3 gap-y-1.5">
-    <label class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">
+    <span v-if="harmony.rule === 'free'" class="flex items-center gap-2">
+      <button
+        type="button"
+        class="button"
+        :disabled="harmony.angles.length >= vocabulary.most_free_angles"
+        @click="emit('angles', [...harmony.angles, openAngle])"
+      >
+        Add an angle
+      </button>
+      <button
+        type="button"
+        class="button"
+        :disabled="!harmony.angles.length"
+        @click="emit('angles', harmony.angles.slice(0, -1))"
+      >
+        Fewer
+      </button>
+    </span>
+    <label v-else class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">
       Spread
       <input
         type="range"

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import orjson
 from flask import Response
 from flask_openapi3.blueprint import APIBlueprint
 from pydantic import BaseModel
@@ -21,3 +22,11 @@ def blueprint(name: str) -> APIBlueprint:
 def answer(model: BaseModel, status: int = 200) -> Response:
     """Return the model as JSON."""
     return Response(model.model_dump_json(), status=status, mimetype="application/json")
+
+
+def answer_value(value: object) -> Response:
+    """Return a value of the core as JSON, without a model between: a third of the time, for the hot path.
+
+    The model in the OpenAPI document still describes it; a test holds the two together.
+    """
+    return Response(orjson.dumps(value), mimetype="application/json")

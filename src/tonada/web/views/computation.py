@@ -30,7 +30,7 @@ from tonada.web.models import (
 from tonada.web.security import csrf, limiter
 from tonada.web.source_json import list_to_json
 from tonada.web.source_models import FoundColorAnswer, ListAnswer, NoteAnswer, TextBody
-from tonada.web.views.answers import answer, blueprint
+from tonada.web.views.answers import answer, answer_value, blueprint
 
 api = blueprint("computation")
 # Nothing is changed, so nothing can be forged; and a drag asks many times a second.
@@ -40,7 +40,7 @@ csrf.exempt(api)
 @api.post("/evaluate", responses={200: EvaluationAnswer}, summary="Every figure of a take")
 @limiter.exempt
 def evaluate_take(body: EvaluateBody) -> Response:
-    return answer(EvaluationAnswer.model_validate(evaluate(body.document.to_take())))
+    return answer_value(evaluate(body.document.to_take()))
 
 
 @api.post("/colors", responses={200: ColorAnswer}, summary="A colour in any CSS notation as hex, with a name")

@@ -22,9 +22,9 @@ from tonada.web.harmony_models import (
     VariationsAnswer,
     VariationsBody,
 )
-from tonada.web.models import EvaluateBody, EvaluationAnswer
+from tonada.web.models import EvaluateBody
 from tonada.web.security import csrf, limiter
-from tonada.web.views.answers import answer, blueprint
+from tonada.web.views.answers import answer, answer_value, blueprint
 
 api = blueprint("harmony")
 # Nothing is changed, so nothing can be forged; and a drag asks many times a second.
@@ -40,8 +40,8 @@ def read_vocabulary() -> Response:
 @limiter.exempt
 def change_take(body: ChangeBody) -> Response:
     document = body.change.apply(body.document)
-    evaluation = EvaluationAnswer.model_validate(evaluate(document.to_take()))
-    return answer(ChangeAnswer(document=document, evaluation=evaluation))
+    evaluation = evaluate(document.to_take())
+    return answer_value({"document": document.model_dump(mode="json"), "evaluation": evaluation})
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")

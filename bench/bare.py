@@ -1,0 +1,17 @@
+"""The peer of /api/evaluate: a bare Flask view that reads the body and answers the same bytes."""
+
+from __future__ import annotations
+
+import os
+from pathlib import Path
+
+from flask import Flask, Response, request
+
+app = Flask(__name__)
+ANSWER = Path(os.environ["BENCH_ANSWER"]).read_bytes() if "BENCH_ANSWER" in os.environ else b""
+
+
+@app.post("/api/evaluate")
+def evaluate() -> Response:
+    request.get_json()
+    return Response(ANSWER, mimetype="application/json")
