@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import tempfile
 from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from uuid import uuid4
 
@@ -11,7 +12,9 @@ import psycopg
 import pytest
 from psycopg import sql
 
+from tonada.demo.seed import seed_demo
 from tonada.run.cluster import Cluster
+from tonada.store.database import connect
 from tonada.store.migrate import migrate
 
 
@@ -33,13 +36,42 @@ def template_url(cluster_url: str) -> str:
     return cluster_url
 
 
+@pytest.fixture(scope="session")
+def demo_template(template_url: str) -> str:
+    """The name of a database with the demo brands, to be copied: seeding takes two seconds."""
+    with a_copy_of("tonada", template_url, name="demo") as url:
+        with connect(url) as connection:
+            seed_demo(connection)
+        return "demo"
+
+
 @pytest.fixture
 def database_url(template_url: str) -> Iterator[str]:
     """A migrated, empty database."""
-    name = f"test_{uuid4().hex}"
+    with a_copy_of("tonada", template_url) as url:
+        yield url
+        drop(url)
+
+
+@pytest.fixture
+def demo_database_url(template_url: str, demo_template: str) -> Iterator[str]:
+    """A database with the demo brands."""
+    with a_copy_of(demo_template, template_url) as url:
+        yield url
+        drop(url)
+
+
+@contextmanager
+def a_copy_of(template: str, template_url: str, name: str | None = None) -> Iterator[str]:
+    name = name or f"test_{uuid4().hex}"
     server = template_url.rpartition("/")[0]
     with psycopg.connect(f"{server}/postgres", autocommit=True) as admin:
-        made = sql.SQL("create database {} template tonada").format(sql.Identifier(name))
-        admin.execute(made)
-        yield f"{server}/{name}"
+        names = (sql.Identifier(name), sql.Identifier(template))
+        admin.execute(sql.SQL("create database {} template {}").format(*names))
+    yield f"{server}/{name}"
+
+
+def drop(url: str) -> None:
+    server, _, name = url.rpartition("/")
+    with psycopg.connect(f"{server}/postgres", autocommit=True) as admin:
         admin.execute(sql.SQL("drop database {} with (force)").format(sql.Identifier(name)))

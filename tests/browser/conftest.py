@@ -16,9 +16,6 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page, sync_playwright
 
-from tonada.demo.seed import seed_demo
-from tonada.store.database import connect
-
 ROOT = Path(__file__).parents[2]
 AXE = (ROOT / "frontend/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
 CHROMIUM_FLAGS = [
@@ -82,15 +79,13 @@ class Server:
 
 
 @pytest.fixture
-def server(database_url: str) -> Iterator[Server]:
-    with connect(database_url) as connection:
-        seed_demo(connection)
+def server(demo_database_url: str) -> Iterator[Server]:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
     secret = "a secret for the browser tests, long enough"
     server = Server(
-        f"http://127.0.0.1:{port}", {**os.environ, "DATABASE_URL": database_url, "SECRET_KEY": secret}
+        f"http://127.0.0.1:{port}", {**os.environ, "DATABASE_URL": demo_database_url, "SECRET_KEY": secret}
     )
     server.start()
     yield server

@@ -55,6 +55,13 @@ def harmony(page: Page) -> None:
     page.get_by_test_id("stave").get_by_role("slider", name="Muted").wait_for()
 
 
+def harmony_of_twelve(page: Page) -> None:
+    """The take from the photograph has twelve swatches."""
+    harmony(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 3").click()
+    expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft red"))).to_be_visible()
+
+
 def empty_harmony(page: Page) -> None:
     empty_source(page)
     page.get_by_role("link", name="Harmony").click()
@@ -138,7 +145,7 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])
 def test_a_view_fits_without_scrolling_the_page(page: Page, width: int, height: int) -> None:
     page.set_viewport_size({"width": width, "height": height})
-    for view in (source, harmony, pairs, swatch):
+    for view in (source, harmony, harmony_of_twelve, pairs, swatch):
         view(page)
         over = page.evaluate(
             """() => {

@@ -75,7 +75,7 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
   <div
     role="slider"
     :tabindex="anchorMoves ? 0 : -1"
-    class="absolute top-1 flex h-5 -translate-x-1/2 items-center border border-ink bg-ink px-1.5 text-small font-semibold text-sheet"
+    class="absolute top-1 z-1 flex h-5 -translate-x-1/2 items-center border border-ink bg-ink px-1.5 text-small font-semibold text-sheet"
     :class="anchorMoves ? 'cursor-ew-resize touch-none' : 'cursor-default'"
     :style="{ left: `${middle}px` }"
     :title="anchorMoves ? 'Drag to turn the whole chord' : 'The anchor is held'"

@@ -52,7 +52,9 @@ const isReady = computed(() => brand.detail && take.document)
 </script>
 
 <template>
-  <div class="grid h-dvh grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh">
+  <div
+    class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh"
+  >
     <div>
       <TakeHeader />
       <ConflictBar />

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from copy import deepcopy
 from functools import lru_cache
 from typing import Annotated, Any, Literal
 
+import orjson
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits, palette
@@ -27,11 +27,13 @@ class Described(BaseModel):
     def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
         key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
         if key not in _schemas:
-            _schemas[key] = super().model_json_schema(*args, **kwargs)
-        return deepcopy(_schemas[key])
+            _schemas[key] = orjson.dumps(super().model_json_schema(*args, **kwargs))
+        # Read anew each time, since what comes back may be changed; quicker than a deep copy.
+        made: dict[str, Any] = orjson.loads(_schemas[key])
+        return made
 
 
-_schemas: dict[Any, dict[str, Any]] = {}
+_schemas: dict[Any, bytes] = {}
 
 
 class Model(Described):
