@@ -8,6 +8,7 @@ from dataclasses import replace
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
+from tonada.core import chord, evaluation
 from tonada.core.build import build_take
 from tonada.core.evaluation import evaluate
 from tonada.core.mend import mend_color
@@ -46,6 +47,14 @@ def whole_request(body: bytes) -> bytes:
     return EvaluationAnswer.model_validate(evaluate(document.to_take())).model_dump_json().encode()
 
 
+def from_nothing(take: Take) -> None:
+    """Evaluate with nothing remembered of the colours before."""
+    for remembered in (evaluation._place_of, evaluation._figures_of_pair, evaluation._figures_of_swatch):
+        remembered.cache_clear()
+    chord._oklch.cache_clear()
+    evaluate(take)
+
+
 def run() -> str:
     """Return the table."""
     take = full_take()
@@ -56,6 +65,11 @@ def run() -> str:
         "Evaluation",
         [
             Row(f"evaluate, {size}", milliseconds(lambda: evaluate(take), times=101), *peer),
+            Row(
+                f"evaluate, {size}, nothing remembered",
+                milliseconds(lambda: from_nothing(take), times=51),
+                *peer,
+            ),
             Row(f"JSON in to JSON out, {size}", milliseconds(lambda: whole_request(body), times=51), *peer),
             Row(
                 "mend of one pair",

@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 import http.client
+import json
 import os
 import shutil
+import signal
 import socket
 import subprocess
 import sys
@@ -35,34 +37,31 @@ class Server:
 
     url: str
     environment: dict[str, str]
-    process: subprocess.Popen[bytes] | None = None
+    factory: subprocess.Popen[str]
+    process: int | None = None
 
     def start(self) -> None:
-        port = self.url.rpartition(":")[2]
-        command = [
-            sys.executable,
-            "-m",
-            "gunicorn",
-            "tonada.web.app:create_app()",
-            "--bind",
-            f"127.0.0.1:{port}",
-        ]
-        command += [
-            "--worker-class",
-            "gthread",
-            "--threads",
-            "4",
-            "--log-level",
-            "warning",
-            "--no-control-socket",
-        ]
-        self.process = subprocess.Popen(command, env=self.environment)
-        self.wait_until_up(int(port))
+        port = int(self.url.rpartition(":")[2])
+        assert self.factory.stdin
+        assert self.factory.stdout
+        print(
+            json.dumps({"port": port, "environment": self.environment}), file=self.factory.stdin, flush=True
+        )
+        self.process = int(self.factory.stdout.readline())
+        self.wait_until_up(port)
 
     def stop(self) -> None:
-        if self.process:
-            self.process.terminate()
-            self.process.wait()
+        if self.process is None:
+            return
+        os.kill(self.process, signal.SIGTERM)
+        end = time.monotonic() + 20
+        while time.monotonic() < end:
+            try:
+                os.kill(self.process, 0)
+            except ProcessLookupError:
+                break
+            time.sleep(0.02)
+        self.process = None
 
     @staticmethod
     def wait_until_up(port: int) -> None:
@@ -78,15 +77,25 @@ class Server:
         raise RuntimeError("the server did not start")
 
 
+@pytest.fixture(scope="session")
+def server_factory() -> Iterator[subprocess.Popen[str]]:
+    command = [sys.executable, "-m", "tests.browser.server_factory"]
+    root = Path(__file__).resolve().parents[2]
+    with subprocess.Popen(
+        command, cwd=root, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
+    ) as factory:
+        yield factory
+        factory.terminate()
+
+
 @pytest.fixture
-def server(demo_database_url: str) -> Iterator[Server]:
+def server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Iterator[Server]:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
     secret = "a secret for the browser tests, long enough"
-    server = Server(
-        f"http://127.0.0.1:{port}", {**os.environ, "DATABASE_URL": demo_database_url, "SECRET_KEY": secret}
-    )
+    environment = {"DATABASE_URL": demo_database_url, "SECRET_KEY": secret}
+    server = Server(f"http://127.0.0.1:{port}", environment, server_factory)
     server.start()
     yield server
     server.stop()

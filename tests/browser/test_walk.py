@@ -191,7 +191,7 @@ def test_two_windows_keep_both_states(page: Page) -> None:
     saved(other, 2)
     expect(page.get_by_text("changed in another window").first).to_be_visible()
     page.get_by_role("button", name="Keep this one as a new take").click()
-    expect(page.get_by_role("navigation", name="Takes").get_by_role("link")).to_have_count(3)
+    expect(page.get_by_role("navigation", name="Takes").get_by_role("link")).to_have_count(4)
     saved(page, 1)
 
 

@@ -1,0 +1,57 @@
+"""A process that has the application loaded and forks real gunicorn servers from itself.
+
+Importing the application takes seconds, and every browser test has a server of its own. Orders come
+as lines of JSON on standard input; the process id of each server goes back on standard output.
+"""
+
+from __future__ import annotations
+
+import json
+import os
+import signal
+import sys
+
+import gunicorn.app.base
+
+from tonada.web.app import create_app
+
+
+class Served(gunicorn.app.base.BaseApplication):
+    """gunicorn with the settings that `tonada serve` gives it, but for the number of workers."""
+
+    def __init__(self, port: int) -> None:
+        self._port = port
+        super().__init__()
+
+    def load_config(self) -> None:
+        settings = {
+            "bind": f"127.0.0.1:{self._port}",
+            "worker_class": "gthread",
+            "threads": 4,
+            "loglevel": "warning",
+            "control_socket_disable": True,
+        }
+        for name, value in settings.items():
+            self.cfg.set(name, value)
+
+    def load(self) -> object:
+        return create_app()
+
+
+def main() -> None:
+    # Servers that have ended are not kept as zombies.
+    signal.signal(signal.SIGCHLD, signal.SIG_IGN)
+    for line in sys.stdin:
+        order = json.loads(line)
+        process = os.fork()
+        if process == 0:
+            signal.signal(signal.SIGCHLD, signal.SIG_DFL)
+            os.dup2(os.open(os.devnull, os.O_RDWR), 0)
+            os.environ.update(order["environment"])
+            Served(order["port"]).run()
+            os._exit(0)
+        print(process, flush=True)
+
+
+if __name__ == "__main__":
+    main()
