@@ -8,7 +8,7 @@ from dataclasses import replace
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
-from tonada.core import chord, evaluation
+from tonada.core import color, evaluation
 from tonada.core.build import build_take
 from tonada.core.evaluation import evaluate
 from tonada.core.mend import mend_color
@@ -51,7 +51,7 @@ def from_nothing(take: Take) -> None:
     """Evaluate with nothing remembered of the colours before."""
     for remembered in (evaluation._place_of, evaluation._figures_of_pair, evaluation._figures_of_swatch):
         remembered.cache_clear()
-    chord._oklch.cache_clear()
+    color.hex_to_oklch.cache_clear()
     evaluate(take)
 
 

@@ -6,7 +6,6 @@ Held swatches are never moved; they take their place in the chord where they sta
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
-from functools import lru_cache
 from typing import Final
 
 import numpy as np
@@ -15,9 +14,8 @@ from scipy.optimize import linear_sum_assignment
 from tonada.core.character import CHARACTERS, Character
 from tonada.core.color import (
     Hex,
-    hex_to_srgb8,
+    hex_to_oklch,
     largest_chroma,
-    srgb8_to_oklch,
 )
 from tonada.core.errors import InputError
 from tonada.core.harmony import color_at, rule_angles
@@ -61,13 +59,13 @@ def ground_of(take: Take) -> Swatch | None:
     chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.ground), None)
     if chosen is None and take.has_role(Role.PAPER):
         chosen = take.swatch_of(Role.PAPER)
-    lightest = max(take.swatches, key=lambda one: _oklch(one.hex)[0], default=None)
+    lightest = max(take.swatches, key=lambda one: hex_to_oklch(one.hex)[0], default=None)
     return chosen or lightest
 
 
 def place_of(swatch: Swatch) -> tuple[float, float, float]:
     """Return lightness, chroma and hue of a swatch in OKLCH."""
-    return _oklch(swatch.hex)
+    return hex_to_oklch(swatch.hex)
 
 
 def players(take: Take) -> tuple[Swatch, ...]:
@@ -92,14 +90,14 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         return take
-    hue = _oklch(anchor.hex)[2]
+    hue = hex_to_oklch(anchor.hex)[2]
     turned = (hue + turn) % 360 if not anchor.held else hue
     values: dict[str, Hex] = {}
     if turned != hue:
         values[anchor.id] = _at_hue(anchor.hex, turned)
         for swatch in take.swatches:
             if swatch.origin.kind == "made" and not swatch.held and _chroma(swatch) > 1e-6:
-                _, chroma, own = _oklch(swatch.hex)
+                _, chroma, own = hex_to_oklch(swatch.hex)
                 values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
     for swatch, angle in _seats(players(take), angles, hue):
         if not swatch.held:
@@ -118,7 +116,7 @@ def shape(take: Take) -> Take:
     if character is None or anchor is None:
         return take
     members = [one for one in (anchor, *players(take)) if _chroma(one) >= NEUTRAL_BELOW]
-    members.sort(key=lambda one: _oklch(one.hex)[0])
+    members.sort(key=lambda one: hex_to_oklch(one.hex)[0])
     values = {}
     for rank, swatch in enumerate(members):
         if not swatch.held:
@@ -155,7 +153,7 @@ def place(take: Take, where: Place) -> Take:
     """
     swatch = take.swatch(where.swatch)
     if where.position is None:
-        lightness = _oklch(swatch.hex)[0] if where.lightness is None else where.lightness
+        lightness = hex_to_oklch(swatch.hex)[0] if where.lightness is None else where.lightness
         value = color_at(lightness, where.chroma, where.hue)
     else:
         ground = ground_of(take)
@@ -170,7 +168,7 @@ def add_partner(take: Take, angle: float) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
-    hue = _oklch(anchor.hex)[2] + angle
+    hue = hex_to_oklch(anchor.hex)[2] + angle
     character = character_of(take)
     value = _at_hue(anchor.hex, hue)
     value = _in_character(value, character, 0.25) if character else value
@@ -188,12 +186,12 @@ def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
     anchor = anchor_of(take)
     if anchor is None:
         return tuple((angle, None) for angle in angles)
-    hue = _oklch(anchor.hex)[2]
+    hue = hex_to_oklch(anchor.hex)[2]
     seats = {angle: swatch for swatch, angle in _best_seats(players(take), angles, hue)}
     result: list[tuple[float, str | None]] = []
     for angle in angles:
         swatch = seats.get(angle)
-        near = swatch is not None and _apart(_oklch(swatch.hex)[2], hue + angle) <= SEATED_WITHIN
+        near = swatch is not None and _apart(hex_to_oklch(swatch.hex)[2], hue + angle) <= SEATED_WITHIN
         result.append((angle, swatch.id if swatch is not None and near else None))
     return tuple(result)
 
@@ -203,7 +201,7 @@ def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) 
     seated = _best_seats(swatches, angles, hue)
     left = [one for one in swatches if all(one is not other for other, _ in seated)]
     for swatch in left:
-        own = _oklch(swatch.hex)[2]
+        own = hex_to_oklch(swatch.hex)[2]
         seated.append((swatch, min((0.0, *angles), key=lambda angle: _apart(own, hue + angle))))
     return seated
 
@@ -217,7 +215,7 @@ def _best_seats(
         return []
     # A held swatch can't turn, so its seat is worth more than any turning.
     costs = [
-        [_apart(_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
+        [_apart(hex_to_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
         for one in seatable
     ]
     rows, columns = linear_sum_assignment(costs) if len(seatable) > 1 else ((0,), (_least(costs[0]),))
@@ -233,7 +231,7 @@ def _apart(one: float, other: float) -> float:
 
 
 def _nearest(swatch: Swatch, angles: tuple[float, ...], hue: float) -> float:
-    own = _oklch(swatch.hex)[2]
+    own = hex_to_oklch(swatch.hex)[2]
     return min((_apart(own, hue + angle) for angle in angles), default=360.0)
 
 
@@ -242,14 +240,14 @@ def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
 
 
 def _at_hue(value: Hex, hue: float) -> Hex:
-    lightness, chroma, _ = _oklch(value)
+    lightness, chroma, _ = hex_to_oklch(value)
     return color_at(lightness, chroma, hue)
 
 
 def _in_character(value: Hex, character: Character, place: float) -> Hex:
     """Return a colour of the same hue; place: -0.5 for the darkest of the span to 0.5 for the lightest."""
     lightness = min(0.97, max(0.12, character.lightness + place * character.span))
-    hue = _oklch(value)[2]
+    hue = hex_to_oklch(value)[2]
     limit = float(largest_chroma(np.array(lightness), np.array(hue)))
     return color_at(lightness, character.chroma * limit, hue)
 
@@ -259,12 +257,5 @@ def _at_position(position: float, chroma: float, hue: float, ground: Hex | None)
     return settled(position, chroma, hue, ground) if ground else color_at_position(position, chroma, hue)
 
 
-@lru_cache(maxsize=4096)
-def _oklch(value: Hex) -> tuple[float, float, float]:
-    # A drag asks many times for a dozen values, of which one is new.
-    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(hex_to_srgb8(value)))
-    return lightness, chroma, hue
-
-
 def _chroma(swatch: Swatch) -> float:
-    return _oklch(swatch.hex)[1]
+    return hex_to_oklch(swatch.hex)[1]

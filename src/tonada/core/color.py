@@ -13,6 +13,7 @@ oklch   float64, L 0 to 1, C 0 to about 0.4, h in degrees 0 to 360; h of a neutr
 from __future__ import annotations
 
 import re
+from functools import lru_cache
 from typing import Any, Final, TypeAlias
 
 import numpy as np
@@ -183,6 +184,16 @@ def hexes_to_srgb8(values: list[Hex] | tuple[Hex, ...]) -> NDArray[np.uint8]:
     if not values:
         return np.zeros((0, 3), dtype=np.uint8)
     return np.stack([hex_to_srgb8(value) for value in values])
+
+
+@lru_cache(maxsize=4096)
+def hex_to_oklch(value: Hex) -> tuple[float, float, float]:
+    """Return lightness, chroma and hue of a `#rrggbb`. Raises ColorError for anything else.
+
+    Remembered: a drag asks many times for a dozen values, of which one is new.
+    """
+    lightness, chroma, hue = srgb8_to_oklch(hex_to_srgb8(value)).tolist()
+    return lightness, chroma, hue
 
 
 def srgb8_to_hex(srgb8: Srgb8) -> Hex:

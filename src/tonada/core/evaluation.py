@@ -8,7 +8,7 @@ from typing import Final, Literal
 
 import numpy as np
 
-from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_oklch
+from tonada.core.color import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.contrast import (
     FLARE,
     NEEDED,
@@ -120,7 +120,7 @@ def _figures_of_swatch(
 ) -> SwatchFigures:
     srgb8 = hex_to_srgb8(value)
     luminance, position = _place_of(value)
-    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
+    lightness, chroma, hue = hex_to_oklch(value)
     on_ground = ratio_of_luminances(np.array(luminance), np.array(_place_of(ground)[0]))
     white_is_better = 1.05 / (luminance + FLARE) >= (luminance + FLARE) / FLARE
     return SwatchFigures(
