@@ -206,7 +206,7 @@ def test_a_long_reading_shows_progress_and_is_cancelled(page: Page, tmp_path: Pa
     expect(page.get_by_role("button", name="Cancel")).to_have_count(0)
     expect(page.get_by_text("Start with the logo")).to_be_visible()
     page.get_by_test_id("first-file").set_input_files(file)
-    expect(found(page)).to_have_count(2, timeout=20_000)
+    expect(found(page)).to_have_count(2, timeout=60_000)
 
 
 @pytest.mark.parametrize("name", ["dusk-ridge.jpg", "old-site.css"])
