@@ -13,7 +13,8 @@ from tonada.core.build import build_take
 from tonada.core.evaluation import evaluate
 from tonada.core.mend import mend_color
 from tonada.core.palette import Origin, Pair, Role, Swatch, Take
-from tonada.core.roles import Candidate, propose_roles
+from tonada.core.proposal import propose_roles
+from tonada.core.roles import Candidate
 from tonada.web.documents import TakeDocument
 from tonada.web.models import EvaluationAnswer
 

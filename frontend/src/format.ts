@@ -1,5 +1,5 @@
 /** How figures are written. None of this decides anything: verdicts come from the server. */
-import type { PairFigures, Role } from '@/api/types'
+import type { PairFigures } from '@/api/types'
 
 /** Two decimals, cut off: a ratio that fails must never look like one that passes. */
 export function formatRatio(ratio: number): string {
@@ -24,11 +24,13 @@ export function verdictText(pair: PairFigures): string {
   return pair.passes ? `Passes ${pair.verdict}` : `Short by ${formatShort(pair.short_by)}`
 }
 
-export function roleName(role: Role): string {
-  return role.charAt(0).toUpperCase() + role.slice(1)
+/** “accent-2” as “Accent 2”. A role of the designer's own has its name in the take. */
+export function roleName(role: string): string {
+  const words = role.replace(/^own-/, '').replaceAll('-', ' ')
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
-export function roleNames(roles: readonly Role[]): string {
+export function roleNames(roles: readonly string[]): string {
   return roles.map(roleName).join(', ')
 }
 

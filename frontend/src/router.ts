@@ -25,6 +25,12 @@ export const router = createRouter({
           meta: { title: 'Harmony' },
         },
         {
+          path: 'roles',
+          name: 'roles',
+          component: () => import('@/views/RolesView.vue'),
+          meta: { title: 'Roles' },
+        },
+        {
           path: 'versions/:number(\\d+)?',
           name: 'versions',
           component: () => import('@/views/VersionsView.vue'),

@@ -58,7 +58,13 @@ def _parser() -> argparse.ArgumentParser:
     harmony.add_argument("--spread", type=float, metavar="DEG", help="degrees; each rule has a usual one")
     harmony.set_defaults(run=_harmony)
 
-    for command in (extract, contrast, roles, harmony):
+    ramp = commands.add_parser("ramp", help="the tints and shades of a colour, light to dark")
+    ramp.add_argument("color", metavar="COLOR", help="any opaque CSS colour")
+    ramp.add_argument("--kind", choices=("even", "mix"), default="even", help="even is the usual one")
+    ramp.add_argument("--steps", type=int, metavar="N", help="even: in all (11); mix: on each side (10)")
+    ramp.set_defaults(run=_ramp)
+
+    for command in (extract, contrast, roles, harmony, ramp):
         command.add_argument("--json", action="store_true", help="print JSON")
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
@@ -117,7 +123,8 @@ def _contrast(parsed: argparse.Namespace) -> int:
 
 def _roles(parsed: argparse.Namespace) -> int:
     from tonada.core.notation import parse_color
-    from tonada.core.roles import Candidate, propose_roles
+    from tonada.core.proposal import propose_roles
+    from tonada.core.roles import Candidate
 
     hexes = list(dict.fromkeys(parse_color(text, field="COLOR")[0] for text in parsed.colors))
     # The first is taken to cover most, each further one half as much.
@@ -138,6 +145,27 @@ def _harmony(parsed: argparse.Namespace) -> int:
     found = partners(anchor, parsed.rule, parsed.spread)
     answer = {"colors": [{"hex": value, "angle": angle} for value, angle in found]}
     return _print(answer, [f"{value}  {angle:5.1f}°" for value, angle in found], as_json=parsed.json)
+
+
+def _ramp(parsed: argparse.Namespace) -> int:
+    from tonada.core.color import hexes_to_srgb8
+    from tonada.core.contrast import relative_luminance, scale_position
+    from tonada.core.errors import ColorError
+    from tonada.core.notation import parse_color
+    from tonada.core.ramp import RampSettings, ramp_of
+
+    value, alpha = parse_color(parsed.color, field="COLOR")
+    if alpha < 1:
+        raise ColorError("A ramp is made of an opaque colour; leave the alpha out.", field="COLOR")
+    count = parsed.steps if parsed.steps is not None else 11 if parsed.kind == "even" else 10
+    ramp = ramp_of(value, RampSettings(parsed.kind, count, count, count))
+    places = scale_position(relative_luminance(hexes_to_srgb8(ramp.hexes)))
+    steps = [{"hex": one, "position": float(place)} for one, place in zip(ramp.hexes, places, strict=True)]
+    lines = [
+        f"{number:3}  {one['hex']}  {one['position']:.3f}{'  itself' if number == ramp.own + 1 else ''}"
+        for number, one in enumerate(steps, start=1)
+    ]
+    return _print({"steps": steps}, lines, as_json=parsed.json)
 
 
 def _serve(parsed: argparse.Namespace) -> int:

@@ -52,7 +52,7 @@ def swatch(page: Page) -> None:
 def harmony(page: Page) -> None:
     source(page)
     page.get_by_role("link", name="Harmony").click()
-    page.get_by_test_id("stave").get_by_role("slider", name="Muted").wait_for()
+    page.get_by_test_id("stave").get_by_role("slider", name="Secondary").wait_for()
 
 
 def harmony_of_twelve(page: Page) -> None:
@@ -60,6 +60,26 @@ def harmony_of_twelve(page: Page) -> None:
     harmony(page)
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 3").click()
     expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft red"))).to_be_visible()
+
+
+def roles(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Roles").click()
+    page.locator("[data-flag=muted]").wait_for()
+
+
+def roles_by_night_with_a_role_open(page: Page) -> None:
+    roles(page)
+    page.get_by_role("radio", name="Night").click()
+    page.locator("[data-flag=muted]").focus()
+    page.get_by_role("heading", name="Muted").wait_for()
+
+
+def neutrals_and_overlays(page: Page) -> None:
+    roles(page)
+    page.get_by_role("tab", name="Overlays").click()
+    page.get_by_role("button", name="Add an overlay").click()
+    page.get_by_role("button", name="Remove").wait_for()
 
 
 def empty_harmony(page: Page) -> None:
@@ -94,6 +114,9 @@ VIEWS = [
     empty_pairs,
     harmony,
     empty_harmony,
+    roles,
+    roles_by_night_with_a_role_open,
+    neutrals_and_overlays,
     swatch,
     keys,
     view_menu,
@@ -111,7 +134,7 @@ def test_axe_finds_nothing_on_any_view(page: Page, workspace: str) -> None:
 
 def test_the_interface_itself_has_no_hue(page: Page) -> None:
     """Every colour of the interface, but for what shows the designer's, has R = G = B."""
-    for view in (brands, source, harmony, pairs):
+    for view in (brands, source, harmony, roles, pairs):
         view(page)
         hued = page.evaluate(
             """() => [...document.querySelectorAll('*')]
@@ -145,7 +168,7 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])
 def test_a_view_fits_without_scrolling_the_page(page: Page, width: int, height: int) -> None:
     page.set_viewport_size({"width": width, "height": height})
-    for view in (source, harmony, harmony_of_twelve, pairs, swatch):
+    for view in (source, harmony, harmony_of_twelve, roles, pairs, swatch):
         view(page)
         over = page.evaluate(
             """() => {

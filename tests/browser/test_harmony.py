@@ -76,10 +76,10 @@ def test_shift_keeps_one_axis_and_escape_gives_a_drag_up(page: Page) -> None:
 
 def test_a_click_only_selects(page: Page) -> None:
     open_stave(page, release=())
-    x, y = middle(note(page, "Muted"))
+    x, y = middle(note(page, "Secondary"))
     page.mouse.click(x, y)
     expect(page).to_have_url(re.compile("swatch="))
-    expect(page.get_by_role("complementary", name="Inspector")).to_contain_text("Muted")
+    expect(page.get_by_role("complementary", name="Inspector")).to_contain_text("Secondary")
     page.mouse.move(x + 200, y)
     page.mouse.down()
     page.mouse.move(x + 260, y + 40)
@@ -120,7 +120,7 @@ def test_the_wheel_over_a_note_changes_its_chroma(page: Page) -> None:
 
 def test_a_note_is_deleted_only_without_a_role(page: Page) -> None:
     open_stave(page, release=())
-    note(page, "Muted").focus()
+    note(page, "Secondary").focus()
     page.keyboard.press("Delete")
     expect(page.get_by_role("alert")).to_contain_text("Give that role to another colour first.")
     page.get_by_role("slider", name=re.compile("^Open place")).first.focus()
@@ -213,8 +213,8 @@ def test_variations_can_be_returned_to(page: Page) -> None:
 def test_any_swatch_can_be_the_ground(page: Page) -> None:
     open_stave(page, release=())
     page.get_by_role("button", name=re.compile("^Ground of the stave")).click()
-    page.get_by_role("option", name="on Ink").click()
-    expect(note(page, "Paper")).to_have_attribute("aria-valuetext", re.compile(r"1\d\.\d\d to 1 on Ink"))
+    page.get_by_role("option", name="on Good").click()
+    expect(note(page, "Accent")).to_have_attribute("aria-valuetext", re.compile(r"\d\.\d\d to 1 on Good"))
 
 
 def test_numbers_in_the_inspector_set_a_shade(page: Page) -> None:

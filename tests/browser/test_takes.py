@@ -47,8 +47,8 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     listed = page.get_by_test_id("versions").locator("li")
     expect(listed).to_have_count(1)
     page.get_by_role("link", name="Harmony").click()
-    page.get_by_role("slider", name="Muted", exact=True).focus()
-    for _ in range(12):
+    page.get_by_role("slider", name="Primary, Link", exact=True).focus()
+    for _ in range(24):
         page.keyboard.press("ArrowUp")
     saved(page, 2)
     act(page, "Versions")

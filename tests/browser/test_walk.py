@@ -57,7 +57,7 @@ def test_from_a_file_on_disk_to_the_downloaded_css(page: Page, logo_file: Path, 
     page.get_by_role("switch").click()
     expect(page.get_by_test_id("roles-read").locator("li")).to_have_count(2)
     expect(page.get_by_test_id("roles-read")).to_contain_text("of the artwork")
-    expect(page.get_by_test_id("roles-made").locator("li")).to_have_count(7)
+    expect(page.get_by_test_id("roles-made").locator("li")).to_have_count(12)
 
     gold = found.nth(1).get_by_role("button", name=re.compile("Copy")).inner_text()
     choose(page, gold, "Secondary")
@@ -68,9 +68,9 @@ def test_from_a_file_on_disk_to_the_downloaded_css(page: Page, logo_file: Path, 
 
     page.get_by_role("link", name=re.compile("Pairs")).click()
     rows = page.locator("[data-pair]")
-    expect(rows).to_have_count(14)
+    expect(rows).to_have_count(19)
     page.reload()
-    expect(rows).to_have_count(14)
+    expect(rows).to_have_count(19)
     with page.expect_download() as download:
         page.get_by_test_id("download-css").click()
     text = Path(download.value.path()).read_text()

@@ -16,8 +16,10 @@ from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate, verdict_of
 from tonada.core.formats.css import write_css
 from tonada.core.mend import mend_color, mends_for_pair
-from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take, change_pair_text, recolor
-from tonada.core.roles import Candidate, propose_roles
+from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
+from tonada.core.proposal import propose_roles
+from tonada.core.recolor import change_pair_text, recolor
+from tonada.core.roles import Candidate
 
 TYPED = Origin("typed", "typed by hand")
 
@@ -49,9 +51,10 @@ def test_figures_agree_with_the_standard_and_with_each_other() -> None:
 
 
 def test_shares_are_together_one_and_by_role() -> None:
-    figures = evaluate(TAKE).swatches
-    assert sum(one.share for one in figures) == pytest.approx(1)
-    assert max(figures, key=lambda one: one.share).roles == (Role.PAPER,)
+    cells = evaluate(TAKE).measure
+    assert sum(one.share for one in cells) == pytest.approx(1)
+    assert max(cells, key=lambda one: one.share).roles == (Role.PAPER,)
+    assert {role for one in cells for role in one.roles} == {one.role for one in TAKE.roles}
 
 
 def test_an_empty_take_has_nothing_to_evaluate() -> None:
@@ -130,7 +133,7 @@ def test_what_can_t_be_reached_says_what_can() -> None:
 def test_every_mend_makes_its_pair_pass_and_held_colors_stay() -> None:
     held = {swatch.id: swatch.hex for swatch in FAILING.swatches if swatch.held}
     mends = mends_for_pair(FAILING, "label-on-accent")
-    assert {mend.kind for mend in mends} == {"change role", "move text"}
+    assert {mend.kind for mend in mends} == {"change role", "move text", "change step"}
     for mend in mends:
         pair = next(one for one in evaluate(mend.mended).pairs if one.id == "label-on-accent")
         assert pair.passes
@@ -157,8 +160,9 @@ def test_a_pair_that_isn_t_there_can_t_be_mended() -> None:
 
 def test_recoloring_a_swatch_moves_all_that_points_at_it() -> None:
     link = TAKE.swatch_of(Role.LINK)
+    assert link is not None
     moved = recolor(TAKE, link.id, "#101010", "by a test")
-    assert all(moved.swatch_of(role).hex == "#101010" for role in TAKE.roles_of(link.id))
+    assert all(moved.hex_of(role) == "#101010" for role in TAKE.roles_of(link.id))
 
 
 def test_the_stylesheet_reads_back_as_the_same_colors() -> None:
@@ -170,7 +174,7 @@ def test_the_stylesheet_reads_back_as_the_same_colors() -> None:
     assert len(rules) == 1
     declared = tinycss2.parse_blocks_contents(rules[0].content, skip_comments=True, skip_whitespace=True)
     values = {one.lower_name: tinycss2.serialize(one.value).split("/*")[0].strip() for one in declared}
-    assert values == {f"--{role}": take.swatch_of(role).hex for role in Role}
+    assert values == {f"--{one.role}": take.hex_of(one.role) for one in take.roles}
 
 
 def test_swatches_without_a_role_get_a_property_of_their_own() -> None:

@@ -86,7 +86,7 @@ def test_a_take_is_saved_evaluated_and_downloaded(client: Client) -> None:
     saved = client.put(f"/api/takes/{take}", json={"document": document, "revision": 1}).get_json()
     assert (saved["revision"], saved["document"]) == (2, document)
     figures = client.post("/api/evaluate", json={"document": document}).get_json()
-    assert len(figures["pairs"]) == 14
+    assert len(figures["pairs"]) == 19
     assert figures["failing"] == sum(not pair["passes"] for pair in figures["pairs"])
     css = client.get(f"/api/takes/{take}/palette.css")
     assert css.mimetype == "text/css"

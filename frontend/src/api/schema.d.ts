@@ -455,6 +455,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ramps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every swatch and neutral in steps */
+        post: operations["computation_list_ramps_ramps_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colors": {
         parameters: {
             query?: never;
@@ -551,13 +568,32 @@ export interface components {
             /** @default null */
             take: components["schemas"]["TakeAnswer"] | null;
         };
-        /** AssignmentModel */
+        /**
+         * AssignmentModel
+         * @description A role and who has it: a swatch, or a step of a swatch or neutral. name: of a role of one's own.
+         */
         AssignmentModel: {
-            role: components["schemas"]["Role"];
+            /** Role */
+            role: string;
             /** Swatch */
             swatch: string;
             /** Reason */
             reason: string;
+            /**
+             * Step
+             * @default null
+             */
+            step: number | null;
+            /**
+             * Share
+             * @default null
+             */
+            share: number | null;
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
         };
         /**
          * HarmonyModel
@@ -625,6 +661,37 @@ export interface components {
              */
             varied_from: components["schemas"]["VariedFrom"][];
         };
+        /**
+         * NeutralModel
+         * @description A row of greys, tinted by a swatch or pure; see the core's Neutral.
+         */
+        NeutralModel: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Tint
+             * @default null
+             */
+            tint: string | null;
+            /**
+             * Strength
+             * @default 0.35
+             */
+            strength: number;
+            /**
+             * Steps
+             * @default 11
+             */
+            steps: number;
+            /**
+             * Spacing
+             * @default contrast
+             * @enum {string}
+             */
+            spacing: "contrast" | "lightness";
+        };
         /** OriginModel */
         OriginModel: {
             /**
@@ -645,22 +712,88 @@ export interface components {
              */
             share: number | null;
         };
-        /** PairModel */
+        /**
+         * OverlayModel
+         * @description A translucent colour, of a swatch or a step.
+         */
+        OverlayModel: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Swatch */
+            swatch: string;
+            /** Alpha */
+            alpha: number;
+            /**
+             * Step
+             * @default null
+             */
+            step: number | null;
+        };
+        /**
+         * PairModel
+         * @description A figure on a ground; layers are overlays between the two, the lowest first.
+         */
         PairModel: {
             /** Id */
             id: string;
-            text: components["schemas"]["Role"];
-            ground: components["schemas"]["Role"];
+            /** Text */
+            text: string;
+            /** Ground */
+            ground: string;
             usage: components["schemas"]["Usage"];
             /** Sample */
             sample: string;
+            /**
+             * Layers
+             * @default []
+             */
+            layers: string[];
         };
         /**
-         * Role
-         * @description A job in the palette, in the order in which the roles are shown.
-         * @enum {string}
+         * RampModel
+         * @description How a swatch's ramp is made; see the core's RampSettings.
          */
-        Role: "primary" | "secondary" | "accent" | "paper" | "mist" | "ink" | "muted" | "link" | "line";
+        RampModel: {
+            /**
+             * Kind
+             * @default even
+             * @enum {string}
+             */
+            kind: "even" | "mix";
+            /**
+             * Steps
+             * @default 11
+             */
+            steps: number;
+            /**
+             * Tints
+             * @default 10
+             */
+            tints: number;
+            /**
+             * Shades
+             * @default 10
+             */
+            shades: number;
+        };
+        /**
+         * SchemeModel
+         * @description The roles and pairs of the scheme that isn't shown.
+         */
+        SchemeModel: {
+            /**
+             * Roles
+             * @default []
+             */
+            roles: components["schemas"]["AssignmentModel"][];
+            /**
+             * Pairs
+             * @default []
+             */
+            pairs: components["schemas"]["PairModel"][];
+        };
         /** SwatchModel */
         SwatchModel: {
             /** Id */
@@ -672,6 +805,15 @@ export interface components {
             /** Held */
             held: boolean;
             origin: components["schemas"]["OriginModel"];
+            /**
+             * @default {
+             *       "kind": "even",
+             *       "steps": 11,
+             *       "tints": 10,
+             *       "shades": 10
+             *     }
+             */
+            ramp: components["schemas"]["RampModel"];
         };
         /** TakeAnswer */
         TakeAnswer: {
@@ -698,7 +840,7 @@ export interface components {
         };
         /**
          * TakeDocument
-         * @description One alternative palette, whole.
+         * @description One alternative palette, whole. roles and pairs are those of `scheme`.
          */
         TakeDocument: {
             /**
@@ -745,6 +887,30 @@ export interface components {
              *     }
              */
             harmony: components["schemas"]["HarmonyModel"];
+            /**
+             * Neutrals
+             * @default []
+             */
+            neutrals: components["schemas"]["NeutralModel"][];
+            /**
+             * Overlays
+             * @default []
+             */
+            overlays: components["schemas"]["OverlayModel"][];
+            /**
+             * Step Names
+             * @default words
+             * @enum {string}
+             */
+            step_names: "words" | "numbers";
+            /**
+             * Scheme
+             * @default day
+             * @enum {string}
+             */
+            scheme: "day" | "night";
+            /** @default null */
+            other: components["schemas"]["SchemeModel"] | null;
         };
         /**
          * Usage
@@ -1010,6 +1176,12 @@ export interface components {
             /** Height */
             height: number;
         };
+        /**
+         * Role
+         * @description A job in the palette, in the order in which the roles are shown.
+         * @enum {string}
+         */
+        Role: "primary" | "secondary" | "accent" | "accent-2" | "accent-3" | "paper" | "mist" | "night" | "ink" | "muted" | "link" | "line" | "good" | "caution" | "bad" | "note";
         /** RulePairAnswer */
         RulePairAnswer: {
             /** Text */
@@ -1228,21 +1400,61 @@ export interface components {
         };
         /**
          * ChangeAnswer
-         * @description The take after a change, with its figures.
+         * @description The take after a change, with its figures, and what there is to say about it.
          */
         ChangeAnswer: {
             document: components["schemas"]["TakeDocument"];
+            /** Said */
+            said: string[];
             evaluation: components["schemas"]["EvaluationAnswer"];
+        };
+        /**
+         * CellAnswer
+         * @description A part of the measure: a colour in use, or a swatch that has no role yet. key: `id` or `id/step`.
+         */
+        CellAnswer: {
+            /** Key */
+            key: string;
+            /** Swatch */
+            swatch: string;
+            /** Step */
+            step: number | null;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Roles */
+            roles: string[];
+            /** Role Names */
+            role_names: string;
+            /** Share */
+            share: number;
+            /** Position */
+            position: number;
+            /** Hue */
+            hue: number;
+            /** Is Neutral */
+            is_neutral: boolean;
+            /**
+             * Better Label
+             * @enum {string}
+             */
+            better_label: "black" | "white";
+            /** Held */
+            held: boolean;
         };
         /** EvaluationAnswer */
         EvaluationAnswer: {
             /** Swatches */
             swatches: components["schemas"]["SwatchFiguresAnswer"][];
+            /** Measure */
+            measure: components["schemas"]["CellAnswer"][];
             /** Pairs */
             pairs: components["schemas"]["PairFiguresAnswer"][];
             /** Failing */
             failing: number;
             stave: components["schemas"]["StaveAnswer"];
+            plan: components["schemas"]["PlanAnswer"];
         };
         /** FlagAnswer */
         FlagAnswer: {
@@ -1264,8 +1476,14 @@ export interface components {
         PairFiguresAnswer: {
             /** Id */
             id: string;
-            text: components["schemas"]["Role"];
-            ground: components["schemas"]["Role"];
+            /** Text */
+            text: string;
+            /** Ground */
+            ground: string;
+            /** Text Name */
+            text_name: string;
+            /** Ground Name */
+            ground_name: string;
             /** Text Hex */
             text_hex: string;
             /** Ground Hex */
@@ -1296,6 +1514,20 @@ export interface components {
             bracket_end: number;
         };
         /**
+         * PlanAnswer
+         * @description Shares of the page, together 1, and advice where an accent is planned larger than a ground.
+         */
+        PlanAnswer: {
+            /** Grounds */
+            grounds: number;
+            /** Brand */
+            brand: number;
+            /** Call */
+            call: number;
+            /** Advice */
+            advice: string[];
+        };
+        /**
          * StaveAnswer
          * @description What the stave shows beside the notes; from near_start to near_end it is under 3 to 1.
          */
@@ -1304,6 +1536,8 @@ export interface components {
             anchor: string | null;
             /** Ground */
             ground: string | null;
+            /** Ground Name */
+            ground_name: string;
             /** Hue */
             hue: number;
             /** Has Hue */
@@ -1333,10 +1567,8 @@ export interface components {
             luminance: number;
             /** Position */
             position: number;
-            /** Share */
-            share: number;
             /** Roles */
-            roles: components["schemas"]["Role"][];
+            roles: string[];
             /**
              * Better Label
              * @enum {string}
@@ -1344,12 +1576,19 @@ export interface components {
             better_label: "black" | "white";
             /** On Ground */
             on_ground: number;
+            /**
+             * Reaches
+             * @enum {string}
+             */
+            reaches: "nothing" | "large text and parts" | "body text" | "enhanced text";
+            /** Is Neutral */
+            is_neutral: boolean;
         };
         /** ChangeBody */
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"];
         };
         /**
          * CharacterChange
@@ -1379,6 +1618,42 @@ export interface components {
              * @default 0
              */
             turn: number;
+        };
+        /**
+         * Instead
+         * @description What takes the place of a colour: a swatch, or a step of a swatch or neutral.
+         */
+        Instead: {
+            /** Swatch */
+            swatch: string;
+            /**
+             * Step
+             * @default null
+             */
+            step: number | null;
+        };
+        /**
+         * NeutralChange
+         * @description A neutral made anew, or added; roles on its steps go to the nearest new ones.
+         */
+        NeutralChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "neutral";
+            neutral: components["schemas"]["NeutralModel"];
+        };
+        /**
+         * NightChange
+         * @description The night scheme made anew from the roles by day.
+         */
+        NightChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "night";
         };
         /**
          * PartnerChange
@@ -1424,6 +1699,46 @@ export interface components {
              * @default false
              */
             settle: boolean;
+        };
+        /**
+         * RampChange
+         * @description Another ramp for a swatch; roles on its steps go to the nearest new ones.
+         */
+        RampChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ramp";
+            /** Swatch */
+            swatch: string;
+            ramp: components["schemas"]["RampModel"];
+        };
+        /**
+         * RemoveChange
+         * @description A swatch or neutral is taken out; whatever points at it points at `instead`.
+         */
+        RemoveChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove";
+            /** Owner */
+            owner: string;
+            /** @default null */
+            instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * SuggestChange
+         * @description All roles proposed anew from the swatches, by day and by night; no value changes.
+         */
+        SuggestChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "suggest";
         };
         /** VariationsAnswer */
         VariationsAnswer: {
@@ -1507,7 +1822,8 @@ export interface components {
         };
         /** RoleChangeAnswer */
         RoleChangeAnswer: {
-            role: components["schemas"]["Role"];
+            /** Role */
+            role: string;
             /** Before */
             before: string | null;
             /** After */
@@ -1607,6 +1923,74 @@ export interface components {
             versions: components["schemas"]["VersionAnswer"][];
         };
         /**
+         * RampsAnswer
+         * @description A row for each swatch, then the neutrals; and the overlays.
+         */
+        RampsAnswer: {
+            /** Rows */
+            rows: components["schemas"]["RowAnswer"][];
+            /** Overlays */
+            overlays: components["schemas"]["OverlayAnswer"][];
+        };
+        /**
+         * OverAnswer
+         * @description An overlay on one ground, as it is seen.
+         */
+        OverAnswer: {
+            /** Ground */
+            ground: string;
+            /** Ground Hex */
+            ground_hex: string;
+            /** Hex */
+            hex: string;
+        };
+        /**
+         * OverlayAnswer
+         * @description An overlay: its opaque value, and over each ground.
+         */
+        OverlayAnswer: {
+            /** Id */
+            id: string;
+            /** Hex */
+            hex: string;
+            /** Over */
+            over: components["schemas"]["OverAnswer"][];
+        };
+        /** RowAnswer */
+        RowAnswer: {
+            /** Owner */
+            owner: string;
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "swatch" | "neutral";
+            /** Steps */
+            steps: components["schemas"]["StepAnswer"][];
+        };
+        /**
+         * StepAnswer
+         * @description One step of a row. step: from 1, the lightest; is_own: the swatch itself.
+         */
+        StepAnswer: {
+            /** Step */
+            step: number;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Position */
+            position: number;
+            /** On Ground */
+            on_ground: number;
+            /** Is Own */
+            is_own: boolean;
+            /** Roles */
+            roles: string[];
+        };
+        /**
          * ColorAnswer
          * @description What was understood. mapped: it lies outside sRGB, and has less chroma now.
          */
@@ -1642,8 +2026,9 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "move text" | "move ground" | "change role";
-            role: components["schemas"]["Role"];
+            kind: "move text" | "move ground" | "change step" | "change role";
+            /** Moved */
+            moved: string;
             /** Text Hex */
             text_hex: string;
             /** Ground Hex */
@@ -1666,13 +2051,15 @@ export interface components {
         };
         /**
          * ProposalAnswer
-         * @description The roles, what becomes of each colour asked for, and the take that follows from both.
+         * @description The roles, what becomes of each colour asked for, the take, and what its colours make impossible.
          */
         ProposalAnswer: {
             /** Roles */
             roles: components["schemas"]["ProposedRoleAnswer"][];
             /** Choices */
             choices: (components["schemas"]["Role"] | ("keep" | "leave out"))[];
+            /** Impossible */
+            impossible: string[];
             document: components["schemas"]["TakeDocument"];
         };
         /** ProposedRoleAnswer */
@@ -4056,6 +4443,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EvaluationAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_list_ramps_ramps_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RampsAnswer"];
                 };
             };
             /** @description Not Found */

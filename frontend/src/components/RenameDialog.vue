@@ -2,7 +2,13 @@
 import { ref, watch } from 'vue'
 import SheetDialog from '@/components/SheetDialog.vue'
 
-const props = defineProps<{ title: string; name: string; longest?: number }>()
+const props = defineProps<{
+  title: string
+  name: string
+  longest?: number
+  label?: string
+  verb?: string
+}>()
 const emit = defineEmits<{ rename: [name: string] }>()
 const shown = defineModel<boolean>({ required: true })
 const typed = ref('')
@@ -21,7 +27,7 @@ function rename() {
 <template>
   <SheetDialog v-model="shown" :title="title">
     <form class="mt-3" @submit.prevent="rename">
-      <label class="sr-only" for="new-name">New name</label>
+      <label class="sr-only" for="new-name">{{ label ?? 'New name' }}</label>
       <input
         id="new-name"
         v-model="typed"
@@ -30,7 +36,7 @@ function rename() {
         autocomplete="off"
       />
       <div class="mt-4 flex gap-2">
-        <button class="button-solid" :disabled="!typed.trim()">Rename</button>
+        <button class="button-solid" :disabled="!typed.trim()">{{ verb ?? 'Rename' }}</button>
         <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
       </div>
     </form>

@@ -1,31 +1,55 @@
 import { onScopeDispose, ref } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { TakeChange, TakeDocument } from '@/api/types'
+import type { Evaluation, TakeChange, TakeDocument } from '@/api/types'
 import { useTakeStore } from '@/stores/take'
 
-/** Changes that the server computes. A gesture shows each answer and records the last one as one step. */
+interface Shown {
+  document: TakeDocument
+  evaluation: Evaluation
+  said?: readonly string[]
+}
+type Work = (from: TakeDocument) => Promise<Shown>
+
+/** Changes and their figures. A gesture shows each answer and records the last one as one step. */
 export function useChange() {
   const take = useTakeStore()
   const problem = ref('')
+  /** What the server had to say of the last change. */
+  const said = ref<readonly string[]>([])
   let from: TakeDocument | undefined
-  let waiting: TakeChange | undefined
+  let waiting: Work | undefined
   let running: Promise<void> | undefined
   let disposed = false
+  /** Whole changes, one after the other: each begins from what the one before made. */
+  let queue: Promise<void> = Promise.resolve()
+
+  function begin(work: Work) {
+    from ??= take.document
+    waiting = work
+    running ??= run().finally(() => (running = undefined))
+  }
 
   /** Show what a change would do, from the state that the gesture began with. */
-  function show(change: TakeChange) {
-    from ??= take.document
-    waiting = change
-    running ??= run().finally(() => (running = undefined))
+  const show = (change: TakeChange) => {
+    begin((document) => given(api.POST('/api/changes', { body: { document, change } })))
+  }
+
+  /** Show a document that was made here, with its figures. */
+  const showDocument = (document: TakeDocument) => {
+    begin(async () => ({
+      document,
+      evaluation: await given(api.POST('/api/evaluate', { body: { document } })),
+    }))
   }
 
   async function run() {
     while (waiting && from && !disposed) {
-      const change = waiting
+      const work = waiting
       waiting = undefined
       try {
-        const answer = await given(api.POST('/api/changes', { body: { document: from, change } }))
+        const answer = await work(from)
         if (from) take.preview = answer
+        said.value = answer.said ?? []
         problem.value = ''
       } catch (reason) {
         problem.value = explain(reason)
@@ -48,14 +72,20 @@ export function useChange() {
     take.preview = undefined
   }
 
-  async function make(change: TakeChange) {
-    show(change)
-    await keep()
+  /** A whole change at once; one that is made meanwhile waits for it. */
+  function make(change: TakeChange | (() => TakeChange | undefined)): Promise<void> {
+    queue = queue.then(async () => {
+      const made = typeof change === 'function' ? change() : change
+      if (!made || disposed) return
+      show(made)
+      await keep()
+    })
+    return queue
   }
 
   onScopeDispose(() => {
     disposed = true
     drop()
   })
-  return { problem, show, keep, drop, make }
+  return { problem, said, show, showDocument, keep, drop, make }
 }

@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { Choice, FoundColor, Proposal, Source, TakeDocument } from '@/api/types'
+import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
 import { rolesOfSwatch, swatchOf } from '@/document/edits'
 
 export interface Offer {
@@ -108,8 +108,12 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
 
 function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {
   const swatch = swatchOf(take, hex)
-  return swatch && take ? (rolesOfSwatch(take, swatch.id)[0] ?? 'keep') : 'leave out'
+  const role = swatch && rolesOfSwatch(take, swatch.id).find(isRole)
+  return swatch ? (role ?? 'keep') : 'leave out'
 }
+
+/** One that a source can ask for: not one of the designer's own. */
+const isRole = (role: string): role is Role => !role.startsWith('own-')
 
 /** A role can be asked for once: names of an imported list may repeat one. */
 function withoutTwice<T extends { choice: Choice | null }>(colors: T[]): T[] {

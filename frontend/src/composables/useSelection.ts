@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 /** What is selected stands in the address, so that Back and a copied address work. */
-export function useSelection(name: 'swatch' | 'pair' | 'source') {
+export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role') {
   const route = useRoute()
   const router = useRouter()
   const selected = computed(() => {
@@ -11,8 +11,8 @@ export function useSelection(name: 'swatch' | 'pair' | 'source') {
   })
 
   function select(id: string | undefined) {
-    // A swatch and a pair share the inspector: choosing one lets go of the other.
-    const { swatch: _swatch, pair: _pair, ...rest } = route.query
+    // A swatch, a role and a pair share the inspector: choosing one lets go of the others.
+    const { swatch: _swatch, pair: _pair, role: _role, ...rest } = route.query
     const query = name === 'source' ? { ...route.query } : rest
     void router.replace({ query: { ...query, [name]: id } })
   }

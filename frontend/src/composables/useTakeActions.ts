@@ -3,6 +3,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
 import type { Take } from '@/api/types'
 import type { TakeAction } from '@/components/frame/TakeTabs.vue'
+import { asKept } from '@/document/scheme'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
@@ -36,7 +37,7 @@ export function useTakeActions() {
   const act = (action: TakeAction) =>
     attempt(async () => {
       if (!take.take || !take.document) return
-      if (action === 'copy') await show((await take.createFrom(take.document)).id)
+      if (action === 'copy') await show((await take.createFrom(asKept(take.document))).id)
       else if (action === 'empty') await show((await take.createEmpty()).id)
       else if (action === 'rename') isRenaming.value = true
       else if (action === 'left' || action === 'right') await move(action === 'left' ? -1 : 1)

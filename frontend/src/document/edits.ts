@@ -1,5 +1,7 @@
 /** Changes of a take's document, each returning a new one. No colour is computed here. */
-import type { FoundColor, Role, Swatch, TakeDocument } from '@/api/types'
+import type { FoundColor, Swatch, TakeDocument } from '@/api/types'
+import { isPointedAt } from './dependents'
+import { pinRole, rolesAt } from './roles'
 
 export interface Adopted {
   source: string
@@ -21,22 +23,23 @@ export function adoptColor(
     hex: color.hex,
     held: true,
     origin: { kind: 'source', note: from.note, source: from.source, share: from.share },
+    ramp: USUAL_RAMP,
   }
   return { document: { ...take, swatches: [...take.swatches, swatch] }, swatch }
 }
 
-/** A role goes to a swatch; what was only made for it and has no other role goes away. */
-export function giveRole(take: TakeDocument, role: Role, swatchId: string): TakeDocument {
+/** A role goes to a swatch; what was only made for it and is used for nothing else goes away. */
+export function giveRole(take: TakeDocument, role: string, swatchId: string): TakeDocument {
   const before = take.roles.find((assignment) => assignment.role === role)?.swatch
-  const roles = take.roles.map((assignment) =>
-    assignment.role === role ? { ...assignment, swatch: swatchId, reason: CHOSEN } : assignment,
-  )
-  if (before === undefined) roles.push({ role, swatch: swatchId, reason: CHOSEN })
-  const swatches = take.swatches.filter(
-    (swatch) =>
-      swatch.id !== before || swatch.id === swatchId || !isLeftover(swatch, rolesOf(roles, before)),
-  )
-  return { ...take, roles, swatches }
+  const given = pinRole(take, role, { swatch: swatchId, step: null })
+  const left = given.swatches.find((one) => one.id === before)
+  const isLeftover =
+    left &&
+    left.id !== swatchId &&
+    !left.held &&
+    ['made', 'harmony'].includes(left.origin.kind) &&
+    !isPointedAt(given, left.id)
+  return isLeftover ? removeSwatch(given, left.id) : given
 }
 
 /** A swatch without a role is taken out. */
@@ -48,17 +51,13 @@ export function swatchOf(take: TakeDocument | undefined, hex: string): Swatch | 
   return take?.swatches.find((swatch) => swatch.hex === hex)
 }
 
-export function rolesOfSwatch(take: TakeDocument | undefined, swatchId: string): Role[] {
-  return rolesOf(take?.roles ?? [], swatchId)
+/** The roles that the swatch itself has, not those on its steps. */
+export function rolesOfSwatch(take: TakeDocument | undefined, swatchId: string): string[] {
+  return take ? rolesAt(take, { swatch: swatchId, step: null }) : []
 }
 
-const CHOSEN = 'Chosen by you.'
-
-const rolesOf = (roles: TakeDocument['roles'], swatchId: string | undefined) =>
-  roles.filter((assignment) => assignment.swatch === swatchId).map(({ role }) => role)
-
-const isLeftover = (swatch: Swatch, roles: Role[]) =>
-  !swatch.held && !roles.length && ['made', 'harmony'].includes(swatch.origin.kind)
+/** How a ramp is made until the designer wants another. */
+export const USUAL_RAMP = { kind: 'even', steps: 11, tints: 10, shades: 10 } as const
 
 function freeId(take: TakeDocument): string {
   const taken = new Set(take.swatches.map((swatch) => swatch.id))

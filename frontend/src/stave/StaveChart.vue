@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import HueRuler from './HueRuler.vue'
 import StaveField from './StaveField.vue'
 import StaveNote from './StaveNote.vue'
+import StaveTone from './StaveTone.vue'
 import { LANE, fieldOf, placeNotes, xOf, yOf } from './layout'
 import { useNoteKeys } from './useNoteKeys'
 import { useStaveDrag } from './useStaveDrag'
@@ -25,7 +26,6 @@ const emit = defineEmits<{
   remove: [id: string]
 }>()
 
-const NEUTRAL_BELOW = 0.03
 /** Pixels of a letter of a label, and what stands around it. */
 const LETTER = 6.7
 const PADDING = 16
@@ -63,12 +63,12 @@ const keys = useNoteKeys(props, {
 /** While the anchor is dragged the axis stays where it is; it glides to the middle afterwards. */
 const middleHue = computed(() => drag.hue.value ?? stave.value.hue)
 
-const notes = computed(() => {
+const spots = computed(() => {
   const swatches = new Map(props.document.swatches.map((swatch) => [swatch.id, swatch]))
   const spots = props.evaluation.swatches.flatMap((figures) => {
     const swatch = swatches.get(figures.id)
     if (!swatch) return []
-    const isNeutral = figures.chroma < NEUTRAL_BELOW
+    const isNeutral = figures.is_neutral
     const held = drag.at.value?.id === figures.id ? drag.at.value : undefined
     const name = roleNames(figures.roles) || swatch.name
     return [
@@ -86,30 +86,51 @@ const notes = computed(() => {
       },
     ]
   })
-  const bounds = { left: 60, top: field.value.top - 14, right: width.value, bottom: height.value }
-  const placed = placeNotes(spots, bounds)
-  return spots.flatMap((spot) => {
-    const place = placed[spot.id]
-    return place ? [{ ...spot, x: spot.x + place.dx, trueX: spot.x, label: place.label }] : []
-  })
+  return spots
 })
 
-const groundName = computed(() => {
-  const swatch = props.document.swatches.find((one) => one.id === stave.value.ground)
-  const roles = props.evaluation.swatches.find((one) => one.id === swatch?.id)?.roles ?? []
-  return roleNames(roles) || (swatch?.name ?? '')
+/** Steps in use: they follow their swatch, and are moved in Roles. */
+const tones = computed(() =>
+  props.evaluation.measure
+    .filter((cell) => cell.step !== null)
+    .map((cell) => {
+      const name = cell.role_names
+      return {
+        id: cell.key,
+        cell,
+        name: name.length > 26 ? `${name.slice(0, 25)}…` : name,
+        x: cell.is_neutral
+          ? LANE.left + LANE.width / 2
+          : xOf(cell.hue, middleHue.value, field.value),
+        y: yOf(cell.position, field.value),
+        width: Math.min(name.length, 26) * LETTER + PADDING,
+        inLane: cell.is_neutral,
+      }
+    }),
+)
+const placed = computed(() => {
+  const bounds = { left: 60, top: field.value.top - 14, right: width.value, bottom: height.value }
+  return placeNotes([...spots.value, ...tones.value], bounds)
 })
+function standing<T extends { id: string; x: number }>(all: readonly T[]) {
+  return all.flatMap((one) => {
+    const place = placed.value[one.id]
+    return place ? [{ ...one, x: one.x + place.dx, trueX: one.x, label: place.label }] : []
+  })
+}
+const notes = computed(() => standing(spots.value))
+const placedTones = computed(() => standing(tones.value))
+
 function spoken(figures: Evaluation['swatches'][number], swatch: Swatch) {
-  const { on_ground: ratio } = figures
-  const reaches = ratio >= 7 ? 'enhanced text' : ratio >= 4.5 ? 'body text' : 'large text and parts'
-  const verdict = ratio >= 3 ? `enough for ${reaches}` : 'too close for text'
+  const { on_ground: ratio, reaches } = figures
+  const verdict = reaches === 'nothing' ? 'too close for text' : `enough for ${reaches}`
   const held = swatch.held ? ', held' : ''
-  return `${swatch.name}, ${swatch.hex}${held}, ${formatRatio(ratio)} to 1 on ${groundName.value}, ${verdict}`
+  return `${swatch.name}, ${swatch.hex}${held}, ${formatRatio(ratio)} to 1 on ${stave.value.ground_name}, ${verdict}`
 }
 const fieldChroma = computed(() => {
   const wanted = props.selected ?? stave.value.anchor
   const found = props.evaluation.swatches.find((one) => one.id === wanted)
-  return found && found.chroma >= NEUTRAL_BELOW ? found.chroma : 0.1
+  return found && !found.is_neutral ? found.chroma : 0.1
 })
 const anchorIsFree = computed(
   () => props.document.swatches.find((one) => one.id === stave.value.anchor)?.held === false,
@@ -162,6 +183,18 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
           stroke-width="2"
         />
       </svg>
+      <StaveTone
+        v-for="tone in placedTones"
+        :key="tone.id"
+        :x="tone.x"
+        :y="tone.y"
+        :label="tone.label"
+        :name="tone.name"
+        :hex="tone.cell.hex"
+        :spoken="`${tone.cell.role_names}: ${tone.cell.name}, ${tone.cell.hex}`"
+        :is-selected="selected === tone.id"
+        @click="emit('select', tone.id)"
+      />
       <StaveNote
         v-for="note in notes"
         :key="note.id"
@@ -182,7 +215,8 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
         @wheel.prevent="keys.wheel(note.figures, $event)"
       />
       <p class="absolute right-2 bottom-1 text-small text-quiet">
-        sideways is hue, up and down is contrast; striped is too close to {{ groundName }} for text
+        sideways is hue, up and down is contrast; striped is too close to
+        {{ stave.ground_name }} for text
       </p>
       <slot :field="field" />
     </template>

@@ -82,13 +82,6 @@ const NAMES: Readonly<Record<string, string>> = {
   image-rendering: pixelated;
   opacity: 0.5;
 }
-.stripes {
-  background: repeating-linear-gradient(
-    -45deg,
-    transparent 0 5px,
-    color-mix(in srgb, var(--ink) 26%, transparent) 5px 6px
-  );
-}
 .glides,
 .stripes {
   transition:

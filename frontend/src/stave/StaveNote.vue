@@ -8,8 +8,6 @@ defineProps<{
   label: Box
   name: string
   hex: string
-  /** A colour to show before the server has answered. */
-  guess?: string | undefined
   spoken: string
   hue: number
   isSelected: boolean
@@ -31,7 +29,7 @@ defineProps<{
         width: `${NOTE * 2}px`,
         height: `${NOTE * 2}px`,
         borderWidth: isAnchor || isSelected ? '3px' : '1.5px',
-        backgroundColor: guess ?? hex,
+        backgroundColor: hex,
         boxShadow: 'inset 0 0 0 2px #ffffff',
       }"
       aria-roledescription="note"

@@ -15,6 +15,8 @@ export interface Box {
 export const MARGIN = { top: 54, bottom: 26, left: 162, right: 22 } as const
 export const LANE = { left: 88, width: 62 } as const
 export const NOTE = 14
+/** Half the side of a tone: a step that has a role, moved in Roles and not here. */
+export const TONE = 7
 
 export function fieldOf(frame: Frame): Box {
   return {
@@ -89,6 +91,8 @@ export function placeNotes(spots: readonly Spot[], bounds: Box): Record<string, 
 
 const ASIDE = [0, 14, -14, 21, -21, 28, -28, 35, -35] as const
 const LABEL_HEIGHT = 18
+/** WCAG 2.2, 2.5.8: so far apart that each can be hit. */
+const TARGET = 25
 
 interface Circle {
   x: number
@@ -102,7 +106,7 @@ const isFree = (one: Circle, circles: readonly Circle[]) =>
     // In the lane two stay so far apart that each can be hit; elsewhere the place says something.
     return one.inLane && other.inLane
       ? across >= NOTE * 2 || up >= NOTE * 2 - 3
-      : Math.hypot(across, up) >= NOTE
+      : Math.hypot(across, up) >= TARGET
   })
 
 function labelPlaces(x: number, y: number, width: number): Box[] {

@@ -20,7 +20,6 @@ type Grip =
 
 /** Pixels before a press becomes a drag; a click only selects. */
 const SLIP = 3
-const NEUTRAL_BELOW = 0.03
 
 /** Notes and flags under the pointer: a gesture from press to release is one step. */
 export function useStaveDrag(
@@ -85,7 +84,7 @@ export function useStaveDrag(
     let { x, y } = { x: now.x + note.dx, y: now.y + note.dy }
     if (one && Math.abs(x - note.startX) > Math.abs(y - note.startY)) y = note.startY
     else if (one) x = note.startX
-    const isNeutral = note.figures.chroma < NEUTRAL_BELOW
+    const isNeutral = note.figures.is_neutral
     y = Math.min(field.value.bottom, Math.max(field.value.top, y))
     at.value = { id: note.figures.id, x, y }
     const sideways = isNeutral || x === note.startX

@@ -4,6 +4,8 @@ import { api, given, ProblemError } from '@/api/client'
 import type { Evaluation, Take, TakeDocument } from '@/api/types'
 import { useEvaluation } from '@/composables/useEvaluation'
 import { useHistory } from '@/composables/useHistory'
+import { asKept, inScheme } from '@/document/scheme'
+import type { Scheme } from '@/document/scheme'
 import { unsent } from '@/document/unsent'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
@@ -28,12 +30,24 @@ const EMPTY: TakeDocument = {
     seed: null,
     varied_from: [],
   },
+  neutrals: [],
+  overlays: [],
+  step_names: 'words',
+  scheme: 'day',
+  other: null,
 }
 
 /** The open take: its document, the steps back and forward, and its way into the database. */
 export const useTakeStore = defineStore('take', () => {
   const take = shallowRef<Take>()
-  const document = shallowRef<TakeDocument>()
+  /** As it is saved: by day. What the views show is in the scheme that is looked at. */
+  const kept = shallowRef<TakeDocument>()
+  const wanted = ref<Scheme>('day')
+  const scheme = computed<Scheme>({
+    get: () => (kept.value?.other ? wanted.value : 'day'),
+    set: (value) => (wanted.value = value),
+  })
+  const document = computed(() => kept.value && inScheme(kept.value, scheme.value))
   const saveState = ref<SaveState>('saved')
   const conflict = shallowRef<Take>()
   const history = useHistory<TakeDocument>()
@@ -47,7 +61,8 @@ export const useTakeStore = defineStore('take', () => {
 
   async function open(takeId: string) {
     await settle()
-    take.value = document.value = conflict.value = preview.value = undefined
+    take.value = kept.value = conflict.value = preview.value = undefined
+    wanted.value = 'day'
     show(await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: takeId } } })))
     history.open(takeId)
     sendUnsent(takeId)
@@ -56,19 +71,19 @@ export const useTakeStore = defineStore('take', () => {
   /** What a window that was closed in between could not save is sent now. */
   function sendUnsent(takeId: string) {
     const left = unsent.read(takeId)
-    if (!left || !take.value || !document.value) return
-    if (JSON.stringify(left.document) === JSON.stringify(document.value)) {
+    if (!left || !take.value || !kept.value) return
+    if (JSON.stringify(left.document) === JSON.stringify(kept.value)) {
       unsent.forget(takeId)
       return
     }
-    history.record(document.value)
+    history.record(kept.value)
     take.value = { ...take.value, revision: left.revision }
-    put(left.document)
+    put({ ...EMPTY, ...left.document })
   }
 
   function show(saved: Take) {
     take.value = saved
-    document.value = saved.document
+    kept.value = saved.document
     saveState.value = 'saved'
     conflict.value = undefined
   }
@@ -76,31 +91,31 @@ export const useTakeStore = defineStore('take', () => {
   /** One step of the user's: recorded, shown at once, saved. */
   function change(next: TakeDocument) {
     preview.value = undefined
-    if (!document.value || next === document.value) return
-    history.record(document.value)
-    put(next)
+    if (!kept.value || next === document.value) return
+    history.record(kept.value)
+    put(asKept(next))
   }
 
   function put(next: TakeDocument | undefined) {
     if (!next) return
-    document.value = next
+    kept.value = next
     if (saveState.value !== 'conflict') void save()
   }
 
-  const undo = () => put(document.value && history.undo(document.value))
-  const redo = () => put(document.value && history.redo(document.value))
+  const undo = () => put(kept.value && history.undo(kept.value))
+  const redo = () => put(kept.value && history.redo(kept.value))
 
   /** Send the newest document; while one is on its way, the next one waits. */
   async function save() {
     clearTimeout(retry)
-    if (take.value && document.value)
-      unsent.keep(take.value.id, { document: document.value, revision: take.value.revision })
+    if (take.value && kept.value)
+      unsent.keep(take.value.id, { document: kept.value, revision: take.value.revision })
     saveState.value = 'saving'
     if (running) return
     running = true
     try {
-      while (take.value && document.value && document.value !== take.value.document) {
-        const sent = document.value
+      while (take.value && kept.value && kept.value !== take.value.document) {
+        const sent = kept.value
         const { id, revision } = take.value
         const saved = await given(
           api.PUT('/api/takes/{take_id}', {
@@ -139,16 +154,16 @@ export const useTakeStore = defineStore('take', () => {
 
   /** The other window's state becomes this one's; what was made here stays one step back. */
   function takeTheirs() {
-    if (!conflict.value || !document.value) return
-    history.record(document.value)
+    if (!conflict.value || !kept.value) return
+    history.record(kept.value)
     unsent.forget(conflict.value.id)
     show(conflict.value)
   }
 
   /** What was made here becomes a take of its own beside the other window's. */
   async function keepMine(): Promise<Take | undefined> {
-    if (!take.value || !document.value) return undefined
-    const made = await createFrom(document.value)
+    if (!take.value || !kept.value) return undefined
+    const made = await createFrom(kept.value)
     unsent.forget(take.value.id)
     conflict.value = undefined
     saveState.value = 'saved'
@@ -184,6 +199,7 @@ export const useTakeStore = defineStore('take', () => {
     take,
     document,
     shown,
+    scheme,
     evaluation,
     preview,
     saveState,

@@ -36,13 +36,12 @@ const harmony = computed(() => take.shown?.harmony)
 const rule = computed({
   get: () => harmony.value?.rule ?? '',
   set: (name) => {
-    if (!take.document) return
-    const { harmony: now } = take.document
-    const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
-    void change.make({
-      kind: 'chord',
-      harmony: { ...now, rule: name, spread: null, angles },
-      turn: 0,
+    // Made when its turn comes: the flags of the change before are the angles to begin with.
+    void change.make(() => {
+      if (!take.document) return undefined
+      const { harmony: now } = take.document
+      const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
+      return { kind: 'chord', harmony: { ...now, rule: name, spread: null, angles }, turn: 0 }
     })
   },
 })
@@ -52,12 +51,13 @@ const flagsAngles = () => {
   return found.length ? found.slice(0, vocabulary.value?.most_free_angles ?? 5) : [120]
 }
 
-const grounds = computed(() =>
-  (take.document?.swatches ?? []).map((swatch) => ({
+const grounds = computed(() => [
+  { value: '', label: 'on Paper' },
+  ...(take.document?.swatches ?? []).map((swatch) => ({
     value: swatch.id,
     label: `on ${roleNames(rolesOfSwatch(take.document, swatch.id)) || swatch.name}`,
   })),
-)
+])
 
 function setSettings(changes: Partial<Harmony>) {
   if (take.document)
@@ -143,9 +143,9 @@ function chooseVariation(document: TakeDocument) {
             class="absolute! top-1 left-1 w-36"
             label="Ground of the stave"
             align="left"
-            :model-value="take.evaluation.stave.ground ?? ''"
+            :model-value="harmony.ground ?? ''"
             :options="grounds"
-            @update:model-value="setSettings({ ground: $event })"
+            @update:model-value="setSettings({ ground: $event || null })"
           />
         </StaveChart>
         <VariationRow

@@ -9,8 +9,10 @@ import StepBar from '@/components/frame/StepBar.vue'
 import TakeHeader from '@/components/frame/TakeHeader.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import PasteDialog from '@/components/source/PasteDialog.vue'
+import { useColorDrag } from '@/composables/useColorDrag'
 import { useCopy } from '@/composables/useCopy'
 import { useFileIntake } from '@/composables/useFileIntake'
+import { roleName } from '@/format'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
@@ -19,6 +21,7 @@ const brand = useBrandStore()
 const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
+const { carried } = useColorDrag()
 const failure = ref('')
 
 watch(
@@ -69,6 +72,22 @@ const isReady = computed(() => brand.detail && take.document)
     </RouterView>
     <p v-else class="p-6 text-quiet" role="status">Opening …</p>
     <MeasureBar />
+    <div
+      v-if="carried"
+      class="keeps-color pointer-events-none fixed z-50 h-7 w-7 border-2 border-ink"
+      :style="{
+        left: `${carried.x + 8}px`,
+        top: `${carried.y + 8}px`,
+        backgroundColor: carried.hex,
+      }"
+      aria-hidden="true"
+    >
+      <span
+        v-if="carried.onto"
+        class="absolute top-7 left-0 border border-ink bg-sheet px-1.5 font-semibold whitespace-nowrap text-ink"
+        >{{ roleName(carried.onto) }}</span
+      >
+    </div>
     <NoticeBar
       v-if="brand.problem"
       class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"

@@ -7,6 +7,7 @@ import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import ChangeList from '@/components/versions/ChangeList.vue'
 import VersionCard from '@/components/versions/VersionCard.vue'
+import { asKept } from '@/document/scheme'
 import { useTakeStore } from '@/stores/take'
 
 defineProps<{ isOver: boolean }>()
@@ -94,7 +95,7 @@ async function restore(version: Version) {
         v-if="shown && take.document"
         :title="`From version ${shown.number} to now`"
         :before="shown.document"
-        :after="take.document"
+        :after="asKept(take.document)"
       />
     </InspectorPanel>
   </main>

@@ -8,7 +8,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.chord import NEUTRAL_BELOW, READING_ROLES
+from tonada.core.chord import NEUTRAL_BELOW, is_for_reading
 from tonada.core.color import (
     Floats,
     Hex,
@@ -74,8 +74,7 @@ def _voices(take: Take) -> list[_Voice]:
     return [
         _Voice(swatch, float(places[row, 0]), float(places[row, 1]), float(places[row, 2]), labs[row])
         for row, swatch in enumerate(take.swatches)
-        if places[row, 1] >= NEUTRAL_BELOW
-        and not (take.roles_of(swatch.id) and set(take.roles_of(swatch.id)) <= READING_ROLES)
+        if places[row, 1] >= NEUTRAL_BELOW and not is_for_reading(take, swatch.id)
     ]
 
 
@@ -165,6 +164,8 @@ def _accent(take: Take, voices: list[_Voice]) -> list[Advice]:
     if not (take.has_role(Role.ACCENT) and take.has_role(Role.PRIMARY)):
         return []
     accent, primary = take.swatch_of(Role.ACCENT), take.swatch_of(Role.PRIMARY)
+    if accent is None or primary is None:
+        return []
     places = srgb8_to_oklch(hexes_to_srgb8((accent.hex, primary.hex)))
     labs = srgb8_to_oklab(hexes_to_srgb8((accent.hex, primary.hex)))
     apart, chroma = float(delta_e_ok(labs[0], labs[1])), float(places[0, 1])

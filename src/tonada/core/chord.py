@@ -20,15 +20,18 @@ from tonada.core.color import (
 from tonada.core.errors import InputError
 from tonada.core.harmony import color_at, rule_angles
 from tonada.core.naming import color_name, unlike
-from tonada.core.palette import Origin, Role, Swatch, Take, recolor_many
+from tonada.core.palette import SIGNALS, Origin, Role, Swatch, Take
 from tonada.core.placing import color_at_position, same_luminance, settled, web_safe
+from tonada.core.recolor import recolor_many
 
 # Below this chroma a colour is a neutral: it has no place in a chord.
 NEUTRAL_BELOW: Final = 0.03
 # A swatch this close to an angle, in degrees, stands there; a held one farther away has no seat.
 SEATED_WITHIN: Final = 12.0
 # What stands under and in text is made to be read, not to harmonise.
-READING_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.INK, Role.MUTED, Role.LINE))
+READING_ROLES: Final = frozenset(
+    (Role.PAPER, Role.MIST, Role.NIGHT, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,13 +57,30 @@ def anchor_of(take: Take) -> Swatch | None:
     return chosen or next((one for one in take.swatches if _chroma(one) >= NEUTRAL_BELOW), None)
 
 
-def ground_of(take: Take) -> Swatch | None:
-    """Return the swatch that the stave is looked at from: the one chosen, Paper, or the lightest."""
+@dataclass(frozen=True, slots=True)
+class Ground:
+    """What the stave is looked at from. swatch: None where it is a step."""
+
+    hex: Hex
+    name: str
+    swatch: str | None
+
+
+def ground_of(take: Take) -> Ground | None:
+    """Return what the stave is looked at from: the swatch chosen, Paper, or the lightest swatch."""
     chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.ground), None)
     if chosen is None and take.has_role(Role.PAPER):
-        chosen = take.swatch_of(Role.PAPER)
-    lightest = max(take.swatches, key=lambda one: hex_to_oklch(one.hex)[0], default=None)
-    return chosen or lightest
+        paper = take.assignment(Role.PAPER)
+        is_swatch = paper.step is None
+        return Ground(take.hex_of(Role.PAPER), "Paper", paper.swatch if is_swatch else None)
+    found = chosen or max(take.swatches, key=lambda one: hex_to_oklch(one.hex)[0], default=None)
+    return Ground(found.hex, found.name, found.id) if found else None
+
+
+def is_for_reading(take: Take, swatch_id: str) -> bool:
+    """Say whether a swatch has roles, and only such that stand under and in text, or warn."""
+    roles = set(take.roles_of(swatch_id))
+    return bool(roles) and roles <= READING_ROLES
 
 
 def place_of(swatch: Swatch) -> tuple[float, float, float]:
@@ -74,9 +94,7 @@ def players(take: Take) -> tuple[Swatch, ...]:
     return tuple(
         swatch
         for swatch in take.swatches
-        if swatch is not anchor
-        and _chroma(swatch) >= NEUTRAL_BELOW
-        and not (set(take.roles_of(swatch.id)) and set(take.roles_of(swatch.id)) <= READING_ROLES)
+        if swatch is not anchor and _chroma(swatch) >= NEUTRAL_BELOW and not is_for_reading(take, swatch.id)
     )
 
 
@@ -96,7 +114,9 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
     if turned != hue:
         values[anchor.id] = _at_hue(anchor.hex, turned)
         for swatch in take.swatches:
-            if swatch.origin.kind == "made" and not swatch.held and _chroma(swatch) > 1e-6:
+            is_signal = bool(set(take.roles_of(swatch.id)) & set(SIGNALS))
+            made = swatch.origin.kind == "made" and not is_signal
+            if made and not swatch.held and _chroma(swatch) > 1e-6:
                 _, chroma, own = hex_to_oklch(swatch.hex)
                 values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
     for swatch, angle in _seats(players(take), angles, hue):
@@ -157,7 +177,7 @@ def place(take: Take, where: Place) -> Take:
         value = color_at(lightness, where.chroma, where.hue)
     else:
         ground = ground_of(take)
-        near = ground.hex if where.settle and ground and ground.id != swatch.id else None
+        near = ground.hex if where.settle and ground and ground.swatch != swatch.id else None
         value = _at_position(where.position, where.chroma, where.hue, near)
     value = web_safe(value) if take.harmony.web_safe else value
     return recolor_many(take, {swatch.id: value}, "moved by hand", "moved")

@@ -7,7 +7,7 @@ from typing import Literal, TypeAlias
 
 from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
 from tonada.core.evaluation import evaluate
-from tonada.core.palette import Role, Take
+from tonada.core.palette import RoleKey, Take, role_rank
 
 Change: TypeAlias = Literal["added", "removed", "changed"]
 
@@ -28,7 +28,7 @@ class SwatchChange:
 class RoleChange:
     """before and after: the values that the role had and has."""
 
-    role: Role
+    role: RoleKey
     before: Hex | None
     after: Hex | None
 
@@ -77,14 +77,12 @@ def _swatches(before: Take, after: Take) -> tuple[SwatchChange, ...]:
 
 
 def _roles(before: Take, after: Take) -> tuple[RoleChange, ...]:
-    values = [
-        {role: take.swatch_of(role).hex if take.has_role(role) else None for role in Role}
-        for take in (before, after)
-    ]
+    values = [{one.role: take.hex_of(one.role) for one in take.roles} for take in (before, after)]
+    before_, after_ = values
     return tuple(
-        RoleChange(role, values[0][role], values[1][role])
-        for role in Role
-        if values[0][role] != values[1][role]
+        RoleChange(role, before_.get(role), after_.get(role))
+        for role in sorted({*before_, *after_}, key=role_rank)
+        if before_.get(role) != after_.get(role)
     )
 
 

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Final, Literal
+from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
+from tonada.core.chord import NEUTRAL_BELOW, ground_of
 from tonada.core.color import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.contrast import (
     FLARE,
@@ -20,8 +21,18 @@ from tonada.core.contrast import (
     relative_luminance,
     scale_position,
 )
-from tonada.core.palette import PLANNED_SHARES, Pair, Role, Take
+from tonada.core.palette import (
+    Assignment,
+    Pair,
+    RoleKey,
+    Take,
+    role_name,
+    role_rank,
+)
+from tonada.core.plan import Plan, plan_of, planned_share
 from tonada.core.stave import Stave, stave_of
+
+Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enhanced text"]
 
 # A swatch without a role still has to be seen in the measure.
 SHARE_WITHOUT_ROLE: Final = 0.03
@@ -29,10 +40,10 @@ SHARE_WITHOUT_ROLE: Final = 0.03
 
 @dataclass(frozen=True, slots=True)
 class SwatchFigures:
-    """Figures of one swatch. position: 0 to 1 on the contrast scale. share: of the page, all together 1.
+    """Figures of one swatch. position: 0 to 1 on the contrast scale.
 
     better_label: whether white or black text is further from it, so that a label can be set on it.
-    on_ground: contrast ratio to the stave's ground, exact.
+    on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
     """
 
     id: str
@@ -42,23 +53,48 @@ class SwatchFigures:
     hue: float
     luminance: float
     position: float
-    share: float
-    roles: tuple[Role, ...]
+    roles: tuple[RoleKey, ...]
     better_label: Literal["black", "white"]
     on_ground: float
+    reaches: Reach
+    is_neutral: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Cell:
+    """One part of the measure: a colour in use, or a swatch that has no role yet.
+
+    key: a swatch's id, or `id/step`. share: of the page, all cells together 1.
+    """
+
+    key: str
+    swatch: str
+    step: int | None
+    name: str
+    hex: Hex
+    roles: tuple[RoleKey, ...]
+    role_names: str
+    share: float
+    position: float
+    hue: float
+    is_neutral: bool
+    better_label: Literal["black", "white"]
+    held: bool
 
 
 @dataclass(frozen=True, slots=True)
 class PairFigures:
     """Figures of one pair. ratio is exact; short_by is 0 where it passes.
 
-    bracket_start and bracket_end: on the contrast scale, the distance that is needed, laid from the
-    ground towards the text; the lower end first.
+    text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
+    contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
     """
 
     id: str
-    text: Role
-    ground: Role
+    text: str
+    ground: str
+    text_name: str
+    ground_name: str
     text_hex: Hex
     ground_hex: Hex
     usage: Usage
@@ -79,50 +115,84 @@ class Evaluation:
     """swatches in the order of the take, pairs with those that fail first, the shortest at the head."""
 
     swatches: tuple[SwatchFigures, ...]
+    measure: tuple[Cell, ...]
     pairs: tuple[PairFigures, ...]
     failing: int
     stave: Stave
+    plan: Plan
 
 
 def evaluate(take: Take) -> Evaluation:
     """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
-    stave = stave_of(take)
+    ground = ground_of(take)
     pairs = sorted(
         _pair_figures(take),
         key=lambda pair: (pair.passes, pair.ratio / pair.needed if not pair.passes else 0.0),
     )
     return Evaluation(
-        swatches=_swatch_figures(take, stave.ground),
+        swatches=_swatch_figures(take, ground.hex) if ground else (),
+        measure=_measure(take),
         pairs=tuple(pairs),
         failing=sum(not pair.passes for pair in pairs),
-        stave=stave,
+        stave=stave_of(take),
+        plan=plan_of(take.roles),
     )
 
 
-def _swatch_figures(take: Take, ground: str | None) -> tuple[SwatchFigures, ...]:
-    if not take.swatches or ground is None:
-        return ()
-    planned = [_planned_share(take.roles_of(swatch.id)) for swatch in take.swatches]
-    whole, ground_hex = sum(planned), take.swatch(ground).hex
+def _swatch_figures(take: Take, ground: Hex) -> tuple[SwatchFigures, ...]:
+    return tuple(_figures_of_swatch(one.id, one.hex, take.roles_of(one.id), ground) for one in take.swatches)
+
+
+def _measure(take: Take) -> tuple[Cell, ...]:
+    """Return a cell for each colour with a role, in the order of roles, then what has none at all."""
+    together: dict[tuple[str, int | None], list[Assignment]] = {}
+    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
+        together.setdefault((one.swatch, one.step), []).append(one)
+    worn = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    unused = [swatch.id for swatch in take.swatches if swatch.id not in worn]
+    together |= {(swatch, None): [] for swatch in unused}
+    shares = [
+        sum(planned_share(one) for one in worn) if worn else SHARE_WITHOUT_ROLE for worn in together.values()
+    ]
+    whole = sum(shares)
     return tuple(
-        _figures_of_swatch(swatch.id, swatch.hex, take.roles_of(swatch.id), share / whole, ground_hex)
-        for swatch, share in zip(take.swatches, planned, strict=True)
+        _cell(take, owner, step, tuple(roles), share / whole)
+        for ((owner, step), roles), share in zip(together.items(), shares, strict=True)
     )
 
 
-def _planned_share(roles: tuple[Role, ...]) -> float:
-    return sum(PLANNED_SHARES[role] for role in roles) if roles else SHARE_WITHOUT_ROLE
+def _cell(take: Take, owner: str, step: int | None, worn: tuple[Assignment, ...], share: float) -> Cell:
+    value = take.value_at(owner, step)
+    luminance, position = _place_of(value)
+    _, chroma, hue = hex_to_oklch(value)
+    return Cell(
+        key=owner if step is None else f"{owner}/{step}",
+        swatch=owner,
+        step=step,
+        name=take.name_of(owner, step),
+        hex=value,
+        roles=tuple(one.role for one in worn),
+        role_names=", ".join(role_name(one.role, one.name) for one in worn),
+        share=share,
+        position=position,
+        hue=hue,
+        is_neutral=chroma < NEUTRAL_BELOW,
+        better_label=_label_on(luminance),
+        held=step is None and take.swatch(owner).held,
+    )
+
+
+def _label_on(luminance: float) -> Literal["black", "white"]:
+    is_dark = 1.05 / (luminance + FLARE) >= (luminance + FLARE) / FLARE
+    return "white" if is_dark else "black"
 
 
 @lru_cache(maxsize=4096)
-def _figures_of_swatch(
-    swatch: str, value: Hex, roles: tuple[Role, ...], share: float, ground: Hex
-) -> SwatchFigures:
+def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], ground: Hex) -> SwatchFigures:
     srgb8 = hex_to_srgb8(value)
     luminance, position = _place_of(value)
     lightness, chroma, hue = hex_to_oklch(value)
-    on_ground = ratio_of_luminances(np.array(luminance), np.array(_place_of(ground)[0]))
-    white_is_better = 1.05 / (luminance + FLARE) >= (luminance + FLARE) / FLARE
+    on_ground = float(ratio_of_luminances(np.array(luminance), np.array(_place_of(ground)[0])))
     return SwatchFigures(
         id=swatch,
         srgb8=(int(srgb8[0]), int(srgb8[1]), int(srgb8[2])),
@@ -131,23 +201,50 @@ def _figures_of_swatch(
         hue=hue,
         luminance=luminance,
         position=position,
-        share=share,
         roles=roles,
-        better_label="white" if white_is_better else "black",
-        on_ground=float(on_ground),
+        better_label=_label_on(luminance),
+        on_ground=on_ground,
+        reaches=_reach(on_ground),
+        is_neutral=chroma < NEUTRAL_BELOW,
     )
+
+
+def _reach(ratio: float) -> Reach:
+    """Return what a figure of this ratio is enough for. Source: WCAG 2.2, 1.4.3, 1.4.6 and 1.4.11."""
+    if ratio < 3:
+        return "nothing"
+    return "large text and parts" if ratio < 4.5 else "body text" if ratio < 7 else "enhanced text"
 
 
 def _pair_figures(take: Take) -> list[PairFigures]:
     return [
-        _figures_of_pair(pair, take.swatch_of(pair.text).hex, take.swatch_of(pair.ground).hex, take.level)
+        _figures_of_pair(
+            pair,
+            _end_name(take, pair.text),
+            _end_name(take, pair.ground),
+            *take.pair_colors(pair),
+            take.level,
+        )
         for pair in take.pairs
     ]
 
 
+def _end_name(take: Take, key: str) -> str:
+    """Return what a person calls an end of a pair: the role, the swatch and step, the overlay, the value."""
+    if take.has_role(key):
+        return role_name(key, take.assignment(key).name)
+    overlay = take.overlay(key)
+    if overlay is not None:
+        return overlay.name
+    owner, _, step = key.partition("/")
+    return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
+
+
 # In a drag one colour changes: the pairs that it has no part in are the same as a moment ago.
 @lru_cache(maxsize=8192)
-def _figures_of_pair(pair: Pair, text: Hex, ground: Hex, level: Level) -> PairFigures:
+def _figures_of_pair(
+    pair: Pair, text_name: str, ground_name: str, text: Hex, ground: Hex, level: Level
+) -> PairFigures:
     text_luminance, text_position = _place_of(text)
     ground_luminance, ground_position = _place_of(ground)
     ratio = float(ratio_of_luminances(np.array(text_luminance), np.array(ground_luminance)))
@@ -157,6 +254,8 @@ def _figures_of_pair(pair: Pair, text: Hex, ground: Hex, level: Level) -> PairFi
         id=pair.id,
         text=pair.text,
         ground=pair.ground,
+        text_name=text_name,
+        ground_name=ground_name,
         text_hex=text,
         ground_hex=ground,
         usage=pair.usage,

@@ -2,46 +2,35 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-from numpy.typing import NDArray
-
-from tonada.core.color import (
-    Floats,
-    Hex,
-    delta_e_ok,
-    hex_to_srgb8,
-    hue_distance,
-    oklch_to_srgb8,
-    srgb8_to_hex,
-    srgb8_to_oklab,
-    srgb8_to_oklch,
-)
-from tonada.core.contrast import NEEDED, contrast_ratio, ratio_of_luminances, relative_luminance
+from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
+from tonada.core.contrast import NEEDED, contrast_ratio
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
-from tonada.core.palette import Pair, Role, Take, change_pair_text, recolor
+from tonada.core.naming import color_name, unlike
+from tonada.core.nearest import mend_color
+from tonada.core.palette import Origin, Pair, Swatch, Take, role_name
+from tonada.core.recolor import change_pair_text, recolor
 
-MendKind: TypeAlias = Literal["move text", "move ground", "change role"]
+MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role"]
+End: TypeAlias = Literal["text", "ground"]
 
-# “The same hue” after rounding to 8 bits, in degrees; below this chroma there is no hue to keep.
-HUE_TOLERANCE: Final = 2.0
-HUELESS_BELOW: Final = 0.02
-_CUBE: Final = np.stack(np.meshgrid(*[np.arange(-2, 3)] * 3, indexing="ij"), axis=-1).reshape(-1, 3)
+MOST_OTHER_ROLES: Final = 3
 
 
 @dataclass(frozen=True, slots=True)
 class Mend:
     """A proposed change for one pair. difference: deltaEOK, 0 where no colour changes.
 
-    touches: how many other pairs use what is moved. breaks: how many pairs fail afterwards that
-    pass now. mended: the whole take with the change carried out.
+    moved: what the change is made to, as a person calls it. touches: how many other pairs use what
+    is moved. breaks: how many pairs fail afterwards that pass now. mended: the whole take with the
+    change carried out.
     """
 
     kind: MendKind
-    role: Role
+    moved: str
     text_hex: Hex
     ground_hex: Hex
     ratio: float
@@ -49,71 +38,6 @@ class Mend:
     touches: int
     breaks: int
     mended: Take
-
-
-def mend_color(moving: Hex, fixed: Hex, ratio: float) -> tuple[Hex, float]:
-    """Return the colour nearest to `moving` that reaches `ratio` against `fixed`, and its deltaEOK.
-
-    The hue stays within 2° in OKLCH, and a neutral stays a neutral. Searched over lightness and
-    chroma, then among the 8-bit colours around the best place, so the rounded colour reaches the
-    ratio. Raises NotReachable where neither black nor white does.
-    """
-    start, ground = hex_to_srgb8(moving), hex_to_srgb8(fixed)
-    if float(contrast_ratio(start, ground)) >= ratio:
-        return moving, 0.0
-    extremes = np.array([[0, 0, 0], [255, 255, 255]], dtype=np.uint8)
-    best_possible = float(contrast_ratio(extremes, ground).max())
-    if best_possible < ratio:
-        raise NotReachable(ratio, best_possible)
-    origin, place = srgb8_to_oklab(start), srgb8_to_oklch(start)
-    needed = relative_luminance(ground)
-    found = [extremes]
-    for lightness_span in ((0.0, float(place[0])), (float(place[0]), 1.0)):
-        centers = _search_plane(place, lightness_span, origin, needed, ratio)
-        found.append(_around(centers, place))
-    colors = np.concatenate(found)
-    passing = colors[ratio_of_luminances(relative_luminance(colors), needed) >= ratio]
-    distance = delta_e_ok(srgb8_to_oklab(passing), origin)
-    nearest = int(np.argmin(distance))
-    return srgb8_to_hex(passing[nearest]), float(distance[nearest])
-
-
-def _search_plane(
-    place: Floats, span: tuple[float, float], origin: Floats, ground_luminance: Floats, ratio: float
-) -> NDArray[np.uint8]:
-    """Return the best colours, shape (N, 3), of lightness in `span` and any chroma up to a little more."""
-    low, high = span
-    chroma_low, chroma_high = 0.0, float(place[1]) * 1.1
-    best = np.zeros((0, 3), dtype=np.uint8)
-    for _ in range(3):
-        lightness, chroma = np.meshgrid(
-            np.linspace(low, high, 48), np.linspace(chroma_low, chroma_high, 12), indexing="ij"
-        )
-        oklch = np.stack([lightness, chroma, np.full(lightness.shape, place[2])], axis=-1).reshape(-1, 3)
-        colors = oklch_to_srgb8(oklch)
-        passes = ratio_of_luminances(relative_luminance(colors), ground_luminance) >= ratio
-        if not passes.any():
-            break
-        distance = np.where(passes, delta_e_ok(srgb8_to_oklab(colors), origin), np.inf)
-        best = colors[np.argsort(distance, kind="stable")[:4]]
-        center = oklch[int(np.argmin(distance))]
-        reach, width = (high - low) / 40, (chroma_high - chroma_low) / 8
-        low, high = max(0.0, center[0] - reach), min(1.0, center[0] + reach)
-        chroma_low, chroma_high = max(0.0, center[1] - width), center[1] + width
-    return best
-
-
-def _around(centers: NDArray[np.uint8], place: Floats) -> NDArray[np.uint8]:
-    """Return the 8-bit colours close to the centers that keep hue, or stay neutral."""
-    if not len(centers):
-        return centers
-    cube = np.clip(centers.astype(np.int64)[:, None] + _CUBE[None], 0, 255).reshape(-1, 3)
-    colors = np.unique(cube, axis=0).astype(np.uint8)
-    oklch = srgb8_to_oklch(colors)
-    if place[1] < HUELESS_BELOW:
-        return np.asarray(colors[oklch[:, 1] < HUELESS_BELOW])
-    near = hue_distance(oklch[:, 2], place[2]) <= HUE_TOLERANCE
-    return np.asarray(colors[near | (oklch[:, 1] < 1e-6)])
 
 
 def mends_for_pair(take: Take, pair_id: str) -> tuple[Mend, ...]:
@@ -126,65 +50,171 @@ def mends_for_pair(take: Take, pair_id: str) -> tuple[Mend, ...]:
     if pair is None:
         raise TakeError("There is no such pair in this take.", field="pair")
     needed = NEEDED[take.level][pair.usage]
-    text, ground = take.swatch_of(pair.text), take.swatch_of(pair.ground)
-    if float(contrast_ratio(hex_to_srgb8(text.hex), hex_to_srgb8(ground.hex))) >= needed:
+    text, ground = take.pair_colors(pair)
+    if _ratio(text, ground) >= needed:
         return ()
+    found = [
+        *_moves(take, pair, needed),
+        *_other_steps(take, pair, needed),
+        *_other_roles(take, pair, needed),
+    ]
     passing = _passing(take)
-    mends = [*_moves(take, pair, needed, passing), *_other_roles(take, pair, needed, passing)]
+    mends = [_weighed(take, pair, one, passing) for one in found]
     return tuple(sorted(mends, key=lambda mend: (mend.breaks > 0, mend.difference, -mend.ratio)))
 
 
-def _moves(take: Take, pair: Pair, needed: float, passing: set[str]) -> list[Mend]:
-    text, ground = take.swatch_of(pair.text), take.swatch_of(pair.ground)
-    mends = []
-    for moving, fixed, role, kind in (
-        (text, ground, pair.text, "move text"),
-        (ground, text, pair.ground, "move ground"),
-    ):
-        if moving.held or moving.id == fixed.id:
+@dataclass(frozen=True, slots=True)
+class _Change:
+    kind: MendKind
+    moved: str
+    difference: float
+    mended: Take
+
+
+def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend:
+    """Return a change with what it does to this pair and to the others."""
+    after = next(one for one in change.mended.pairs if one.id == pair.id)
+    text, ground = change.mended.pair_colors(after)
+    before = {one.id: take.pair_colors(one) for one in take.pairs}
+    touched = [
+        one.id
+        for one in change.mended.pairs
+        if one.id != pair.id and before[one.id] != change.mended.pair_colors(one)
+    ]
+    return Mend(
+        kind=change.kind,
+        moved=change.moved,
+        text_hex=text,
+        ground_hex=ground,
+        ratio=_ratio(text, ground),
+        difference=change.difference,
+        touches=len(touched),
+        breaks=len(passing - _passing(change.mended)),
+        mended=change.mended,
+    )
+
+
+def _moves(take: Take, pair: Pair, needed: float) -> list[_Change]:
+    """Return the nearest colour for the text and for the ground, where each may move."""
+    if pair.layers or take.overlay(pair.text):
+        return []  # what is seen is composited: moving one part by its own distance isn't it
+    text, ground = take.pair_colors(pair)
+    changes: list[_Change] = []
+    ends: tuple[tuple[End, MendKind, Hex, Hex], ...] = (
+        ("text", "move text", text, ground),
+        ("ground", "move ground", ground, text),
+    )
+    for end, kind, moving, fixed in ends:
+        if _is_held(take, getattr(pair, end)) or _same_swatch(take, pair):
             continue
         try:
-            value, difference = mend_color(moving.hex, fixed.hex, needed)
+            value, difference = mend_color(moving, fixed, needed)
         except NotReachable:
             continue
-        mended = recolor(take, moving.id, value, f"mended so that {pair.text} reads on {pair.ground}")
-        text_hex, ground_hex = (value, fixed.hex) if kind == "move text" else (fixed.hex, value)
-        others = {
-            other.id
-            for other in take.pairs
-            if moving in (take.swatch_of(other.text), take.swatch_of(other.ground))
-        }
-        mends.append(
-            Mend(
-                kind="move text" if kind == "move text" else "move ground",
-                role=role,
-                text_hex=text_hex,
-                ground_hex=ground_hex,
-                ratio=float(contrast_ratio(hex_to_srgb8(text_hex), hex_to_srgb8(ground_hex))),
-                difference=difference,
-                touches=len(others - {pair.id}),
-                breaks=len(passing - _passing(mended)),
-                mended=mended,
-            )
-        )
-    return mends
+        name, mended = _moved(take, pair, end, value)
+        changes.append(_Change(kind, name, difference, mended))
+    return changes
 
 
-def _other_roles(take: Take, pair: Pair, needed: float, passing: set[str]) -> list[Mend]:
-    """Return the colours of the palette that already read here, best first, three at most."""
-    ground = take.swatch_of(pair.ground)
-    mends, seen = [], {take.swatch_of(pair.text).hex}
-    for role in Role:
-        if not take.has_role(role) or take.swatch_of(role).hex in seen:
+def _owner(take: Take, key: str) -> tuple[str, int | None]:
+    """Return the swatch or neutral behind an end of a pair, and its step; a literal is its own."""
+    if take.has_role(key):
+        one = take.assignment(key)
+        return one.swatch, one.step
+    owner, _, step = key.partition("/")
+    return owner, int(step) if step else None
+
+
+def _is_held(take: Take, key: str) -> bool:
+    owner, step = _owner(take, key)
+    return step is None and any(one.id == owner and one.held for one in take.swatches)
+
+
+def _same_swatch(take: Take, pair: Pair) -> bool:
+    """Where both ends are one swatch, moving it moves both."""
+    return _owner(take, pair.text) == _owner(take, pair.ground)
+
+
+def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
+    """Return who moves, and the take with it moved. A role on a step gets a swatch of its own."""
+    key = pair.text if end == "text" else pair.ground
+    owner, step = _owner(take, key)
+    note = f"mended so that {_called(take, pair.text)} reads on {_called(take, pair.ground)}"
+    if step is None and not owner.startswith("#"):
+        return _called(take, key), recolor(take, owner, value, note)
+    if not take.has_role(key):
+        return key, _with_end(take, pair, end, value)
+    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    taken = {swatch.id for swatch in take.swatches}
+    new = next(f"s{n}" for n in range(1, len(taken) + 2) if f"s{n}" not in taken)
+    swatch = Swatch(new, name, value, False, Origin("mended", note))
+    reason = f"{note[:1].upper()}{note[1:]}."
+    roles = tuple(
+        replace(one, swatch=new, step=None, reason=reason) if one.role == key else one for one in take.roles
+    )
+    return _called(take, key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
+
+
+def _with_end(take: Take, pair: Pair, end: End, key: str) -> Take:
+    changed = replace(pair, text=key) if end == "text" else replace(pair, ground=key)
+    return replace(take, pairs=tuple(changed if one.id == pair.id else one for one in take.pairs))
+
+
+def _called(take: Take, key: str) -> str:
+    if take.has_role(key):
+        return role_name(key, take.assignment(key).name)
+    owner, step = _owner(take, key)
+    return key if key.startswith("#") else take.name_of(owner, step)
+
+
+def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
+    """Return for each end that is a role the nearest step of its ramp that passes."""
+    if pair.layers or take.overlay(pair.text) or _same_swatch(take, pair):
+        return []
+    text, ground = take.pair_colors(pair)
+    changes: list[_Change] = []
+    for key, moving, fixed in ((pair.text, text, ground), (pair.ground, ground, text)):
+        if not take.has_role(key):
             continue
-        value = take.swatch_of(role).hex
+        owner, step = _owner(take, key)
+        passing = [
+            (_difference(value, moving), number + 1)
+            for number, value in enumerate(take.ramp(owner).hexes)
+            if number + 1 != step and value != moving and _ratio(value, fixed) >= needed
+        ]
+        if passing:
+            difference, number = min(passing)
+            reason = f"Moved to step {number} of {take.name_of(owner, None)}, the nearest that reads."
+            roles = tuple(
+                replace(one, step=number, reason=reason) if one.role == key else one for one in take.roles
+            )
+            name = f"{_called(take, key)} to step {number} of {take.name_of(owner, None)}"
+            changes.append(_Change("change step", name, difference, replace(take, roles=roles)))
+    return changes
+
+
+def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
+    """Return the colours of the palette that already read here, best first."""
+    text, ground = take.pair_colors(pair)
+    found, seen = [], {text}
+    for one in take.roles:
+        value = take.hex_of(one.role)
+        if value in seen:
+            continue
         seen.add(value)
-        ratio = float(contrast_ratio(hex_to_srgb8(value), hex_to_srgb8(ground.hex)))
+        ratio = _ratio(value, ground)
         if ratio >= needed:
-            mended = change_pair_text(take, pair.id, role)
-            breaks = len(passing - _passing(mended))
-            mends.append(Mend("change role", role, value, ground.hex, ratio, 0.0, 0, breaks, mended))
-    return sorted(mends, key=lambda mend: -mend.ratio)[:3]
+            mended = change_pair_text(take, pair.id, one.role)
+            found.append((-ratio, _Change("change role", _called(take, one.role), 0.0, mended)))
+    return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
+
+
+def _ratio(one: Hex, other: Hex) -> float:
+    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
+
+
+def _difference(one: Hex, other: Hex) -> float:
+    return float(delta_e_ok(srgb8_to_oklab(hex_to_srgb8(one)), srgb8_to_oklab(hex_to_srgb8(other))))
 
 
 def _passing(take: Take) -> set[str]:

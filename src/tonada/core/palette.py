@@ -2,220 +2,199 @@
 
 from __future__ import annotations
 
-import re
-from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
-from enum import StrEnum
-from typing import Final, Literal, TypeAlias
 
-from tonada.core.color import HEX_PATTERN, Hex
-from tonada.core.contrast import Level, Usage
+from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.contrast import Level, composite
 from tonada.core.errors import TakeError
-from tonada.core.naming import color_name, unlike
+from tonada.core.neutrals import neutral_ramp
+from tonada.core.palette_parts import (
+    ACCENTS,
+    OWN_ROLE,
+    OWN_ROLE_SHARE,
+    PLANNED_SHARES,
+    ROLE_NAMES,
+    ROLE_ORDER,
+    SIGNALS,
+    USUAL_HARMONY,
+    Assignment,
+    HarmonySettings,
+    Neutral,
+    Origin,
+    OriginKind,
+    Overlay,
+    Pair,
+    Role,
+    RoleKey,
+    Scheme,
+    SchemeRoles,
+    Swatch,
+    role_name,
+    role_rank,
+)
+from tonada.core.ramp import Ramp, StepNames, ramp_of, step_name
+from tonada.core.take_rules import check_parts
 
-
-class Role(StrEnum):
-    """A job in the palette, in the order in which the roles are shown."""
-
-    PRIMARY = "primary"
-    SECONDARY = "secondary"
-    ACCENT = "accent"
-    PAPER = "paper"
-    MIST = "mist"
-    INK = "ink"
-    MUTED = "muted"
-    LINK = "link"
-    LINE = "line"
-
-    # As for Usage: looked up many times in every drag.
-    __hash__ = str.__hash__
-
-
-ROLE_ORDER: Final = tuple(Role)
-
-# The planned share of the page: about 60 % grounds, 30 % brand, 10 % call to action.
-PLANNED_SHARES: Final[Mapping[Role, float]] = {
-    Role.PRIMARY: 0.18,
-    Role.SECONDARY: 0.10,
-    Role.ACCENT: 0.08,
-    Role.PAPER: 0.36,
-    Role.MIST: 0.13,
-    Role.INK: 0.07,
-    Role.MUTED: 0.04,
-    Role.LINK: 0.02,
-    Role.LINE: 0.02,
-}
-
-OriginKind: TypeAlias = Literal["source", "harmony", "made", "typed", "mended", "moved", "varied"]
-
-
-@dataclass(frozen=True, slots=True)
-class Origin:
-    """Where a swatch came from. note is a short sentence part; source and share belong to kind source."""
-
-    kind: OriginKind
-    note: str
-    source: str | None = None
-    share: float | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class Swatch:
-    """One colour in a take. A held one is moved by nothing but the designer's own hand."""
-
-    id: str
-    name: str
-    hex: Hex
-    held: bool
-    origin: Origin
-
-
-@dataclass(frozen=True, slots=True)
-class Assignment:
-    """A role and the swatch that has it, with the reason in one sentence."""
-
-    role: Role
-    swatch: str
-    reason: str
-
-
-@dataclass(frozen=True, slots=True)
-class Pair:
-    """A figure on a ground, named by their roles, with what it is used for."""
-
-    id: str
-    text: Role
-    ground: Role
-    usage: Usage
-    sample: str
-
-
-@dataclass(frozen=True, slots=True)
-class HarmonySettings:
-    """How the hues of a take belong together, and what the stave is looked at from.
-
-    anchor, ground   swatches; None for Primary and Paper
-    spread           degrees, None for the rule's usual one; angles: those of the rule “free”
-    character        a name of CHARACTERS, or None; lightness, chroma and span: where it was changed
-    web_safe         new values are the nearest of the 216
-    seed             which variation this is, and varied_from what it varies: swatch ids with their values
-    """
-
-    anchor: str | None = None
-    ground: str | None = None
-    rule: str = "analogous with accent"
-    spread: float | None = None
-    angles: tuple[float, ...] = ()
-    character: str | None = None
-    lightness: float | None = None
-    chroma: float | None = None
-    span: float | None = None
-    web_safe: bool = False
-    seed: int | None = None
-    varied_from: tuple[tuple[str, Hex], ...] = ()
+__all__ = [
+    "ACCENTS",
+    "OWN_ROLE",
+    "OWN_ROLE_SHARE",
+    "PLANNED_SHARES",
+    "ROLE_NAMES",
+    "ROLE_ORDER",
+    "SIGNALS",
+    "Assignment",
+    "HarmonySettings",
+    "Neutral",
+    "Origin",
+    "OriginKind",
+    "Overlay",
+    "Pair",
+    "Role",
+    "RoleKey",
+    "Scheme",
+    "SchemeRoles",
+    "Swatch",
+    "Take",
+    "role_name",
+    "role_rank",
+]
 
 
 @dataclass(frozen=True, slots=True)
 class Take:
-    """One alternative palette. Raises TakeError where it contradicts itself."""
+    """One alternative palette. Raises TakeError where it contradicts itself.
+
+    roles and pairs are those of `scheme`; `other` has those of the other one, once there is one.
+    """
 
     swatches: tuple[Swatch, ...] = ()
     roles: tuple[Assignment, ...] = ()
     pairs: tuple[Pair, ...] = ()
     level: Level = "AA"
-    harmony: HarmonySettings = HarmonySettings()
-    _by_role: dict[Role, Swatch] = field(init=False, repr=False, compare=False)
-    _roles: dict[str, tuple[Role, ...]] = field(init=False, repr=False, compare=False)
+    harmony: HarmonySettings = USUAL_HARMONY
+    neutrals: tuple[Neutral, ...] = ()
+    overlays: tuple[Overlay, ...] = ()
+    step_names: StepNames = "words"
+    scheme: Scheme = "day"
+    other: SchemeRoles | None = None
+    _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
+    _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
+    _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
-        by_id = {swatch.id: swatch for swatch in self.swatches}
-        for number, swatch in enumerate(self.swatches):
-            if not HEX_PATTERN.match(swatch.hex):
-                raise TakeError(
-                    f"“{swatch.hex[:40]}” is not a colour like #2b3a8c.", field=f"swatches.{number}.hex"
-                )
-        if len(by_id) != len(self.swatches):
-            raise TakeError("Two swatches have the same id; each needs its own.", field="swatches")
-        by_role: dict[Role, Swatch] = {}
-        for number, assignment in enumerate(self.roles):
-            if assignment.swatch not in by_id:
-                raise TakeError(
-                    f"The role {assignment.role} points at “{assignment.swatch}”, which is no swatch's id.",
-                    field=f"roles.{number}.swatch",
-                )
-            if assignment.role in by_role:
-                raise TakeError(
-                    f"The role {assignment.role} is given twice; give it once.", field=f"roles.{number}.role"
-                )
-            by_role[assignment.role] = by_id[assignment.swatch]
-        for number, pair in enumerate(self.pairs):
-            for end, role in (("text", pair.text), ("ground", pair.ground)):
-                if role not in by_role:
-                    raise TakeError(
-                        f"The pair uses the role {role}, which no swatch has.", field=f"pairs.{number}.{end}"
-                    )
-        if len({pair.id for pair in self.pairs}) != len(self.pairs):
-            raise TakeError("Two pairs have the same id; each needs its own.", field="pairs")
-        object.__setattr__(self, "_by_role", by_role)
-        roles: dict[str, tuple[Role, ...]] = {}
-        for role in ROLE_ORDER:
-            if role in by_role:
-                roles[by_role[role].id] = (*roles.get(by_role[role].id, ()), role)
+        object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
+        object.__setattr__(self, "_by_role", {one.role: one for one in self.roles})
+        check_parts(self.swatches, self.neutrals, self.overlays, self.roles, self.pairs)
+        if self.other is not None:
+            check_parts(self.swatches, self.neutrals, self.overlays, self.other.roles, self.other.pairs)
+        roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = {}
+        for role in sorted(self._by_role, key=role_rank):
+            one = self._by_role[role]
+            roles[one.swatch, one.step] = (*roles.get((one.swatch, one.step), ()), role)
         object.__setattr__(self, "_roles", roles)
 
-    def swatch_of(self, role: Role) -> Swatch:
-        """Return the swatch that has the role. Raises KeyError where none has."""
-        return self._by_role[role]
+    def swatch_of(self, role: RoleKey) -> Swatch | None:
+        """Return the swatch that moves when the role's colour is to change: the one that has the role.
 
-    def roles_of(self, swatch_id: str) -> tuple[Role, ...]:
-        """Return the roles of a swatch, in the order in which roles are shown."""
-        return self._roles.get(swatch_id, ())
+        None where the role is worn by a neutral. Raises KeyError where nothing has the role.
+        """
+        return self._by_id.get(self._by_role[role].swatch)
+
+    def roles_of(self, swatch_id: str, step: int | None = None) -> tuple[RoleKey, ...]:
+        """Return the roles of a swatch, or of one of its steps, in the order in which roles are shown."""
+        return self._roles.get((swatch_id, step), ())
 
     def swatch(self, swatch_id: str) -> Swatch:
         """Return a swatch by its id. Raises TakeError for an unknown one."""
-        for swatch in self.swatches:
-            if swatch.id == swatch_id:
-                return swatch
-        raise TakeError(f"There is no swatch “{swatch_id[:40]}” in this take.", field="swatch")
+        if swatch_id not in self._by_id:
+            raise TakeError(f"There is no swatch “{swatch_id[:40]}” in this take.", field="swatch")
+        return self._by_id[swatch_id]
 
-    def has_role(self, role: Role) -> bool:
-        """Say whether a swatch has the role."""
+    def neutral(self, neutral_id: str) -> Neutral | None:
+        """Return a neutral by its id, or None."""
+        return next((one for one in self.neutrals if one.id == neutral_id), None)
+
+    def overlay(self, overlay_id: str) -> Overlay | None:
+        """Return an overlay by its id, or None."""
+        return next((one for one in self.overlays if one.id == overlay_id), None)
+
+    def has_role(self, role: RoleKey) -> bool:
+        """Say whether a colour has the role."""
         return role in self._by_role
 
+    def assignment(self, role: RoleKey) -> Assignment:
+        """Return who has the role. Raises KeyError where nothing has."""
+        return self._by_role[role]
 
-def recolor(take: Take, swatch_id: str, value: Hex, note: str, kind: OriginKind = "mended") -> Take:
-    """Return the take with another value for one swatch; what points at it follows."""
-    return recolor_many(take, {swatch_id: value}, note, kind)
+    def hex_of(self, role: RoleKey) -> Hex:
+        """Return the value that a role has now. Raises KeyError where nothing has it."""
+        one = self._by_role[role]
+        return self.value_at(one.swatch, one.step)
 
+    def ramp(self, owner: str) -> Ramp:
+        """Return the ramp of a swatch or a neutral. Raises TakeError for an unknown one."""
+        neutral = self.neutral(owner) if owner not in self._by_id else None
+        if neutral is None:
+            swatch = self.swatch(owner)
+            return ramp_of(swatch.hex, swatch.ramp)
+        tint = self._by_id[neutral.tint].hex if neutral.tint is not None else None
+        return neutral_ramp(tint, neutral.strength, neutral.steps, neutral.spacing)
 
-def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginKind) -> Take:
-    """Return the take with other values for swatches; one that gets the value it has stays as it is.
+    def value_at(self, owner: str, step: int | None) -> Hex:
+        """Return the value of a swatch, or of a step from 1. Raises TakeError for one that isn't there."""
+        if step is None and owner in self._by_id:
+            return self._by_id[owner].hex
+        hexes = self.ramp(owner).hexes
+        if step is None or not 1 <= step <= len(hexes):
+            raise TakeError(f"“{owner[:40]}” has the steps 1 to {len(hexes)}.", field="step")
+        return hexes[step - 1]
 
-    A systematic name follows the value, one that was given stays; the reason of a role that a
-    changed swatch has becomes the note.
-    """
-    changed = {swatch.id for swatch in take.swatches if values.get(swatch.id, swatch.hex) != swatch.hex}
-    taken = {swatch.name for swatch in take.swatches if swatch.id not in changed}
-    swatches = []
-    for swatch in take.swatches:
-        if swatch.id in changed:
-            name = _name_for(swatch, values[swatch.id], taken)
-            swatch = replace(swatch, name=name, hex=values[swatch.id], origin=Origin(kind, note))
-        taken.add(swatch.name)
-        swatches.append(swatch)
-    reason = f"{note[:1].upper()}{note[1:]}."
-    roles = tuple(replace(one, reason=reason) if one.swatch in changed else one for one in take.roles)
-    return replace(take, swatches=tuple(swatches), roles=roles)
+    def color_of(self, key: str) -> Hex:
+        """Return an opaque value by a key: a role, `#rrggbb`, a swatch's id, or `id/step`.
 
+        Raises TakeError for anything else.
+        """
+        if key in self._by_role:
+            return self.hex_of(key)
+        if key.startswith("#"):
+            return srgb8_to_hex(hex_to_srgb8(key))
+        owner, _, step = key.partition("/")
+        return self.value_at(owner, int(step) if step.isdigit() else None)
 
-def _name_for(swatch: Swatch, value: Hex, taken: set[str]) -> str:
-    is_systematic = re.fullmatch(rf"{re.escape(color_name(swatch.hex))}( \d+)?", swatch.name)
-    return unlike(color_name(value), taken) if is_systematic else swatch.name
+    def over(self, ground: Hex, overlay_id: str) -> Hex:
+        """Return an overlay composited on an opaque value. Raises TakeError for an unknown overlay."""
+        overlay = self.overlay(overlay_id)
+        if overlay is None:
+            raise TakeError(f"There is no overlay “{overlay_id[:40]}” in this take.", field="overlay")
+        top = hex_to_srgb8(self.value_at(overlay.swatch, overlay.step))
+        return srgb8_to_hex(composite(top, overlay.alpha, hex_to_srgb8(ground)))
 
+    def pair_colors(self, pair: Pair) -> tuple[Hex, Hex]:
+        """Return text and ground as they are seen, layers and translucent text composited."""
+        ground = self.color_of(pair.ground)
+        for layer in pair.layers:
+            ground = self.over(ground, layer)
+        text = self.over(ground, pair.text) if self.overlay(pair.text) else self.color_of(pair.text)
+        return text, ground
 
-def change_pair_text(take: Take, pair_id: str, role: Role) -> Take:
-    """Return the take with another role as the text of one pair."""
-    return replace(
-        take,
-        pairs=tuple(replace(pair, text=role) if pair.id == pair_id else pair for pair in take.pairs),
-    )
+    def name_of(self, owner: str, step: int | None) -> str:
+        """Return the name of a swatch, a neutral or one of their steps. Raises TakeError if unknown."""
+        neutral = self.neutral(owner)
+        name = neutral.name if neutral else self.swatch(owner).name
+        if step is None:
+            return name
+        scheme: StepNames = "numbers" if neutral else self.step_names
+        return f"{name} {step_name(step - 1, self.ramp(owner), scheme)}".strip()
+
+    def turned(self) -> Take:
+        """Return the take with the other scheme's roles and pairs in front; itself where there is none."""
+        if self.other is None:
+            return self
+        return replace(
+            self,
+            roles=self.other.roles,
+            pairs=self.other.pairs,
+            scheme="night" if self.scheme == "day" else "day",
+            other=SchemeRoles(self.roles, self.pairs),
+        )

@@ -1,7 +1,7 @@
-"""Roles for a set of colours, each with its reason in one sentence.
+"""The brand roles of a set of colours: Primary, Secondary, Accent, each with its reason.
 
-The three brand roles are the assignment with the best sum of the weights below, tried one by one;
-what is missing comes from a hue rule, and grounds and text are made from the primary.
+They are the assignment with the best sum of the weights below, tried one by one; what is missing
+comes from a hue rule.
 """
 
 from __future__ import annotations
@@ -11,20 +11,11 @@ from dataclasses import dataclass
 from itertools import product
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-
-from tonada.core.color import (
-    Hex,
-    hex_to_srgb8,
-    hue_distance,
-    oklch_to_srgb8,
-    srgb8_to_hex,
-    srgb8_to_oklch,
-)
+from tonada.core.color import Hex, hex_to_srgb8, hue_distance, srgb8_to_oklch
 from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import InputError
 from tonada.core.harmony import ANALOGOUS_WITH_ACCENT, color_at
-from tonada.core.palette import OriginKind, Role
+from tonada.core.palette_parts import Role, role_rank
 
 BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
 Choice: TypeAlias = Role | Literal["keep", "leave out"]
@@ -64,21 +55,29 @@ class Candidate:
 
 
 @dataclass(frozen=True, slots=True)
-class ProposedRole:
-    """A role, its colour and why. candidate: which of the colours asked for, or None where it is made."""
+class Given:
+    """A role that one of the candidates has: which one, by its place, and why."""
+
+    role: Role
+    candidate: int
+    reason: str
+
+
+@dataclass(frozen=True, slots=True)
+class Partner:
+    """A brand role that none of the candidates can fill, with a colour made for it."""
 
     role: Role
     hex: Hex
     reason: str
-    candidate: int | None
-    origin: OriginKind
 
 
 @dataclass(frozen=True, slots=True)
-class Proposal:
-    """roles: one for each Role, in their order. choices: what becomes of each candidate."""
+class BrandChoice:
+    """given: what candidates have, Primary always among them. choices: what becomes of each candidate."""
 
-    roles: tuple[ProposedRole, ...]
+    given: tuple[Given, ...]
+    partners: tuple[Partner, ...]
     choices: tuple[Choice, ...]
 
 
@@ -99,8 +98,8 @@ class _Color:
         return self.chroma < NEUTRAL_BELOW
 
 
-def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> Proposal:
-    """Return every role with a reason. What the candidates' choices ask for is kept.
+def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> BrandChoice:
+    """Return who has the brand roles, and whatever else the candidates' choices ask for.
 
     whole: what the shares are of, for the reasons.
 
@@ -111,16 +110,24 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
     wishes = _wishes(candidates)
     colors = [_figures(number, candidate) for number, candidate in enumerate(candidates)]
     free = [color for color in colors if candidates[color.number].choice is None]
-    chosen = _choose_brand_roles(colors, free, wishes)
-    taken = dict(chosen)
+    taken = _choose_brand_roles(colors, free, wishes)
     for role, number in wishes.items():
         taken.setdefault(role, colors[number])
     _choose_ink(free, taken)
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
     unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
-    roles = _complete(taken, against, whole)
-    return Proposal(roles, _choices(candidates, colors, taken))
+    primary = taken[Role.PRIMARY]
+    given = tuple(
+        Given(
+            role,
+            color.number,
+            "Chosen by you." if role in against else _reason(role, color, primary, whole),
+        )
+        for role, color in sorted(taken.items(), key=lambda one: role_rank(one[0]))
+    )
+    partners = tuple(one for one in _partners(primary) if one.role not in taken)
+    return BrandChoice(given, partners, _choices(candidates, colors, taken))
 
 
 def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
@@ -210,22 +217,6 @@ def _choices(
     return tuple(result)
 
 
-def _complete(taken: dict[Role, _Color], against: set[Role], whole: Whole) -> tuple[ProposedRole, ...]:
-    primary = taken[Role.PRIMARY]
-    made = _make_missing(taken)
-    proposed = []
-    for role in Role:
-        color = taken.get(role)
-        if color is None:
-            proposed.append(made[role])
-        elif role in against:
-            proposed.append(ProposedRole(role, color.hex, "Chosen by you.", color.number, "source"))
-        else:
-            reason = _reason(role, color, primary, whole)
-            proposed.append(ProposedRole(role, color.hex, reason, color.number, "source"))
-    return tuple(proposed)
-
-
 def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     share = SHARES_OF[whole].format(f"{color.share * 100:.0f} %") if SHARES_OF[whole] else ""
     if role is Role.PRIMARY and color.is_neutral:
@@ -239,7 +230,9 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     if role is Role.ACCENT:
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
         return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
-    return f"A near-black that was there already: {_down(color.on_white)} to 1 on white."
+    if role is Role.INK:
+        return f"A near-black that was there already: {_down(color.on_white)} to 1 on white."
+    return "Chosen by you."
 
 
 def _turn(primary: _Color, color: _Color) -> str:
@@ -251,58 +244,16 @@ def _down(ratio: float) -> str:
     return f"{int(ratio * 10) / 10:.1f}"
 
 
-def _make_missing(taken: dict[Role, _Color]) -> dict[Role, ProposedRole]:
-    """Return what the artwork doesn't give. Grounds first: text is made to be read on them."""
-    primary = taken[Role.PRIMARY]
-    tint = min(primary.chroma, 0.2) if not primary.is_neutral else 0.0
-    hexes = {role: color.hex for role, color in taken.items()}
-    made: dict[Role, ProposedRole] = {}
-
-    def add(role: Role, value: Hex, reason: str, origin: OriginKind = "made") -> None:
-        if role not in hexes:
-            hexes[role] = value
-            made[role] = ProposedRole(role, value, reason, None, origin)
-
-    for role, value, reason in _partners(primary):
-        add(role, value, reason, "harmony")
-    add(
-        Role.PAPER,
-        color_at(0.985, 0.03 * tint, primary.hue),
-        "Primary taken up to lightness 0.985: nearly white.",
-    )
-    add(
-        Role.MIST,
-        color_at(0.925, 0.12 * tint, primary.hue),
-        "Primary taken up to lightness 0.925, to set parts of a page apart.",
-    )
-    grounds = (hexes[Role.PAPER], hexes[Role.MIST])
-    ink = _text_color(grounds, 12.0, 0.25 * tint, primary.hue, start=0.24)
-    add(Role.INK, ink, f"Primary taken down until it reads at {_worst(ink, grounds)} on Paper and Mist.")
-    muted = _text_color(grounds, 4.6, 0.28 * tint, primary.hue)
-    add(
-        Role.MUTED,
-        muted,
-        f"The quietest tone of Primary's hue that reads on both grounds: {_worst(muted, grounds)}.",
-    )
-    line = _text_color(grounds, 3.1, 0.22 * tint, primary.hue)
-    add(
-        Role.LINE, line, f"As light as the edge of a control may be on both grounds: {_worst(line, grounds)}."
-    )
-    link, reason = _link(hexes, grounds, primary)
-    add(Role.LINK, link, reason)
-    return made
-
-
-def _partners(primary: _Color) -> list[tuple[Role, Hex, str]]:
+def _partners(primary: _Color) -> list[Partner]:
     near, opposite = ANALOGOUS_WITH_ACCENT.spread, 180.0
     if primary.is_neutral:
         return [
-            (
+            Partner(
                 Role.SECONDARY,
                 color_at(0.55, 0.0, 0.0),
                 "A middle grey: the artwork has no hue to go on from.",
             ),
-            (
+            Partner(
                 Role.ACCENT,
                 color_at(0.72, 0.15, 60.0),
                 "The artwork has no hue, so any accent goes with it; this one is a start.",
@@ -312,50 +263,14 @@ def _partners(primary: _Color) -> list[tuple[Role, Hex, str]]:
     secondary = color_at(lightness, 0.75 * primary.chroma, primary.hue + near)
     accent = color_at(0.76, max(0.14, primary.chroma), primary.hue + opposite)
     return [
-        (
+        Partner(
             Role.SECONDARY,
             secondary,
             f"A neighbour of Primary, {near:.0f}° on in hue (analogous), quieter in chroma.",
         ),
-        (
+        Partner(
             Role.ACCENT,
             accent,
             f"Opposite Primary, {opposite:.0f}° on in hue (complementary), light enough to call.",
         ),
     ]
-
-
-def _text_color(
-    grounds: tuple[Hex, ...], needed: float, chroma: float, hue: float, *, start: float = 1.0
-) -> Hex:
-    """Return the lightest tone of this hue, from `start` down, that reaches `needed` on all grounds.
-
-    On dark grounds, where nothing darker can, the darkest that does on the way up; else black or white.
-    """
-    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
-    steps = np.arange(0.0, 1.0, 0.0025)
-    lightness = np.concatenate([steps[steps <= start][::-1], steps])
-    tones = oklch_to_srgb8(
-        np.stack([lightness, np.full_like(lightness, chroma), np.full_like(lightness, hue)], -1)
-    )
-    ratios = contrast_ratio(tones[:, None], faces[None]).min(axis=1)
-    if ratios.max() >= needed:
-        return srgb8_to_hex(tones[int(np.argmax(ratios >= needed))])
-    white = contrast_ratio(_WHITE, faces).min()
-    black = contrast_ratio(hex_to_srgb8("#000000"), faces).min()
-    return "#ffffff" if white > black else "#000000"
-
-
-def _worst(value: Hex, grounds: tuple[Hex, ...]) -> str:
-    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
-    return f"{_down(float(contrast_ratio(hex_to_srgb8(value), faces).min()))} to 1"
-
-
-def _link(hexes: dict[Role, Hex], grounds: tuple[Hex, ...], primary: _Color) -> tuple[Hex, str]:
-    faces = np.stack([hex_to_srgb8(ground) for ground in grounds])
-    for role in (Role.PRIMARY, Role.SECONDARY):
-        if contrast_ratio(hex_to_srgb8(hexes[role]), faces).min() >= 4.5:
-            worst = _worst(hexes[role], grounds)
-            return hexes[role], f"{role.capitalize()} itself: as text it reads at {worst} on both grounds."
-    link = _text_color(grounds, 4.6, primary.chroma, primary.hue, start=primary.lightness)
-    return link, f"Primary, darker until it reads on both grounds: {_worst(link, grounds)}."

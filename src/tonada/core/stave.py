@@ -47,13 +47,15 @@ class Flag:
 
 @dataclass(frozen=True, slots=True)
 class Stave:
-    """anchor, ground: swatch ids, or None in an empty take. hue: of the anchor, 0 where it has none.
+    """anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
 
+    hue: of the anchor, 0 where it has none.
     lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
     """
 
     anchor: str | None
     ground: str | None
+    ground_name: str
     hue: float
     has_hue: bool
     lines: tuple[Line, ...]
@@ -76,7 +78,8 @@ def stave_of(take: Take) -> Stave:
     ]
     return Stave(
         anchor=anchor.id if anchor else None,
-        ground=ground.id if ground else None,
+        ground=ground.swatch if ground else None,
+        ground_name=ground.name if ground else "",
         hue=hue,
         has_hue=has_hue,
         lines=tuple(lines),

@@ -17,7 +17,6 @@ from tonada.core.character import Character
 from tonada.core.chord import NEUTRAL_BELOW, anchor_of, character_of, play, players
 from tonada.core.color import (
     Floats,
-    Hex,
     delta_e_ok,
     hexes_to_srgb8,
     largest_chroma,
@@ -28,8 +27,9 @@ from tonada.core.color import (
 from tonada.core.contrast import NEEDED, ratio_of_luminances, relative_luminance
 from tonada.core.errors import InputError
 from tonada.core.harmony import nearest_of_hue
-from tonada.core.palette import Role, Take, recolor_many
+from tonada.core.palette import Take
 from tonada.core.placing import web_safe
+from tonada.core.recolor import recolor_many
 
 LAST_SEED: Final = 200
 # Two neighbours in a row of variations differ by at least this deltaEOK in some swatch.
@@ -122,12 +122,22 @@ class _Drawer:
         self._places = srgb8_to_oklch(hexes_to_srgb8(tuple(in_rule.swatch(key).hex for key in free)))
         anchor = anchor_of(take)
         self._anchor = free.index(anchor.id) if anchor and anchor.id in free else None
-        # Only pairs that a free swatch is part of can be kept or lost.
-        self._pairs = [
-            pair
-            for pair in take.pairs
-            if {take.swatch_of(pair.text).id, take.swatch_of(pair.ground).id} & set(free)
-        ]
+        # Only pairs that a free swatch is part of can be kept or lost. Steps keep about their
+        # luminance when their swatch varies, so they count with what they have now.
+        ends = [(pair, self._end(pair.text), self._end(pair.ground)) for pair in take.pairs]
+        self._pairs = [pair for pair, *rows in ends if {*rows} & {*self._columns}]
+        self._ends = [rows for _, *rows in ends if {*rows} & {*self._columns}]
+
+    def _end(self, key: str) -> int:
+        """Return the row of a pair's end among the colours; what is no swatch itself gets a new one."""
+        take = self._take
+        owner = take.assignment(key) if take.has_role(key) else None
+        swatch = key if owner is None else owner.swatch if owner.step is None else None
+        if swatch in self._row:
+            return self._row[swatch]
+        value = "#808080" if take.overlay(key) else take.color_of(key)
+        self._colors = np.concatenate([self._colors, hexes_to_srgb8((value,))])
+        return len(self._colors) - 1
 
     def draw(self, seed: int, before: NDArray[np.uint8]) -> NDArray[np.uint8]:
         """Return the colours of one seed, shape (free, 3)."""
@@ -181,8 +191,7 @@ class _Drawer:
         """Return the ratio of each pair for each draw, and what each pair needs."""
         luminance = np.repeat(relative_luminance(self._colors)[None], len(drawn), axis=0)
         luminance[:, self._columns] = relative_luminance(drawn)
-        texts = [self._row[self._take.swatch_of(pair.text).id] for pair in self._pairs]
-        grounds = [self._row[self._take.swatch_of(pair.ground).id] for pair in self._pairs]
+        texts, grounds = [text for text, _ in self._ends], [ground for _, ground in self._ends]
         needed = np.array([NEEDED[self._take.level][pair.usage] for pair in self._pairs])
         return ratio_of_luminances(luminance[:, texts], luminance[:, grounds]), needed
 
@@ -197,9 +206,3 @@ class _Drawer:
 def _on_web(colors: NDArray[np.uint8]) -> NDArray[np.uint8]:
     flat = [hexes_to_srgb8((web_safe(srgb8_to_hex(color)),))[0] for color in colors.reshape(-1, 3)]
     return np.stack(flat).reshape(colors.shape)
-
-
-def varied_roles(variation: Variation) -> tuple[tuple[Role, Hex], ...]:
-    """Return each role with its value in a variation."""
-    take = variation.take
-    return tuple((assignment.role, take.swatch_of(assignment.role).hex) for assignment in take.roles)

@@ -9,8 +9,9 @@ from uuid import UUID
 from tonada.core.build import build_take
 from tonada.core.extract import Extraction, extract_colors, render_preview
 from tonada.core.naming import color_name
-from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
-from tonada.core.roles import Candidate, propose_roles
+from tonada.core.palette import Assignment, Origin, Pair, Role, SchemeRoles, Swatch, Take
+from tonada.core.proposal import propose_roles
+from tonada.core.roles import Candidate
 from tonada.demo import pictures
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection
@@ -30,13 +31,18 @@ SAMPLES = {
     "label-on-primary": "Book a dome seat",
     "label-on-secondary": "Join a star night",
     "label-on-accent": "See tonight’s sky",
-    "accent-on-primary": "The copper dome",
+    "headline-on-primary": "The copper dome",
     "muted-on-paper": "Weather permitting",
     "muted-on-mist": "Clouds cancel free of charge",
     "link-on-paper": "read the sky report",
     "link-on-mist": "all star nights this month",
     "line-on-paper": "Your name",
     "line-on-mist": "How many seats",
+    "label-on-night": "Write to the dome keeper",
+    "good-on-paper": "Your seat is booked",
+    "caution-on-paper": "Three seats left",
+    "bad-on-paper": "Clouded over tonight",
+    "note-on-paper": "New: Sunday matinée",
 }
 
 
@@ -137,25 +143,29 @@ def _named(swatch: Swatch) -> Swatch:
 
 
 def _sampled(take: Take) -> Take:
-    return replace(take, pairs=tuple(replace(pair, sample=SAMPLES[pair.id]) for pair in take.pairs))
+    other = take.other and SchemeRoles(take.other.roles, _with_samples(take.other.pairs))
+    return replace(take, pairs=_with_samples(take.pairs), other=other)
+
+
+def _with_samples(pairs: tuple[Pair, ...]) -> tuple[Pair, ...]:
+    return tuple(replace(pair, sample=SAMPLES.get(pair.id, pair.sample)) for pair in pairs)
 
 
 def _set_by_eye(take: Take) -> Take:
     """Return the take with grounds and text set by eye, links in copper, and white on yellow."""
-    moved = {take.swatch_of(role).id: value for role, value in BY_EYE.items()}
     origin = Origin("typed", "typed by hand")
+    typed = {role: f"s{len(take.swatches) + place}" for place, role in enumerate(BY_EYE, start=1)}
     swatches = tuple(
-        replace(swatch, hex=moved[swatch.id], name=color_name(moved[swatch.id]), origin=origin)
-        if swatch.id in moved
-        else swatch
-        for swatch in take.swatches
+        Swatch(typed[role], color_name(value), value, False, origin) for role, value in BY_EYE.items()
     )
-    copper = take.swatch_of(Role.SECONDARY).id
+    copper = take.assignment(Role.SECONDARY).swatch
+    chosen = {**typed, Role.LINK: copper}
     roles = tuple(
-        Assignment(Role.LINK, copper, "Chosen by you.") if assignment.role is Role.LINK else assignment
-        for assignment in take.roles
+        Assignment(one.role, chosen[Role(one.role)], "Chosen by you.") if one.role in chosen else one
+        for one in take.roles
     )
-    return Take(swatches, roles, tuple(_by_eye(pair) for pair in take.pairs), take.level)
+    pairs = tuple(_by_eye(pair) for pair in take.pairs)
+    return replace(take, swatches=(*take.swatches, *swatches), roles=roles, pairs=pairs)
 
 
 def _by_eye(pair: Pair) -> Pair:

@@ -10,7 +10,9 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits, palette
 from tonada.core.contrast import Level, Usage
-from tonada.core.palette import OriginKind, Role
+from tonada.core.neutrals import Spacing
+from tonada.core.palette import OriginKind
+from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
 
 HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
 Name = Annotated[
@@ -18,6 +20,11 @@ Name = Annotated[
 ]
 Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
 Share = Annotated[float, Field(ge=0, le=1)]
+# One of Role, or one of the designer's own: “own-…”.
+RoleText = Annotated[str, StringConstraints(pattern=r"^[a-z0-9-]{1,40}$")]
+# An end of a pair: a role, `#rrggbb`, a swatch's or overlay's id, or `id/step`.
+ColorKey = Annotated[str, StringConstraints(pattern=r"^(#[0-9a-f]{6}|[A-Za-z0-9-]{1,40}(/[0-9]{1,2})?)$")]
+StepNumber = Annotated[int, Field(ge=1, le=2 * MOST_MIXED + 1)]
 
 
 class Described(BaseModel):
@@ -49,26 +56,130 @@ class OriginModel(Model):
     share: Share | None = None
 
 
+class RampModel(Model):
+    """How a swatch's ramp is made; see the core's RampSettings."""
+
+    kind: RampKind = "even"
+    steps: Annotated[int, Field(ge=LEAST_STEPS, le=MOST_STEPS)] = 11
+    tints: Annotated[int, Field(ge=0, le=MOST_MIXED)] = 10
+    shades: Annotated[int, Field(ge=0, le=MOST_MIXED)] = 10
+
+    def to_settings(self) -> RampSettings:
+        return RampSettings(self.kind, self.steps, self.tints, self.shades)
+
+    @classmethod
+    def of(cls, settings: RampSettings) -> RampModel:
+        return cls(kind=settings.kind, steps=settings.steps, tints=settings.tints, shades=settings.shades)
+
+
 class SwatchModel(Model):
     id: Identifier
     name: Name
     hex: HexText
     held: bool
     origin: OriginModel
+    ramp: RampModel = RampModel()
+
+    def to_swatch(self) -> palette.Swatch:
+        origin = palette.Origin(self.origin.kind, self.origin.note, self.origin.source, self.origin.share)
+        return palette.Swatch(self.id, self.name, self.hex, self.held, origin, self.ramp.to_settings())
+
+    @classmethod
+    def of(cls, one: palette.Swatch) -> SwatchModel:
+        origin = OriginModel(
+            kind=one.origin.kind, note=one.origin.note, source=one.origin.source, share=one.origin.share
+        )
+        ramp = RampModel.of(one.ramp)
+        return cls(id=one.id, name=one.name, hex=one.hex, held=one.held, origin=origin, ramp=ramp)
+
+
+class NeutralModel(Model):
+    """A row of greys, tinted by a swatch or pure; see the core's Neutral."""
+
+    id: Identifier
+    name: Name
+    tint: Identifier | None = None
+    strength: Share = 0.35
+    steps: Annotated[int, Field(ge=LEAST_STEPS, le=MOST_STEPS)] = 11
+    spacing: Spacing = "contrast"
+
+    def to_neutral(self) -> palette.Neutral:
+        return palette.Neutral(self.id, self.name, self.tint, self.strength, self.steps, self.spacing)
+
+    @classmethod
+    def of(cls, one: palette.Neutral) -> NeutralModel:
+        return cls(**{name: getattr(one, name) for name in cls.model_fields})
+
+
+class OverlayModel(Model):
+    """A translucent colour, of a swatch or a step."""
+
+    id: Identifier
+    name: Name
+    swatch: Identifier
+    alpha: Share
+    step: StepNumber | None = None
+
+    def to_overlay(self) -> palette.Overlay:
+        return palette.Overlay(self.id, self.name, self.swatch, self.alpha, self.step)
+
+    @classmethod
+    def of(cls, one: palette.Overlay) -> OverlayModel:
+        return cls(**{name: getattr(one, name) for name in cls.model_fields})
 
 
 class AssignmentModel(Model):
-    role: Role
+    """A role and who has it: a swatch, or a step of a swatch or neutral. name: of a role of one's own."""
+
+    role: RoleText
     swatch: Identifier
     reason: Annotated[str, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
+    step: StepNumber | None = None
+    share: Share | None = None
+    name: Name | None = None
+
+    def to_assignment(self) -> palette.Assignment:
+        return palette.Assignment(self.role, self.swatch, self.reason, self.step, self.share, self.name)
+
+    @classmethod
+    def of(cls, one: palette.Assignment) -> AssignmentModel:
+        return cls(**{name: getattr(one, name) for name in cls.model_fields})
 
 
 class PairModel(Model):
+    """A figure on a ground; layers are overlays between the two, the lowest first."""
+
     id: Identifier
-    text: Role
-    ground: Role
+    text: ColorKey
+    ground: ColorKey
     usage: Usage
     sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
+    layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
+
+    def to_pair(self) -> palette.Pair:
+        return _pair(self.id, self.text, self.ground, self.usage, self.sample, self.layers)
+
+    @classmethod
+    def of(cls, one: palette.Pair) -> PairModel:
+        return cls(**{name: getattr(one, name) for name in cls.model_fields})
+
+
+class SchemeModel(Model):
+    """The roles and pairs of the scheme that isn't shown."""
+
+    roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES)] = ()
+    pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
+
+    def to_roles(self) -> palette.SchemeRoles:
+        roles = tuple(one.to_assignment() for one in self.roles)
+        return palette.SchemeRoles(roles, tuple(one.to_pair() for one in self.pairs))
+
+    @classmethod
+    def of(cls, one: palette.SchemeRoles) -> SchemeModel:
+        return cls(
+            roles=tuple(AssignmentModel.of(each) for each in one.roles),
+            pairs=tuple(PairModel.of(each) for each in one.pairs),
+        )
 
 
 class VariedFrom(Model):
@@ -110,32 +221,33 @@ _pair = lru_cache(maxsize=4096)(palette.Pair)
 
 
 class TakeDocument(Model):
-    """One alternative palette, whole."""
+    """One alternative palette, whole. roles and pairs are those of `scheme`."""
 
     format: Literal[1] = 1
     level: Level = "AA"
     swatches: Annotated[tuple[SwatchModel, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
-    roles: tuple[AssignmentModel, ...] = ()
+    roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES)] = ()
     pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
     harmony: HarmonyModel = HarmonyModel()
+    neutrals: Annotated[tuple[NeutralModel, ...], Field(max_length=limits.MAX_NEUTRALS)] = ()
+    overlays: Annotated[tuple[OverlayModel, ...], Field(max_length=limits.MAX_OVERLAYS)] = ()
+    step_names: StepNames = "words"
+    scheme: palette.Scheme = "day"
+    other: SchemeModel | None = None
 
     def to_take(self) -> palette.Take:
         """Return the core's value. Raises TakeError where the document contradicts itself."""
         return palette.Take(
-            swatches=tuple(
-                palette.Swatch(
-                    s.id,
-                    s.name,
-                    s.hex,
-                    s.held,
-                    palette.Origin(s.origin.kind, s.origin.note, s.origin.source, s.origin.share),
-                )
-                for s in self.swatches
-            ),
-            roles=tuple(palette.Assignment(a.role, a.swatch, a.reason) for a in self.roles),
-            pairs=tuple(_pair(p.id, p.text, p.ground, p.usage, p.sample) for p in self.pairs),
+            swatches=tuple(one.to_swatch() for one in self.swatches),
+            roles=tuple(one.to_assignment() for one in self.roles),
+            pairs=tuple(one.to_pair() for one in self.pairs),
             level=self.level,
             harmony=self.harmony.to_settings(),
+            neutrals=tuple(one.to_neutral() for one in self.neutrals),
+            overlays=tuple(one.to_overlay() for one in self.overlays),
+            step_names=self.step_names,
+            scheme=self.scheme,
+            other=self.other.to_roles() if self.other else None,
         )
 
     @classmethod
@@ -144,21 +256,12 @@ class TakeDocument(Model):
         return cls(
             level=take.level,
             harmony=HarmonyModel.of(take.harmony),
-            swatches=tuple(
-                SwatchModel(
-                    id=s.id,
-                    name=s.name,
-                    hex=s.hex,
-                    held=s.held,
-                    origin=OriginModel(
-                        kind=s.origin.kind, note=s.origin.note, source=s.origin.source, share=s.origin.share
-                    ),
-                )
-                for s in take.swatches
-            ),
-            roles=tuple(AssignmentModel(role=a.role, swatch=a.swatch, reason=a.reason) for a in take.roles),
-            pairs=tuple(
-                PairModel(id=p.id, text=p.text, ground=p.ground, usage=p.usage, sample=p.sample)
-                for p in take.pairs
-            ),
+            swatches=tuple(SwatchModel.of(one) for one in take.swatches),
+            roles=tuple(AssignmentModel.of(one) for one in take.roles),
+            pairs=tuple(PairModel.of(one) for one in take.pairs),
+            neutrals=tuple(NeutralModel.of(one) for one in take.neutrals),
+            overlays=tuple(OverlayModel.of(one) for one in take.overlays),
+            step_names=take.step_names,
+            scheme=take.scheme,
+            other=SchemeModel.of(take.other) if take.other else None,
         )

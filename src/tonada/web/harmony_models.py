@@ -11,10 +11,10 @@ from tonada.core.advice import AdviceKind
 from tonada.core.character import CHARACTERS
 from tonada.core.compare import Change
 from tonada.core.harmony import MOST_FREE_ANGLES, RULES
-from tonada.core.palette import Role
 from tonada.core.vary import LAST_SEED, Variation
 from tonada.web.documents import HarmonyModel, Identifier, Model, TakeDocument
 from tonada.web.models import EvaluationAnswer
+from tonada.web.role_models import RoleChanges, Said
 
 Position = Annotated[float, Field(ge=-0.5, le=1.5)]
 
@@ -30,9 +30,9 @@ class PlaceChange(Model):
     position: Position | None = None
     settle: bool = False
 
-    def apply(self, document: TakeDocument) -> TakeDocument:
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
         where = chord.Place(self.swatch, self.chroma, self.hue, self.lightness, self.position, self.settle)
-        return TakeDocument.of(chord.place(document.to_take(), where))
+        return TakeDocument.of(chord.place(document.to_take(), where)), ()
 
 
 class ChordChange(Model):
@@ -42,9 +42,9 @@ class ChordChange(Model):
     harmony: HarmonyModel
     turn: Annotated[float, Field(ge=-720, le=720)] = 0.0
 
-    def apply(self, document: TakeDocument) -> TakeDocument:
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
         take = document.model_copy(update={"harmony": self.harmony}).to_take()
-        return TakeDocument.of(chord.play(take, turn=self.turn))
+        return TakeDocument.of(chord.play(take, turn=self.turn)), ()
 
 
 class CharacterChange(Model):
@@ -53,9 +53,9 @@ class CharacterChange(Model):
     kind: Literal["character"]
     harmony: HarmonyModel
 
-    def apply(self, document: TakeDocument) -> TakeDocument:
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
         take = document.model_copy(update={"harmony": self.harmony}).to_take()
-        return TakeDocument.of(chord.shape(take))
+        return TakeDocument.of(chord.shape(take)), ()
 
 
 class PartnerChange(Model):
@@ -64,12 +64,12 @@ class PartnerChange(Model):
     kind: Literal["partner"]
     angle: Annotated[float, Field(ge=-360, le=720)]
 
-    def apply(self, document: TakeDocument) -> TakeDocument:
-        return TakeDocument.of(chord.add_partner(document.to_take(), self.angle))
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
+        return TakeDocument.of(chord.add_partner(document.to_take(), self.angle)), ()
 
 
 TakeChange = Annotated[
-    PlaceChange | ChordChange | CharacterChange | PartnerChange, Field(discriminator="kind")
+    PlaceChange | ChordChange | CharacterChange | PartnerChange | RoleChanges, Field(discriminator="kind")
 ]
 
 
@@ -79,9 +79,10 @@ class ChangeBody(Model):
 
 
 class ChangeAnswer(Model):
-    """The take after a change, with its figures."""
+    """The take after a change, with its figures, and what there is to say about it."""
 
     document: TakeDocument
+    said: tuple[str, ...]
     evaluation: EvaluationAnswer
 
 
@@ -203,7 +204,7 @@ class SwatchChangeAnswer(Model):
 class RoleChangeAnswer(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
-    role: Role
+    role: str
     before: str | None
     after: str | None
 

@@ -10,10 +10,12 @@ from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.contrast import Level, Usage, Verdict
+from tonada.core.evaluation import Reach
 from tonada.core.mend import Mend, MendKind
 from tonada.core.notation import Notation
 from tonada.core.palette import Role
-from tonada.core.roles import Candidate, ProposedRole, Whole
+from tonada.core.proposal import ProposedRole
+from tonada.core.roles import Candidate, Whole
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
@@ -170,18 +172,41 @@ class SwatchFiguresAnswer(Model):
     hue: float
     luminance: float
     position: float
-    share: float
-    roles: tuple[Role, ...]
+    roles: tuple[str, ...]
     better_label: Literal["black", "white"]
     on_ground: float
+    reaches: Reach
+    is_neutral: bool
+
+
+class CellAnswer(Model):
+    """A part of the measure: a colour in use, or a swatch that has no role yet. key: `id` or `id/step`."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    key: str
+    swatch: str
+    step: int | None
+    name: str
+    hex: str
+    roles: tuple[str, ...]
+    role_names: str
+    share: float
+    position: float
+    hue: float
+    is_neutral: bool
+    better_label: Literal["black", "white"]
+    held: bool
 
 
 class PairFiguresAnswer(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
     id: str
-    text: Role
-    ground: Role
+    text: str
+    ground: str
+    text_name: str
+    ground_name: str
     text_hex: str
     ground_hex: str
     usage: Usage
@@ -219,6 +244,7 @@ class StaveAnswer(Model):
 
     anchor: str | None
     ground: str | None
+    ground_name: str
     hue: float
     has_hue: bool
     lines: tuple[LineAnswer, ...]
@@ -227,13 +253,26 @@ class StaveAnswer(Model):
     flags: tuple[FlagAnswer, ...]
 
 
+class PlanAnswer(Model):
+    """Shares of the page, together 1, and advice where an accent is planned larger than a ground."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    grounds: float
+    brand: float
+    call: float
+    advice: tuple[str, ...]
+
+
 class EvaluationAnswer(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
     swatches: tuple[SwatchFiguresAnswer, ...]
+    measure: tuple[CellAnswer, ...]
     pairs: tuple[PairFiguresAnswer, ...]
     failing: int
     stave: StaveAnswer
+    plan: PlanAnswer
 
 
 class ColorChoice(Model):
@@ -269,10 +308,11 @@ class ProposedRoleAnswer(Model):
 
 
 class ProposalAnswer(Model):
-    """The roles, what becomes of each colour asked for, and the take that follows from both."""
+    """The roles, what becomes of each colour asked for, the take, and what its colours make impossible."""
 
     roles: tuple[ProposedRoleAnswer, ...]
     choices: tuple[Role | Literal["keep", "leave out"], ...]
+    impossible: tuple[str, ...]
     document: TakeDocument
 
 
@@ -283,7 +323,7 @@ class MendsBody(Model):
 
 class MendAnswer(Model):
     kind: MendKind
-    role: Role
+    moved: str
     text_hex: str
     ground_hex: str
     ratio: float
@@ -296,7 +336,7 @@ class MendAnswer(Model):
     def of(cls, mend: Mend) -> MendAnswer:
         return cls(
             kind=mend.kind,
-            role=mend.role,
+            moved=mend.moved,
             text_hex=mend.text_hex,
             ground_hex=mend.ground_hex,
             ratio=mend.ratio,

@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import StepInspector from '@/components/swatch/StepInspector.vue'
 import SwatchInspector from '@/components/swatch/SwatchInspector.vue'
 import { useSelection } from '@/composables/useSelection'
+import { targetFrom } from '@/document/roles'
 import { useTakeStore } from '@/stores/take'
 
 const take = useTakeStore()
 const router = useRouter()
 const { selected, select } = useSelection('swatch')
-const swatch = computed(() => take.shown?.swatches.find((one) => one.id === selected.value))
+const target = computed(() => targetFrom(selected.value ?? ''))
+const swatch = computed(() =>
+  target.value.step === null
+    ? take.shown?.swatches.find((one) => one.id === target.value.swatch)
+    : undefined,
+)
 
 function openPair(id: string) {
   void router.push({ name: 'pairs', query: { pair: id } })
@@ -22,6 +29,13 @@ function openPair(id: string) {
     tabindex="0"
   >
     <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair" />
+    <StepInspector
+      v-else-if="target.step !== null"
+      :target="target"
+      @close="select(undefined)"
+      @pair="openPair"
+      @owner="select"
+    />
     <slot v-else />
   </aside>
 </template>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Mend, PairFigures } from '@/api/types'
-import { formatRatio, roleName } from '@/format'
+import { formatRatio } from '@/format'
 
 const props = defineProps<{ mend: Mend; pair: PairFigures; checked: boolean; active: boolean }>()
 
 const title = computed(() => {
-  const role = roleName(props.mend.role)
-  if (props.mend.kind === 'change role') return `Use ${role} for the text`
-  return props.mend.kind === 'move text' ? `Move ${role}, the text` : `Move ${role}, the ground`
+  const { moved } = props.mend
+  return {
+    'change role': `Use ${moved} for the text`,
+    'change step': `Take ${moved}`,
+    'move text': `Move ${moved}, the text`,
+    'move ground': `Move ${moved}, the ground`,
+  }[props.mend.kind]
 })
 const effect = computed(() => {
   if (props.mend.kind === 'change role') return 'No colour changes'
@@ -16,7 +20,7 @@ const effect = computed(() => {
   const used = others
     ? `used in ${others} more ${others === 1 ? 'pair' : 'pairs'}`
     : 'used nowhere else'
-  return `Hue kept, ${used}`
+  return props.mend.kind === 'change step' ? `A step of its ramp, ${used}` : `Hue kept, ${used}`
 })
 const broken = computed(() =>
   props.mend.breaks

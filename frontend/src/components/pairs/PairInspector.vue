@@ -6,7 +6,8 @@ import { explain } from '@/api/client'
 import type { PairFigures } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
 import { useMends } from '@/composables/useMends'
-import { formatNeeded, formatRatio, roleName, verdictText } from '@/format'
+import { formatNeeded, formatRatio, verdictText } from '@/format'
+import { targetFrom, targetOf } from '@/document/roles'
 import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ pair: PairFigures }>()
@@ -19,14 +20,20 @@ const chosen = ref(0)
 watch(mends, () => (chosen.value = 0))
 
 const held = computed(() =>
-  [props.pair.text, props.pair.ground].filter((role) => {
-    const id = take.document?.roles.find((assignment) => assignment.role === role)?.swatch
-    return take.document?.swatches.find((swatch) => swatch.id === id)?.held
+  [
+    { key: props.pair.text, name: props.pair.text_name },
+    { key: props.pair.ground, name: props.pair.ground_name },
+  ].filter(({ key }) => {
+    const target = take.document && (targetOf(take.document, key) ?? targetFrom(key))
+    return (
+      target?.step === null &&
+      take.document?.swatches.find((swatch) => swatch.id === target.swatch)?.held
+    )
   }),
 )
 const colors = computed(() => [
-  { part: 'Text', role: props.pair.text, hex: props.pair.text_hex },
-  { part: 'Ground', role: props.pair.ground, hex: props.pair.ground_hex },
+  { part: 'Text', name: props.pair.text_name, hex: props.pair.text_hex },
+  { part: 'Ground', name: props.pair.ground_name, hex: props.pair.ground_hex },
 ])
 
 function apply() {
@@ -36,10 +43,8 @@ function apply() {
 </script>
 
 <template>
-  <section :aria-label="`${roleName(pair.text)} on ${roleName(pair.ground)}`">
-    <h2 class="text-title leading-tight">
-      {{ roleName(pair.text) }} on {{ roleName(pair.ground) }}
-    </h2>
+  <section :aria-label="`${pair.text_name} on ${pair.ground_name}`">
+    <h2 class="text-title leading-tight">{{ pair.text_name }} on {{ pair.ground_name }}</h2>
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1) }}, needs
       {{ formatNeeded(pair.needed) }}
@@ -52,7 +57,7 @@ function apply() {
             class="keeps-color h-4 w-4 border border-hair"
             :style="{ backgroundColor: color.hex }"
           ></span>
-          <span class="flex-1">{{ roleName(color.role) }}</span>
+          <span class="flex-1">{{ color.name }}</span>
           <CopyButton :value="color.hex" />
         </dd>
       </div>
@@ -66,8 +71,8 @@ function apply() {
     </dl>
     <template v-if="!pair.passes">
       <p v-if="held.length" class="mt-2 text-small text-quiet">
-        {{ held.map(roleName).join(' and ') }} {{ held.length > 1 ? 'are' : 'is' }} held and won’t
-        move.
+        {{ held.map(({ name }) => name).join(' and ') }} {{ held.length > 1 ? 'are' : 'is' }} held
+        and won’t move.
       </p>
       <p v-if="error" role="alert" class="mt-3 font-semibold">{{ explain(error) }}</p>
       <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change …</p>

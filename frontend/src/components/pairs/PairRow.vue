@@ -2,7 +2,7 @@
 import PairRuler from './PairRuler.vue'
 import PairSample from './PairSample.vue'
 import type { PairFigures } from '@/api/types'
-import { formatRatio, roleName, verdictText } from '@/format'
+import { formatRatio, verdictText } from '@/format'
 
 defineProps<{ pair: PairFigures; greys: readonly string[]; selected: boolean }>()
 const emit = defineEmits<{ select: [] }>()
@@ -34,7 +34,7 @@ const emit = defineEmits<{ select: [] }>()
             ? 'text-left text-quiet underline decoration-transparent hover:decoration-current'
             : 'button'
         "
-        :aria-label="`${pair.passes ? 'Look into' : 'Mend'} ${roleName(pair.text)} on ${roleName(pair.ground)}, ${pair.usage}`"
+        :aria-label="`${pair.passes ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}`"
         :aria-pressed="selected"
         @click="emit('select')"
       >

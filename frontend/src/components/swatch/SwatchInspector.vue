@@ -3,8 +3,13 @@ import { computed, ref, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { Swatch } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
+import PairList from './PairList.vue'
+import RampFields from './RampFields.vue'
+import RemoveButton from './RemoveButton.vue'
 import ShadeFields from './ShadeFields.vue'
-import { formatRatio, formatShare, roleName, roleNames, verdictText } from '@/format'
+import UsesList from './UsesList.vue'
+import { roleLabel } from '@/document/roles'
+import { formatShare, roleNames } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ swatch: Swatch }>()
@@ -16,7 +21,7 @@ const error = ref('')
 
 const figures = computed(() => take.evaluation?.swatches.find((one) => one.id === props.swatch.id))
 const reasons = computed(() =>
-  (take.document?.roles ?? []).filter((assignment) => assignment.swatch === props.swatch.id),
+  (take.document?.roles ?? []).filter((one) => one.swatch === props.swatch.id && one.step === null),
 )
 const pairs = computed(() => {
   const roles = new Set(figures.value?.roles)
@@ -40,6 +45,11 @@ function edit(changes: Partial<Swatch>) {
     one.id === props.swatch.id ? { ...one, ...changes } : one,
   )
   take.change({ ...take.document, swatches })
+}
+
+function rename(event: Event) {
+  const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
+  if (name) edit({ name })
 }
 
 async function setColor() {
@@ -66,7 +76,15 @@ async function setColor() {
         <h2 class="text-title leading-tight wrap-break-word">
           {{ roleNames(figures?.roles ?? []) || 'No role' }}
         </h2>
-        <p class="wrap-break-word">{{ swatch.name }}</p>
+        <label class="block">
+          <span class="sr-only">Name of the swatch</span>
+          <input
+            class="w-full border-b border-hair bg-transparent hover:border-ink"
+            maxlength="80"
+            :value="swatch.name"
+            @change="rename"
+          />
+        </label>
         <CopyButton :value="swatch.hex" class="mt-1" />
         <p v-if="figures" class="value text-quiet">{{ figures.srgb8.join(' ') }}</p>
       </div>
@@ -97,35 +115,16 @@ async function setColor() {
       <button type="button" class="button" @click="edit({ held: !swatch.held })">
         {{ swatch.held ? 'Release' : 'Hold' }}
       </button>
+      <RemoveButton :owner="swatch.id" :name="swatch.name" @removed="emit('close')" />
       <button type="button" class="button" @click="emit('close')">Close</button>
     </div>
     <h3 v-if="reasons.length" class="mt-4 text-quiet">Why</h3>
     <p v-for="assignment in reasons" :key="assignment.role" class="mt-1">
-      <b class="font-semibold">{{ roleName(assignment.role) }}.</b> {{ assignment.reason }}
+      <b class="font-semibold">{{ roleLabel(take.document?.roles ?? [], assignment.role) }}.</b>
+      {{ assignment.reason }}
     </p>
-    <h3 v-if="pairs.length" class="mt-4 text-quiet">In {{ pairs.length }} pairs</h3>
-    <ul class="rule-list">
-      <li v-for="pair in pairs" :key="pair.id">
-        <button
-          type="button"
-          class="flex w-full items-center gap-2 py-1 text-left hover:bg-surround"
-          @click="emit('pair', pair.id)"
-        >
-          <span
-            data-specimen
-            class="keeps-color w-8 flex-none text-center font-semibold"
-            :style="{ color: pair.text_hex, backgroundColor: pair.ground_hex }"
-            aria-hidden="true"
-            >Aa</span
-          >
-          <span class="flex-1 truncate"
-            >{{ roleName(pair.text) }} on {{ roleName(pair.ground) }}</span
-          >
-          <span class="value">{{ formatRatio(pair.ratio) }}</span>
-          <span class="sr-only">, {{ verdictText(pair) }}</span>
-          <span v-if="!pair.passes" class="font-semibold" aria-hidden="true">short</span>
-        </button>
-      </li>
-    </ul>
+    <UsesList :owner="swatch.id" />
+    <RampFields :swatch="swatch" />
+    <PairList :pairs="pairs" @open="emit('pair', $event)" />
   </section>
 </template>

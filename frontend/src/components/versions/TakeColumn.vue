@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Evaluation, Take } from '@/api/types'
-import { countOf, formatRatio, roleNames } from '@/format'
+import { countOf, formatRatio } from '@/format'
 import { xOf, yOf } from '@/stave/layout'
 
 const props = defineProps<{ take: Take; evaluation: Evaluation }>()
 
 const FIELD = { left: 34, top: 8, right: 292, bottom: 172 } as const
 const LANE = 16
-const NEUTRAL_BELOW = 0.03
 const MOST_PAIRS = 8
 
 const hexes = computed(() => new Map(props.take.document.swatches.map((one) => [one.id, one.hex])))
@@ -16,16 +15,12 @@ const notes = computed(() =>
   props.evaluation.swatches.map((figures) => ({
     id: figures.id,
     hex: hexes.value.get(figures.id),
-    x: figures.chroma < NEUTRAL_BELOW ? LANE : xOf(figures.hue, props.evaluation.stave.hue, FIELD),
+    x: figures.is_neutral ? LANE : xOf(figures.hue, props.evaluation.stave.hue, FIELD),
     y: yOf(figures.position, FIELD),
   })),
 )
 const measure = computed(() =>
-  props.evaluation.swatches.map((figures) => ({
-    hex: hexes.value.get(figures.id),
-    share: figures.share,
-    title: roleNames(figures.roles),
-  })),
+  props.evaluation.measure.map(({ hex, share, role_names: title }) => ({ hex, share, title })),
 )
 const passing = computed(() => props.evaluation.pairs.length - props.evaluation.failing)
 </script>

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.palette import Role, Take
+from tonada.core.palette import ROLE_NAMES, Take, role_rank
 from tonada.core.stylesheet.scan import line_finder, scan_stylesheet
 from tonada.core.stylesheet.values import colors_in_value, is_single_value
 
@@ -33,10 +33,10 @@ def read_css(text: str) -> ColorList:
 def write_css(take: Take, *, title: str) -> str:
     """Return a stylesheet with one custom property for each role, then for each swatch without one."""
     lines = [f"/* {_comment(title)} */", ":root {"]
-    for assignment in sorted(take.roles, key=lambda assignment: list(Role).index(assignment.role)):
-        swatch = take.swatch_of(assignment.role)
-        lines.append(f"  --{assignment.role}: {swatch.hex}; /* {_comment(swatch.name)} */")
-    taken = {str(role) for role in Role}
+    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
+        name = _comment(one.name or take.name_of(one.swatch, one.step))
+        lines.append(f"  --{one.role}: {take.hex_of(one.role)}; /* {name} */")
+    taken = {*ROLE_NAMES, *(one.role for one in take.roles)}
     for swatch in take.swatches:
         if not take.roles_of(swatch.id):
             name = _identifier(swatch.name, swatch.id)

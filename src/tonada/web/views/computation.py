@@ -13,7 +13,8 @@ from tonada.core.formats import read_list
 from tonada.core.mend import mends_for_pair
 from tonada.core.naming import color_name
 from tonada.core.notation import read_color as read_color_text
-from tonada.core.roles import propose_roles
+from tonada.core.proposal import propose_roles
+from tonada.core.rows import overlay_rows, rows_of
 from tonada.web.documents import TakeDocument
 from tonada.web.models import (
     ColorAnswer,
@@ -27,6 +28,7 @@ from tonada.web.models import (
     ProposalBody,
     ProposedRoleAnswer,
 )
+from tonada.web.role_models import RampsAnswer
 from tonada.web.security import csrf, limiter
 from tonada.web.source_json import list_to_json
 from tonada.web.source_models import FoundColorAnswer, ListAnswer, NoteAnswer, TextBody
@@ -41,6 +43,13 @@ csrf.exempt(api)
 @limiter.exempt
 def evaluate_take(body: EvaluateBody) -> Response:
     return answer_value(evaluate(body.document.to_take()))
+
+
+@api.post("/ramps", responses={200: RampsAnswer}, summary="Every swatch and neutral in steps")
+@limiter.exempt
+def list_ramps(body: EvaluateBody) -> Response:
+    take = body.document.to_take()
+    return answer_value({"rows": rows_of(take), "overlays": overlay_rows(take)})
 
 
 @api.post("/colors", responses={200: ColorAnswer}, summary="A colour in any CSS notation as hex, with a name")
@@ -68,6 +77,7 @@ def propose(body: ProposalBody) -> Response:
         ProposalAnswer(
             roles=tuple(ProposedRoleAnswer.of(proposed) for proposed in proposal.roles),
             choices=proposal.choices,
+            impossible=proposal.impossible,
             document=TakeDocument.of(replace(take, level=body.level)),
         )
     )

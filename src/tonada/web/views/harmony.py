@@ -39,9 +39,11 @@ def read_vocabulary() -> Response:
 @api.post("/changes", responses={200: ChangeAnswer}, summary="A take after a change of its harmony")
 @limiter.exempt
 def change_take(body: ChangeBody) -> Response:
-    document = body.change.apply(body.document)
+    document, said = body.change.apply(body.document)
     evaluation = evaluate(document.to_take())
-    return answer_value({"document": document.model_dump(mode="json"), "evaluation": evaluation})
+    return answer_value(
+        {"document": document.model_dump(mode="json"), "evaluation": evaluation, "said": said}
+    )
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import type { TakeDocument } from '@/api/types'
+import RenameDialog from '@/components/RenameDialog.vue'
+import { useSelection } from '@/composables/useSelection'
+import { EXTRA_ROLES, addOwnRole, pinRole, targetFrom } from '@/document/roles'
+import type { Target } from '@/document/roles'
+import { roleName } from '@/format'
+import { useTakeStore } from '@/stores/take'
+
+const props = defineProps<{ document: TakeDocument }>()
+const take = useTakeStore()
+const { selected } = useSelection('swatch')
+const isNaming = ref(false)
+
+const extra = computed(() =>
+  EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)),
+)
+/** What is selected wears it; else a swatch that has nothing to do yet. */
+function wearer(): Target {
+  if (selected.value) return targetFrom(selected.value)
+  const busy = new Set(props.document.roles.map((one) => one.swatch))
+  const free =
+    props.document.swatches.find((one) => !busy.has(one.id)) ?? props.document.swatches[0]
+  return { swatch: free?.id ?? '', step: null }
+}
+
+function add(role: string) {
+  const { document } = take
+  if (!document) return
+  const made = pinRole(document, role, wearer())
+  const other = made.other && pinRole({ ...made, ...made.other }, role, wearer())
+  take.change(other ? { ...made, other: { roles: other.roles, pairs: other.pairs } } : made)
+}
+
+function addOwn(name: string) {
+  if (take.document) take.change(addOwnRole(take.document, name, wearer()))
+}
+</script>
+
+<template>
+  <Menu as="div" class="relative">
+    <MenuButton class="button">Add a role</MenuButton>
+    <MenuItems class="absolute right-0 z-30 mt-px w-44 border border-ink bg-sheet py-1">
+      <MenuItem v-for="role in extra" :key="role" v-slot="{ active }">
+        <button
+          type="button"
+          class="block w-full px-3 py-1 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="add(role)"
+        >
+          {{ roleName(role) }}
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button
+          type="button"
+          class="block w-full px-3 py-1 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="isNaming = true"
+        >
+          One of your own
+        </button>
+      </MenuItem>
+    </MenuItems>
+  </Menu>
+  <RenameDialog
+    v-model="isNaming"
+    title="A role of your own"
+    label="Name of the role"
+    verb="Add"
+    name=""
+    :longest="40"
+    @rename="addOwn"
+  />
+</template>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { CHIP } from './rampLayout'
+import type { PlacedFlag } from './rampLayout'
+
+const props = defineProps<{
+  flag: PlacedFlag
+  top: number
+  rowHeight: number
+  isSelected: boolean
+  isCarried: boolean
+  broken: number
+  worn: string
+  spoken: string
+}>()
+
+const stem = computed(() => ({
+  left: `${props.flag.x}px`,
+  top: `${props.top + 4 + CHIP.height}px`,
+}))
+</script>
+
+<template>
+  <div>
+    <span class="absolute h-1.5 w-px bg-ink" :style="stem" aria-hidden="true"></span>
+    <button
+      type="button"
+      aria-roledescription="role flag"
+      :data-flag="flag.role"
+      :data-role="flag.role"
+      :data-worn="worn"
+      class="absolute h-4.5 touch-none border text-[12px] leading-4 font-semibold whitespace-nowrap outline-offset-2"
+      :class="[
+        isSelected || isCarried ? 'border-ink bg-sheet text-ink' : 'border-ink bg-ink text-sheet',
+        isCarried ? 'z-20 cursor-grabbing' : 'z-10 cursor-grab',
+      ]"
+      :style="{
+        left: `${flag.left}px`,
+        top: `${top + 4 + CHIP.height + 6}px`,
+        width: `${flag.width}px`,
+      }"
+      :aria-label="`${flag.name}, worn by ${spoken}`"
+    >
+      {{ flag.name }}
+      <span
+        v-if="broken"
+        class="absolute -top-px left-full ml-1 border border-ink bg-sheet px-1.5 text-ink"
+        role="status"
+        >{{ broken }} more {{ broken === 1 ? 'pair' : 'pairs' }} short</span
+      >
+    </button>
+  </div>
+</template>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import type { TakeDocument } from '@/api/types'
+import InspectorPanel from '@/components/frame/InspectorPanel.vue'
+import NoticeBar from '@/components/NoticeBar.vue'
+import PlanBar from '@/components/roles/PlanBar.vue'
+import RampChart from '@/components/roles/RampChart.vue'
+import RoleInspector from '@/components/roles/RoleInspector.vue'
+import RolePanels from '@/components/roles/RolePanels.vue'
+import RoleTools from '@/components/roles/RoleTools.vue'
+import { useChange } from '@/composables/useChange'
+import { useRamps } from '@/composables/useRamps'
+import { useSelection } from '@/composables/useSelection'
+import { isExtra, removeRole } from '@/document/roles'
+import { useTakeStore } from '@/stores/take'
+
+defineProps<{ isOver: boolean }>()
+defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
+const take = useTakeStore()
+const change = useChange()
+const { rows, overlays } = useRamps()
+const { selected, select } = useSelection('swatch')
+const { selected: role, select: selectRole } = useSelection('role')
+
+/** The pairs that fall short while nothing is being tried: what a gesture breaks is counted from there. */
+const shortBefore = shallowRef(new Set<string>())
+watch(
+  () => [take.preview, take.evaluation] as const,
+  ([preview, evaluation]) => {
+    if (!preview && evaluation)
+      shortBefore.value = new Set(evaluation.pairs.filter((one) => !one.passes).map(({ id }) => id))
+  },
+  { immediate: true },
+)
+const broken = computed(() =>
+  take.preview
+    ? take.preview.evaluation.pairs.filter((one) => !one.passes && !shortBefore.value.has(one.id))
+    : [],
+)
+const assignment = computed(() => take.shown?.roles.find((one) => one.role === role.value))
+
+function show(document: TakeDocument) {
+  change.showDocument(document)
+}
+
+function remove(name: string) {
+  if (!take.document || !isExtra(name)) return
+  take.change(removeRole(take.document, name))
+  selectRole(undefined)
+}
+</script>
+
+<template>
+  <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
+      <div
+        v-if="take.isEmpty"
+        class="flex h-full flex-col items-center justify-center border border-dashed border-ink bg-sheet p-8 text-center"
+      >
+        <h2 class="text-title">No roles yet</h2>
+        <p class="mt-1 max-w-100 text-quiet">
+          Here every colour stands in steps, lined up by contrast, with the roles pinned to them.
+          Build a palette from a source first.
+        </p>
+        <RouterLink :to="{ name: 'source' }" class="button-solid mt-4">Go to Source</RouterLink>
+      </div>
+      <template v-else-if="take.shown && take.evaluation">
+        <RoleTools :document="take.shown" :broken="broken" :make="change.make" />
+        <RampChart
+          class="min-h-80"
+          :document="take.shown"
+          :evaluation="take.evaluation"
+          :rows="rows"
+          :selected="selected"
+          :selected-role="role"
+          :broken="broken.length"
+          @select="select"
+          @role="selectRole"
+          @show="show"
+          @keep="change.keep"
+          @drop="change.drop"
+          @remove="remove"
+        />
+        <PlanBar :document="take.shown" :evaluation="take.evaluation" />
+        <NoticeBar
+          v-if="change.problem.value"
+          :text="change.problem.value"
+          @dismiss="change.problem.value = ''"
+        />
+      </template>
+    </div>
+    <InspectorPanel>
+      <RoleInspector
+        v-if="assignment && take.shown"
+        :key="assignment.role"
+        :assignment="assignment"
+        :rows="rows"
+        @remove="remove(assignment.role)"
+        @close="selectRole(undefined)"
+      />
+      <RolePanels
+        v-else-if="take.shown && !take.isEmpty"
+        :document="take.shown"
+        :overlays="overlays"
+        :said="change.said.value"
+        :make="change.make"
+        @role="selectRole"
+      />
+    </InspectorPanel>
+  </main>
+</template>

@@ -1,0 +1,141 @@
+"""Ramps made anew and swatches taken out: whatever pointed there points at what is nearest, or instead."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+
+import numpy as np
+
+from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
+from tonada.core.errors import TakeError
+from tonada.core.palette import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
+from tonada.core.ramp import RampSettings
+
+# Where something points: a swatch or neutral, and the step of its ramp, or None for the swatch itself.
+Target = tuple[str, int | None]
+
+
+def set_ramp(take: Take, swatch_id: str, settings: RampSettings) -> Take:
+    """Return the take with another ramp for a swatch; roles on its steps go to the nearest new ones.
+
+    Raises TakeError for an unknown swatch, or settings that are not allowed.
+    """
+    swatch = take.swatch(swatch_id)
+    changed = tuple(replace(one, ramp=settings) if one is swatch else one for one in take.swatches)
+    after = replace(take, swatches=changed, roles=(), pairs=(), other=None, overlays=())
+    return _moved_to_nearest(take, swatch_id, after)
+
+
+def set_neutral(take: Take, neutral: Neutral) -> Take:
+    """Return the take with a neutral made anew, or added; roles on its steps go to the nearest new ones."""
+    others = tuple(one for one in take.neutrals if one.id != neutral.id)
+    if len(others) == len(take.neutrals):
+        return replace(take, neutrals=(*take.neutrals, neutral))
+    changed = tuple(neutral if one.id == neutral.id else one for one in take.neutrals)
+    after = replace(take, neutrals=changed, roles=(), pairs=(), other=None, overlays=())
+    return _moved_to_nearest(take, neutral.id, after)
+
+
+def remove(take: Take, owner: str, instead: Target | None) -> Take:
+    """Return the take without a swatch or neutral; what pointed at it points at `instead`.
+
+    Raises TakeError where something points at it and there is no `instead`, or it is itself.
+    """
+    if instead is not None and instead[0] == owner:
+        raise TakeError("What takes its place must be another colour.", field="instead")
+    if instead is None and depends_on(take, owner):
+        raise TakeError("Roles, pairs or tints use this colour; say what takes its place.", field="instead")
+
+    def move(target: Target) -> Target:
+        return target if target[0] != owner or instead is None else instead
+
+    tint = instead[0] if instead and any(one.id == instead[0] for one in take.swatches) else None
+    moved = _repointed(take, move)
+    return replace(
+        moved,
+        swatches=tuple(one for one in moved.swatches if one.id != owner),
+        neutrals=tuple(
+            replace(one, tint=tint) if one.tint == owner else one for one in moved.neutrals if one.id != owner
+        ),
+        harmony=replace(
+            take.harmony,
+            anchor=None if take.harmony.anchor == owner else take.harmony.anchor,
+            ground=None if take.harmony.ground == owner else take.harmony.ground,
+            varied_from=tuple(one for one in take.harmony.varied_from if one[0] != owner),
+        ),
+    )
+
+
+def depends_on(take: Take, owner: str) -> bool:
+    """Say whether a role, pair, overlay or tint of either scheme points at a swatch or neutral."""
+    found: list[Target] = []
+
+    def note(target: Target) -> Target:
+        found.append(target)
+        return target
+
+    _repointed(take, note)
+    return any(one == owner for one, _ in found) or any(one.tint == owner for one in take.neutrals)
+
+
+def _moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
+    """Return `before` with the owners of `after`, its pointers at `owner` on the nearest of the new steps."""
+    hexes = after.ramp(owner).hexes
+    is_swatch = any(one.id == owner for one in after.swatches)
+    own = after.ramp(owner).own + 1
+
+    def move(target: Target) -> Target:
+        if target[0] != owner or target[1] is None:
+            return target
+        nearest = _nearest(before.value_at(*target), hexes)
+        return owner, None if is_swatch and nearest == own else nearest
+
+    # Owners and pointers change at one stroke: in between the steps would not fit.
+    roles, pairs, overlays, other = _pointers(before, move)
+    return replace(after, roles=roles, pairs=pairs, overlays=overlays, other=other)
+
+
+def _nearest(value: Hex, hexes: tuple[Hex, ...]) -> int:
+    away = delta_e_ok(srgb8_to_oklab(hexes_to_srgb8(hexes)), srgb8_to_oklab(hex_to_srgb8(value)))
+    return int(np.argmin(away)) + 1
+
+
+def _repointed(take: Take, move: Callable[[Target], Target]) -> Take:
+    roles, pairs, overlays, other = _pointers(take, move)
+    return replace(take, roles=roles, pairs=pairs, overlays=overlays, other=other)
+
+
+def _pointers(
+    take: Take, move: Callable[[Target], Target]
+) -> tuple[tuple[Assignment, ...], tuple[Pair, ...], tuple[Overlay, ...], SchemeRoles | None]:
+    overlays = tuple(_overlay(one, move) for one in take.overlays)
+    other = take.other and SchemeRoles(
+        tuple(_assignment(one, move) for one in take.other.roles),
+        tuple(_pair(take, one, move) for one in take.other.pairs),
+    )
+    roles = tuple(_assignment(one, move) for one in take.roles)
+    return roles, tuple(_pair(take, one, move) for one in take.pairs), overlays, other
+
+
+def _assignment(one: Assignment, move: Callable[[Target], Target]) -> Assignment:
+    swatch, step = move((one.swatch, one.step))
+    return replace(one, swatch=swatch, step=step)
+
+
+def _overlay(one: Overlay, move: Callable[[Target], Target]) -> Overlay:
+    swatch, step = move((one.swatch, one.step))
+    return replace(one, swatch=swatch, step=step)
+
+
+def _pair(take: Take, pair: Pair, move: Callable[[Target], Target]) -> Pair:
+    return replace(pair, text=_key(take, pair.text, move), ground=_key(take, pair.ground, move))
+
+
+def _key(take: Take, key: str, move: Callable[[Target], Target]) -> str:
+    owner, _, step = key.partition("/")
+    owners = {one.id for one in take.swatches} | {one.id for one in take.neutrals}
+    if owner not in owners:
+        return key
+    swatch, number = move((owner, int(step) if step else None))
+    return swatch if number is None else f"{swatch}/{number}"

@@ -1,0 +1,170 @@
+"""Roles in a real browser: flags dragged and stepped, schemes, ramps, shares, what follows a colour."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import Locator, Page, expect
+
+from tests.browser.conftest import open_demo
+from tests.browser.test_walk import saved
+
+
+def open_roles(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Roles").click()
+    page.locator("[data-flag=muted]").wait_for()
+
+
+def flag(page: Page, role: str) -> Locator:
+    return page.locator(f"[data-flag={role}]")
+
+
+def chip(page: Page, owner: str, step: int) -> Locator:
+    return page.locator(f"[data-row={owner}] button").nth(step)  # the first button is the name
+
+
+def drag(page: Page, start: Locator, end: Locator, *, drop: bool = True) -> None:
+    (x, y), (to_x, to_y) = (_middle(one) for one in (start, end))
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.mouse.move(x + 8, y + 8)
+    page.mouse.move(to_x, to_y, steps=6)
+    if drop:
+        page.mouse.up()
+
+
+def _middle(one: Locator) -> tuple[float, float]:
+    box = one.bounding_box()
+    assert box
+    return box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+
+
+def test_a_flag_says_what_it_would_break_and_moves_in_one_step(page: Page) -> None:
+    open_roles(page)
+    before = flag(page, "muted").get_attribute("data-worn")
+    drag(page, flag(page, "muted"), chip(page, "n1", 5), drop=False)
+    expect(page.get_by_text("This would fall short: Muted on")).to_be_visible()
+    expect(flag(page, "muted")).to_contain_text("more pairs short")
+    expect(page.get_by_test_id("short-count")).to_contain_text("3 short")
+    page.mouse.up()
+    expect(flag(page, "muted")).to_have_attribute("data-worn", "n1/5")
+    saved(page, 2)
+    page.get_by_role("button", name="Undo").click()
+    expect(flag(page, "muted")).to_have_attribute("data-worn", before or "")
+
+
+def test_a_flag_on_another_changes_places_with_it(page: Page) -> None:
+    open_roles(page)
+    muted, line = (flag(page, role).get_attribute("data-worn") for role in ("muted", "line"))
+    drag(page, flag(page, "muted"), flag(page, "line"))
+    expect(flag(page, "line")).to_have_attribute("data-worn", muted or "")
+    expect(flag(page, "muted")).to_have_attribute("data-worn", line or "")
+
+
+def test_a_flag_is_moved_by_keyboard_within_and_across_ramps(page: Page) -> None:
+    open_roles(page)
+    flag(page, "night").focus()
+    page.keyboard.press("ArrowRight")
+    expect(flag(page, "night")).to_have_attribute("data-worn", "s1/11")
+    page.keyboard.press("ArrowDown")
+    expect(flag(page, "night")).to_have_attribute("data-worn", re.compile("^s2/"))
+    inspector = page.get_by_role("complementary", name="Inspector")
+    expect(inspector.get_by_role("heading", name="Night")).to_be_visible()
+    expect(inspector).to_contain_text("Chosen by you.")
+
+
+def test_a_color_dropped_on_a_role_is_worn_by_it(page: Page) -> None:
+    open_roles(page)
+    drag(page, chip(page, "s2", 9), flag(page, "link"))
+    expect(flag(page, "link")).to_have_attribute("data-worn", "s2/9")
+    drag(page, page.locator("[data-cell=s3] button").first, flag(page, "link"))
+    expect(flag(page, "link")).to_have_attribute("data-worn", "s3")
+
+
+def test_night_is_a_scheme_of_its_own(page: Page) -> None:
+    open_roles(page)
+    page.get_by_role("radio", name="Night").click()
+    by_night = flag(page, "paper").get_attribute("data-worn")
+    assert by_night != "n1/1"
+    flag(page, "muted").focus()
+    page.keyboard.press("ArrowLeft")
+    saved(page, 2)
+    worn = flag(page, "muted").get_attribute("data-worn")
+    page.get_by_role("radio", name="Day").click()
+    expect(flag(page, "paper")).to_have_attribute("data-worn", "n1/1")
+    page.reload()
+    page.get_by_role("radio", name="Night").click()
+    expect(flag(page, "muted")).to_have_attribute("data-worn", worn or "")
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    expect(page.locator("[data-pair]").first).to_be_visible()
+    assert page.locator("[data-pair]").count() == 19
+
+
+def test_shares_are_planned_at_the_edges_of_the_measure(page: Page) -> None:
+    open_roles(page)
+    expect(page.get_by_test_id("plan")).to_contain_text("60 / 30 / 10")
+    page.get_by_role("separator", name="Edge between Accent and Paper").focus()
+    page.keyboard.press("Shift+ArrowRight")
+    expect(page.get_by_test_id("plan")).to_contain_text("50 / 30 / 20")
+    expect(page.get_by_text("Accent is planned larger than Mist")).to_be_visible()
+    page.get_by_role("button", name="Back to 60 / 30 / 10").click()
+    expect(page.get_by_test_id("plan")).to_contain_text("60 / 30 / 10")
+
+
+def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
+    open_roles(page)
+    page.locator("[data-cell=s1] button").first.click()
+    inspector = page.get_by_role("complementary", name="Inspector")
+    expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night, step")
+    inspector.get_by_role("button", name="Kind of ramp: Even in lightness").click()
+    page.get_by_role("option", name="Mixed with white and black").click()
+    expect(page.locator("[data-row=s1] button")).to_have_count(22)
+    inspector.get_by_role("button", name="Remove").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog).to_contain_text("Tint of Neutral")
+    dialog.get_by_role("button", name=re.compile("In its place")).click()
+    page.get_by_role("option", name="Copper dome").click()
+    dialog.get_by_role("button", name="Remove").click()
+    expect(page.locator("[data-row=s1]")).to_have_count(0)
+    expect(flag(page, "primary")).to_have_attribute("data-worn", "s2")
+    page.get_by_role("button", name="Undo").click()
+    expect(flag(page, "primary")).to_have_attribute("data-worn", "s1")
+
+
+def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
+    open_roles(page)
+    page.get_by_role("button", name="Add a role").click()
+    page.get_by_role("menuitem", name="One of your own").click()
+    page.get_by_label("Name of the role").fill("Badge of the late-night star-gazing season ticket")
+    page.get_by_role("dialog").get_by_role("button", name="Add").click()
+    own = page.locator("[data-flag^=own-]")
+    expect(own).to_contain_text("Badge of the late…")
+    own.focus()
+    page.keyboard.press("Delete")
+    expect(own).to_have_count(0)
+    saved(page, 3)
+
+
+def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) -> None:
+    open_roles(page)
+    flag(page, "primary").focus()
+    page.keyboard.press("ArrowDown")
+    expect(flag(page, "primary")).not_to_have_attribute("data-worn", "s1")
+    page.get_by_role("button", name="Suggest roles").click()
+    expect(flag(page, "primary")).to_have_attribute("data-worn", "s1")
+
+
+def test_neutrals_follow_their_tint_and_an_overlay_counts_in_pairs(page: Page) -> None:
+    open_roles(page)
+    page.get_by_role("tab", name="Neutrals").click()
+    page.get_by_role("button", name=re.compile("^Tint: ")).click()
+    page.get_by_role("option", name="Pure grey").click()
+    paper = page.locator("[data-cell='n1/1']").get_by_role("button", name=re.compile("Copy"))
+    expect(paper).to_contain_text("#fafafa")
+    page.get_by_role("tab", name="Overlays").click()
+    page.get_by_role("button", name="Add an overlay").click()
+    page.get_by_role("button", name=re.compile("Use in a pair")).click()
+    page.get_by_role("option", name="over primary").click()
+    page.get_by_role("link", name=re.compile("Pairs")).click()
+    expect(page.locator("[data-pair=added-1]")).to_contain_text("On Overlay 1")
