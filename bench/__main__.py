@@ -1,6 +1,6 @@
 """Prints every table."""
 
-from bench import evaluation, extraction, serving
+from bench import evaluation, extraction, roles, serving
 
-for part in (extraction, evaluation, serving):
+for part in (extraction, roles, evaluation, serving):
     print(part.run(), flush=True)

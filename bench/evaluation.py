@@ -11,7 +11,7 @@ from bench.timing import Row, milliseconds, table
 from tonada.core import color, evaluation
 from tonada.core.build import build_take
 from tonada.core.evaluation import evaluate
-from tonada.core.mend import mend_color
+from tonada.core.nearest import mend_color
 from tonada.core.palette import Origin, Pair, Role, Swatch, Take
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
@@ -29,7 +29,7 @@ def full_take() -> Take:
         Swatch(f"x{n}", f"Extra {n}", f"#{40 * n + 20:02x}6080", False, TYPED)
         for n in range(12 - len(take.swatches))
     )
-    roles = list(Role)
+    roles = [role for role in Role if take.has_role(role)]
     pairs = tuple(
         Pair(f"p{n}", roles[n % 9], roles[(n // 9 + n + 1) % 9], take.pairs[n % 14].usage, "Sample")
         for n in range(60)
@@ -40,7 +40,7 @@ def full_take() -> Take:
 def by_coloraide(take: Take) -> None:
     """The same ratios, one by one, with a general library."""
     for pair in take.pairs:
-        Color(take.swatch_of(pair.text).hex).contrast(take.swatch_of(pair.ground).hex)
+        Color(take.hex_of(pair.text)).contrast(take.hex_of(pair.ground))
 
 
 def whole_request(body: bytes) -> bytes:

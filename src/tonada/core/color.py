@@ -136,18 +136,32 @@ def largest_chroma(lightness: Floats, hue: Floats) -> Floats:
     lightness, hue = np.broadcast_arrays(
         np.asarray(lightness, dtype=np.float64), np.asarray(hue, dtype=np.float64)
     )
+    cubic = _chroma_cubics(lightness, hue)
     # A few colours cost as much as one: cut each span into many parts at once. Many colours: halve it.
     parts, passes = (28, 4) if lightness.size <= 256 else (2, 19)
     low, width = np.zeros(lightness.shape), 0.5
-    across = np.stack([np.cos(np.radians(hue)), np.sin(np.radians(hue))], axis=-1)[..., None, :]
     for _ in range(passes):
         width /= parts
         chroma = low[..., None] + width * np.arange(1, parts)
-        light = np.broadcast_to(lightness[..., None, None], (*chroma.shape, 1))
-        places = np.concatenate([light, across * chroma[..., None]], axis=-1)
-        inside = is_in_gamut(oklab_to_linear(places))
+        value = cubic[3][..., None]
+        for coefficient in (cubic[2], cubic[1], cubic[0]):
+            value = value * chroma[..., None, :] + coefficient[..., None]
+        inside = np.all((value >= -1e-7) & (value <= 1 + 1e-7), axis=-2)
         low = low + width * np.where(inside.all(axis=-1), parts - 1, np.argmin(inside, axis=-1))
     return np.asarray(low)
+
+
+def _chroma_cubics(lightness: Floats, hue: Floats) -> tuple[Floats, Floats, Floats, Floats]:
+    """Return coefficients, shapes (..., 3), of red, green and blue in linear light as cubics in chroma.
+
+    The cube roots of LMS are linear in chroma, lightness + k C; so each channel is a cubic in it.
+    """
+    angle = np.radians(hue)[..., None]
+    k = _OKLAB_TO_LMS[:, 1] * np.cos(angle) + _OKLAB_TO_LMS[:, 2] * np.sin(angle)
+    base = lightness[..., None] * _OKLAB_TO_LMS[:, 0]
+    terms = (base**3, 3 * base**2 * k, 3 * base * k**2, k**3)
+    zeroth, first, second, third = (_transform(_LMS_TO_LINEAR, term) for term in terms)
+    return zeroth, first, second, third
 
 
 def oklch_to_srgb8(oklch: Floats) -> NDArray[np.uint8]:
