@@ -64,7 +64,15 @@ def _parser() -> argparse.ArgumentParser:
     ramp.add_argument("--steps", type=int, metavar="N", help="even: in all (11); mix: on each side (10)")
     ramp.set_defaults(run=_ramp)
 
-    for command in (extract, contrast, roles, harmony, ramp):
+    mend = commands.add_parser("mend", help="the nearest colour that reaches a ratio, of all 16.7 million")
+    mend.add_argument("text", metavar="TEXT", help="any opaque CSS colour")
+    mend.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
+    mend.add_argument("--ratio", type=_ratio, required=True, metavar="R", help="1 to 21, such as 4.5")
+    mend.add_argument("--move", choices=("text", "ground"), default="text", help="which one moves (text)")
+    mend.add_argument("--mode", choices=("hue", "free"), default="hue", help="keep the hue, or not (hue)")
+    mend.set_defaults(run=_mend)
+
+    for command in (extract, contrast, roles, harmony, ramp, mend):
         command.add_argument("--json", action="store_true", help="print JSON")
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
@@ -80,6 +88,26 @@ def _count(text: str) -> int:
     if not text.isdigit() or not 1 <= int(text) <= 12:
         raise argparse.ArgumentTypeError(f"“{text}” is not a number from 1 to 12")
     return int(text)
+
+
+def _ratio(text: str) -> float:
+    try:
+        value = float(text)
+    except ValueError:
+        value = 0.0
+    if not 1 <= value <= 21:
+        raise argparse.ArgumentTypeError(f"“{text}” is not a ratio from 1 to 21")
+    return value
+
+
+def _opaque(text: str, field: str) -> str:
+    from tonada.core.errors import ColorError
+    from tonada.core.notation import parse_color
+
+    value, alpha = parse_color(text, field=field)
+    if alpha < 1:
+        raise ColorError(f"{field} must be opaque; leave the alpha out.", field=field)
+    return value
 
 
 def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> int:
@@ -116,8 +144,7 @@ def _contrast(parsed: argparse.Namespace) -> int:
     seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
     ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
     levels = levels_of_ratio(ratio)
-    shown = int(ratio * 100) / 100  # rounded down: 4.499 must not look like a pass
-    lines = [f"{shown:.2f} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
+    lines = [f"{_down(ratio)} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
     return _print({"ratio": ratio, "levels": levels}, lines, as_json=parsed.json)
 
 
@@ -150,13 +177,9 @@ def _harmony(parsed: argparse.Namespace) -> int:
 def _ramp(parsed: argparse.Namespace) -> int:
     from tonada.core.color import hexes_to_srgb8
     from tonada.core.contrast import relative_luminance, scale_position
-    from tonada.core.errors import ColorError
-    from tonada.core.notation import parse_color
     from tonada.core.ramp import RampSettings, ramp_of
 
-    value, alpha = parse_color(parsed.color, field="COLOR")
-    if alpha < 1:
-        raise ColorError("A ramp is made of an opaque colour; leave the alpha out.", field="COLOR")
+    value = _opaque(parsed.color, "COLOR")
     count = parsed.steps if parsed.steps is not None else 11 if parsed.kind == "even" else 10
     ramp = ramp_of(value, RampSettings(parsed.kind, count, count, count))
     places = scale_position(relative_luminance(hexes_to_srgb8(ramp.hexes)))
@@ -166,6 +189,29 @@ def _ramp(parsed: argparse.Namespace) -> int:
         for number, one in enumerate(steps, start=1)
     ]
     return _print({"steps": steps}, lines, as_json=parsed.json)
+
+
+def _mend(parsed: argparse.Namespace) -> int:
+    from tonada.core.errors import NotReachable
+    from tonada.core.nearest import best_ratio, nearest_passing
+
+    text, ground = _opaque(parsed.text, "TEXT"), _opaque(parsed.ground, "GROUND")
+    moving, fixed = (text, ground) if parsed.move == "text" else (ground, text)
+    best = best_ratio(fixed)
+    answer: dict[str, Any] = {"hex": None, "ratio": None, "difference": None, "best_ratio": best}
+    try:
+        found = nearest_passing(moving, fixed, parsed.ratio, parsed.mode)
+    except NotReachable as refusal:
+        line = f"{refusal}. Moving the other one: {_down(best_ratio(moving))} to 1 at best."
+        return _print(answer, [line[:1].upper() + line[1:]], as_json=parsed.json)
+    answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
+    line = f"{found.hex}  {_down(found.ratio)} : 1  difference {found.difference:.4f}"
+    return _print(answer, [line], as_json=parsed.json)
+
+
+def _down(ratio: float) -> str:
+    """Write a ratio with two decimals, rounded down: 4.499 must not look like a pass."""
+    return f"{int(ratio * 100) / 100:.2f}"
 
 
 def _serve(parsed: argparse.Namespace) -> int:

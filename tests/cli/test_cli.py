@@ -132,3 +132,34 @@ def test_harmony_says_in_one_line_what_is_wrong(
     code, out, err = run(capsys, "harmony", *arguments)
     assert (code, out) == (2, "")
     assert err.count("\n") == 1
+
+
+def test_a_mend_is_the_nearest_color_that_reaches_the_ratio(capsys: pytest.CaptureFixture[str]) -> None:
+    arguments = ["mend", "#747892", "#e4e5ef", "--ratio", "4.5", "--json"]
+    assert main(arguments) == 0
+    answer = json.loads(capsys.readouterr().out)
+    assert answer["ratio"] >= 4.5
+    assert 0 < answer["difference"] < 0.1
+    assert answer["best_ratio"] > 16
+    assert main([*arguments, "--mode", "free", "--move", "ground"]) == 0
+    assert json.loads(capsys.readouterr().out)["hex"] not in (answer["hex"], "#e4e5ef")
+
+
+def test_a_mend_that_can_t_be_says_the_best(capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["mend", "#808080", "#777777", "--ratio", "7", "--json"]) == 0
+    answer = json.loads(capsys.readouterr().out)
+    assert answer["hex"] is None
+    assert answer["best_ratio"] == pytest.approx(4.69, abs=0.01)
+    assert main(["mend", "#808080", "#777777", "--ratio", "7"]) == 0
+    assert "the best is 4.68" in capsys.readouterr().out
+
+
+def test_a_ramp_is_printed_light_to_dark(capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["ramp", "#2b3a8c", "--json"]) == 0
+    steps = json.loads(capsys.readouterr().out)["steps"]
+    assert len(steps) == 11
+    assert [one["position"] for one in steps] == sorted((one["position"] for one in steps), reverse=True)
+    assert "#2b3a8c" in {one["hex"] for one in steps}
+    assert main(["ramp", "#2b3a8c", "--kind", "mix", "--steps", "4", "--json"]) == 0
+    assert len(json.loads(capsys.readouterr().out)["steps"]) == 9
+    assert main(["ramp", "#2b3a8c", "--steps", "99"]) == 2

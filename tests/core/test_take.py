@@ -15,7 +15,8 @@ from tonada.core.contrast import NEEDED, Usage, contrast_ratio, ratio_length
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate, verdict_of
 from tonada.core.formats.css import write_css
-from tonada.core.mend import mend_color, mends_for_pair
+from tonada.core.mend import mends_for_pair
+from tonada.core.nearest import mend_color
 from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
 from tonada.core.proposal import propose_roles
 from tonada.core.recolor import change_pair_text, recolor

@@ -15,6 +15,7 @@ from tonada.core.color import (
     delta_e_ok,
     hex_to_srgb8,
     hue_distance,
+    oklab_to_oklch,
     oklch_to_oklab,
     oklch_to_srgb8,
     srgb8_to_hex,
@@ -27,6 +28,7 @@ from tonada.core.errors import InputError
 HUE_KEPT: Final = 1.9
 MOST_FREE_ANGLES: Final = 5
 _CUBE: Final = np.stack(np.meshgrid(*[np.arange(-1, 2)] * 3, indexing="ij"), axis=-1).reshape(-1, 3)
+_CUBE_MIDDLE: Final = 13
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,13 +123,14 @@ def nearest_of_hue(oklch: Floats) -> NDArray[np.uint8]:
     oklch = np.asarray(oklch, dtype=np.float64)
     rounded = oklch_to_srgb8(oklch)
     around = np.clip(rounded.astype(np.int64)[..., None, :] + _CUBE, 0, 255).astype(np.uint8)
-    inside = srgb8_to_oklch(rounded)
+    lab = srgb8_to_oklab(around)
+    places = oklab_to_oklch(lab)
+    inside = places[..., _CUBE_MIDDLE, :]
     # The wanted place with the chroma that sRGB allows there.
     wanted = np.stack(
         [oklch[..., 0], np.minimum(oklch[..., 1], inside[..., 1] + 0.004), oklch[..., 2]], axis=-1
     )
-    places = srgb8_to_oklch(around)
-    distance = delta_e_ok(srgb8_to_oklab(around), oklch_to_oklab(wanted)[..., None, :])
+    distance = delta_e_ok(lab, oklch_to_oklab(wanted)[..., None, :])
     turned = hue_distance(places[..., 2], oklch[..., 2][..., None])
     hueless = (wanted[..., 1] < 0.004)[..., None]
     worth = np.where((turned <= HUE_KEPT) | hueless, distance, distance + 1 + turned)
