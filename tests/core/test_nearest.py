@@ -28,7 +28,7 @@ from tonada.core.nearest import best_ratio, nearest_passing
 
 @lru_cache(maxsize=1)
 def every_color() -> tuple[NDArray[np.uint8], tuple[NDArray[np.float32], ...], NDArray[np.float32]]:
-    """All 8-bit colours from dark to light, the columns of their OKLab, and luminance, in single precision."""
+    """All 8-bit colours from dark to light, columns of their OKLab, and luminance, in single precision."""
     plane = np.stack(np.meshgrid(np.arange(256), np.arange(256), indexing="ij"), axis=-1).reshape(-1, 2)
     colors = np.empty((256, 65536, 3), dtype=np.uint8)
     luminance = np.empty((256, 65536), dtype=np.float32)
@@ -51,17 +51,8 @@ def brute_force(moving: str, fixed: str, ratio: float, mode: str) -> float | Non
     dark = np.searchsorted(luminance, (float(ground) + 0.05) / ratio - 0.05 + 1e-6, "right")
     light = np.searchsorted(luminance, ratio * (float(ground) + 0.05) - 0.05 - 1e-6, "left")
     spans = [(0, int(dark)), (int(light), len(colors))]
-    rough = np.concatenate(
-        [
-            sum(
-                (column[start:end] - np.float32(own)) ** 2
-                for column, own in zip(columns, origin, strict=True)
-            )
-            for start, end in spans
-            if end > start
-        ]
-    )
-    rows = np.concatenate([np.arange(start, end) for start, end in spans if end > start])
+    rough = np.concatenate([_squared(columns, origin, start, end) for start, end in spans])
+    rows = np.concatenate([np.arange(start, max(start, end)) for start, end in spans])
     least = float(np.sqrt(rough.min()))
     for ring in (0.02, 0.1, 0.3, 2.0):
         near = colors[rows[rough <= (least + ring) ** 2]]
@@ -73,6 +64,15 @@ def brute_force(moving: str, fixed: str, ratio: float, mode: str) -> float | Non
             if distance <= least + ring - 1e-5:
                 return distance
     return None
+
+
+def _squared(
+    columns: tuple[NDArray[np.float32], ...], origin: Floats, start: int, end: int
+) -> NDArray[np.float32]:
+    total = np.zeros(max(0, end - start), dtype=np.float32)
+    for column, own in zip(columns, origin, strict=True):
+        total += (column[start : max(start, end)] - np.float32(own)) ** 2
+    return total
 
 
 def _keeps(moving: str, lab: Floats) -> NDArray[np.bool_]:

@@ -132,7 +132,14 @@ def test_every_change_needs_the_token(app: Flask) -> None:
 
 def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: Flask) -> None:
     exempt = {"/api/evaluate", "/api/mends", "/api/proposals", "/api/colors", "/api/lists"}
-    exempt |= {"/api/ramps", "/api/changes", "/api/variations", "/api/advice", "/api/comparisons"}
+    exempt |= {
+        "/api/ramps",
+        "/api/mend-all",
+        "/api/changes",
+        "/api/variations",
+        "/api/advice",
+        "/api/comparisons",
+    }
     exempt.add("/api/sources/<uuid:source_id>/loupe")
     bare = app.test_client()
     for rule in app.url_map.iter_rules():

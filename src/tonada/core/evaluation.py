@@ -11,6 +11,7 @@ import numpy as np
 from tonada.core.chord import NEUTRAL_BELOW, ground_of
 from tonada.core.color import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.contrast import (
+    EXCEPTED,
     FLARE,
     NEEDED,
     Level,
@@ -30,6 +31,7 @@ from tonada.core.palette import (
     role_rank,
 )
 from tonada.core.plan import Plan, plan_of, planned_share
+from tonada.core.requirements import requirement
 from tonada.core.stave import Stave, stave_of
 
 Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enhanced text"]
@@ -84,7 +86,9 @@ class Cell:
 
 @dataclass(frozen=True, slots=True)
 class PairFigures:
-    """Figures of one pair. ratio is exact; short_by is 0 where it passes.
+    """Figures of one pair. ratio is exact; short_by is 0 where it passes or is excepted.
+
+    An excepted pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
 
     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
@@ -98,10 +102,14 @@ class PairFigures:
     text_hex: Hex
     ground_hex: Hex
     usage: Usage
+    size: float | None
+    weight: int | None
     sample: str
     ratio: float
     needed: float
     passes: bool
+    excepted: bool
+    criterion: str
     short_by: float
     verdict: Verdict
     text_position: float
@@ -127,13 +135,13 @@ def evaluate(take: Take) -> Evaluation:
     ground = ground_of(take)
     pairs = sorted(
         _pair_figures(take),
-        key=lambda pair: (pair.passes, pair.ratio / pair.needed if not pair.passes else 0.0),
+        key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
     )
     return Evaluation(
         swatches=_swatch_figures(take, ground.hex) if ground else (),
         measure=_measure(take),
         pairs=tuple(pairs),
-        failing=sum(not pair.passes for pair in pairs),
+        failing=sum(pair.short_by > 0 for pair in pairs),
         stave=stave_of(take),
         plan=plan_of(take.roles),
     )
@@ -248,7 +256,9 @@ def _figures_of_pair(
     text_luminance, text_position = _place_of(text)
     ground_luminance, ground_position = _place_of(ground)
     ratio = float(ratio_of_luminances(np.array(text_luminance), np.array(ground_luminance)))
-    needed = NEEDED[level][pair.usage]
+    asked = requirement(pair.usage, level, pair.size, pair.weight)
+    needed = asked.ratio
+    passes = ratio >= needed and not asked.excepted
     bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
     return PairFigures(
         id=pair.id,
@@ -259,12 +269,16 @@ def _figures_of_pair(
         text_hex=text,
         ground_hex=ground,
         usage=pair.usage,
+        size=pair.size,
+        weight=pair.weight,
         sample=pair.sample,
         ratio=ratio,
         needed=needed,
-        passes=ratio >= needed,
+        passes=passes,
+        excepted=asked.excepted,
+        criterion=asked.criterion,
         short_by=max(0.0, needed - ratio),
-        verdict=verdict_of(ratio, pair.usage),
+        verdict=verdict_of(ratio, asked.usage),
         text_position=text_position,
         ground_position=ground_position,
         bracket_start=bracket_start,
@@ -281,6 +295,10 @@ def _place_of(value: Hex) -> tuple[float, float]:
 
 def verdict_of(ratio: float, usage: Usage) -> Verdict:
     """Return the highest level that an unrounded ratio reaches for the usage."""
+    if usage in EXCEPTED:
+        return "excepted"
+    if usage is Usage.LINK_IN_TEXT:
+        return "A" if ratio >= NEEDED["A"][usage] else "fail"
     if ratio < NEEDED["AA"][usage]:
         return "fail"
     # 1.4.11 has no level AAA, so a part never gets more than AA.

@@ -6,13 +6,14 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
-from tonada.core.contrast import NEEDED, contrast_ratio
+from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
 from tonada.core.naming import color_name, unlike
-from tonada.core.nearest import mend_color
+from tonada.core.nearest import MendMode, best_ratio, mend_color
 from tonada.core.palette import Origin, Pair, Swatch, Take, role_name
 from tonada.core.recolor import change_pair_text, recolor
+from tonada.core.requirements import requirement
 
 MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role"]
 End: TypeAlias = Literal["text", "ground"]
@@ -40,8 +41,10 @@ class Mend:
     mended: Take
 
 
-def mends_for_pair(take: Take, pair_id: str) -> tuple[Mend, ...]:
+def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Mend, ...]:
     """Return the ways to mend one pair, the least visible change first; none where it passes.
+
+    mode: whether a colour that moves keeps its hue.
 
     Held colours don't move. Another role for the text counts as least visible, since no colour
     changes; the ones that break no other pair come first. Raises TakeError for an unknown pair.
@@ -49,18 +52,35 @@ def mends_for_pair(take: Take, pair_id: str) -> tuple[Mend, ...]:
     pair = next((pair for pair in take.pairs if pair.id == pair_id), None)
     if pair is None:
         raise TakeError("There is no such pair in this take.", field="pair")
-    needed = NEEDED[take.level][pair.usage]
+    needed = requirement(pair.usage, take.level, pair.size, pair.weight).ratio
     text, ground = take.pair_colors(pair)
     if _ratio(text, ground) >= needed:
         return ()
     found = [
-        *_moves(take, pair, needed),
+        *_moves(take, pair, needed, mode),
         *_other_steps(take, pair, needed),
         *_other_roles(take, pair, needed),
     ]
     passing = _passing(take)
     mends = [_weighed(take, pair, one, passing) for one in found]
     return tuple(sorted(mends, key=lambda mend: (mend.breaks > 0, mend.difference, -mend.ratio)))
+
+
+@dataclass(frozen=True, slots=True)
+class Reach:
+    """The highest ratio that any colour in the place of an end could have against the other one."""
+
+    text: float
+    ground: float
+
+
+def reach_of(take: Take, pair_id: str) -> Reach:
+    """Return what moving the text, or the ground, could reach at best. Raises TakeError if unknown."""
+    pair = next((pair for pair in take.pairs if pair.id == pair_id), None)
+    if pair is None:
+        raise TakeError("There is no such pair in this take.", field="pair")
+    text, ground = take.pair_colors(pair)
+    return Reach(text=best_ratio(ground), ground=best_ratio(text))
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,7 +114,7 @@ def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend
     )
 
 
-def _moves(take: Take, pair: Pair, needed: float) -> list[_Change]:
+def _moves(take: Take, pair: Pair, needed: float, mode: MendMode) -> list[_Change]:
     """Return the nearest colour for the text and for the ground, where each may move."""
     if pair.layers or take.overlay(pair.text):
         return []  # what is seen is composited: moving one part by its own distance isn't it
@@ -105,10 +125,10 @@ def _moves(take: Take, pair: Pair, needed: float) -> list[_Change]:
         ("ground", "move ground", ground, text),
     )
     for end, kind, moving, fixed in ends:
-        if _is_held(take, getattr(pair, end)) or _same_swatch(take, pair):
+        if is_held(take, getattr(pair, end)) or _same_swatch(take, pair):
             continue
         try:
-            value, difference = mend_color(moving, fixed, needed)
+            value, difference = mend_color(moving, fixed, needed, mode)
         except NotReachable:
             continue
         name, mended = _moved(take, pair, end, value)
@@ -116,7 +136,7 @@ def _moves(take: Take, pair: Pair, needed: float) -> list[_Change]:
     return changes
 
 
-def _owner(take: Take, key: str) -> tuple[str, int | None]:
+def owner_of(take: Take, key: str) -> tuple[str, int | None]:
     """Return the swatch or neutral behind an end of a pair, and its step; a literal is its own."""
     if take.has_role(key):
         one = take.assignment(key)
@@ -125,23 +145,24 @@ def _owner(take: Take, key: str) -> tuple[str, int | None]:
     return owner, int(step) if step else None
 
 
-def _is_held(take: Take, key: str) -> bool:
-    owner, step = _owner(take, key)
+def is_held(take: Take, key: str) -> bool:
+    """Say whether an end of a pair is a held swatch itself; its steps may be exchanged."""
+    owner, step = owner_of(take, key)
     return step is None and any(one.id == owner and one.held for one in take.swatches)
 
 
 def _same_swatch(take: Take, pair: Pair) -> bool:
     """Where both ends are one swatch, moving it moves both."""
-    return _owner(take, pair.text) == _owner(take, pair.ground)
+    return owner_of(take, pair.text) == owner_of(take, pair.ground)
 
 
 def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
     """Return who moves, and the take with it moved. A role on a step gets a swatch of its own."""
     key = pair.text if end == "text" else pair.ground
-    owner, step = _owner(take, key)
-    note = f"mended so that {_called(take, pair.text)} reads on {_called(take, pair.ground)}"
+    owner, step = owner_of(take, key)
+    note = f"mended so that {called(take, pair.text)} reads on {called(take, pair.ground)}"
     if step is None and not owner.startswith("#"):
-        return _called(take, key), recolor(take, owner, value, note)
+        return called(take, key), recolor(take, owner, value, note)
     if not take.has_role(key):
         return key, _with_end(take, pair, end, value)
     name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
@@ -152,7 +173,7 @@ def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
     roles = tuple(
         replace(one, swatch=new, step=None, reason=reason) if one.role == key else one for one in take.roles
     )
-    return _called(take, key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
+    return called(take, key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
 
 
 def _with_end(take: Take, pair: Pair, end: End, key: str) -> Take:
@@ -160,10 +181,11 @@ def _with_end(take: Take, pair: Pair, end: End, key: str) -> Take:
     return replace(take, pairs=tuple(changed if one.id == pair.id else one for one in take.pairs))
 
 
-def _called(take: Take, key: str) -> str:
+def called(take: Take, key: str) -> str:
+    """Return what a person calls an end of a pair."""
     if take.has_role(key):
         return role_name(key, take.assignment(key).name)
-    owner, step = _owner(take, key)
+    owner, step = owner_of(take, key)
     return key if key.startswith("#") else take.name_of(owner, step)
 
 
@@ -176,7 +198,7 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     for key, moving, fixed in ((pair.text, text, ground), (pair.ground, ground, text)):
         if not take.has_role(key):
             continue
-        owner, step = _owner(take, key)
+        owner, step = owner_of(take, key)
         passing = [
             (_difference(value, moving), number + 1)
             for number, value in enumerate(take.ramp(owner).hexes)
@@ -188,7 +210,7 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
             roles = tuple(
                 replace(one, step=number, reason=reason) if one.role == key else one for one in take.roles
             )
-            name = f"{_called(take, key)} to step {number} of {take.name_of(owner, None)}"
+            name = f"{called(take, key)} to step {number} of {take.name_of(owner, None)}"
             changes.append(_Change("change step", name, difference, replace(take, roles=roles)))
     return changes
 
@@ -205,7 +227,7 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
         ratio = _ratio(value, ground)
         if ratio >= needed:
             mended = change_pair_text(take, pair.id, one.role)
-            found.append((-ratio, _Change("change role", _called(take, one.role), 0.0, mended)))
+            found.append((-ratio, _Change("change role", called(take, one.role), 0.0, mended)))
     return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
 
 
@@ -218,4 +240,4 @@ def _difference(one: Hex, other: Hex) -> float:
 
 
 def _passing(take: Take) -> set[str]:
-    return {pair.id for pair in evaluate(take).pairs if pair.passes}
+    return {pair.id for pair in evaluate(take).pairs if pair.short_by <= 0}

@@ -139,7 +139,8 @@ class Pair:
     """A figure on a ground, with what it is used for.
 
     text and ground name a role, or a colour as Take.color_of reads it.
-    layers: overlays between the two, the lowest first.
+    layers: overlays between the two, the lowest first. size: of the text in CSS pixels, and weight,
+    1 to 1000; where they are given they decide whether it is large.
     """
 
     id: str
@@ -148,6 +149,8 @@ class Pair:
     usage: Usage
     sample: str
     layers: tuple[str, ...] = ()
+    size: float | None = None
+    weight: int | None = None
 
 
 @dataclass(frozen=True, slots=True)

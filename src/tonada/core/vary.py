@@ -24,12 +24,13 @@ from tonada.core.color import (
     srgb8_to_oklab,
     srgb8_to_oklch,
 )
-from tonada.core.contrast import NEEDED, ratio_of_luminances, relative_luminance
+from tonada.core.contrast import ratio_of_luminances, relative_luminance
 from tonada.core.errors import InputError
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.palette import Take
 from tonada.core.placing import web_safe
 from tonada.core.recolor import recolor_many
+from tonada.core.requirements import requirement
 
 LAST_SEED: Final = 200
 # Two neighbours in a row of variations differ by at least this deltaEOK in some swatch.
@@ -192,7 +193,9 @@ class _Drawer:
         luminance = np.repeat(relative_luminance(self._colors)[None], len(drawn), axis=0)
         luminance[:, self._columns] = relative_luminance(drawn)
         texts, grounds = [text for text, _ in self._ends], [ground for _, ground in self._ends]
-        needed = np.array([NEEDED[self._take.level][pair.usage] for pair in self._pairs])
+        needed = np.array(
+            [requirement(pair.usage, self._take.level, pair.size, pair.weight).ratio for pair in self._pairs]
+        )
         return ratio_of_luminances(luminance[:, texts], luminance[:, grounds]), needed
 
     def _shortfalls(self, drawn: NDArray[np.uint8]) -> Floats:

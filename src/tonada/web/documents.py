@@ -155,9 +155,13 @@ class PairModel(Model):
     usage: Usage
     sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
     layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
+    size: Annotated[float, Field(gt=0, le=1000)] | None = None
+    weight: Annotated[int, Field(ge=1, le=1000)] | None = None
 
     def to_pair(self) -> palette.Pair:
-        return _pair(self.id, self.text, self.ground, self.usage, self.sample, self.layers)
+        return _pair(
+            self.id, self.text, self.ground, self.usage, self.sample, self.layers, self.size, self.weight
+        )
 
     @classmethod
     def of(cls, one: palette.Pair) -> PairModel:

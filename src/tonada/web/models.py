@@ -12,6 +12,7 @@ from tonada.core import limits
 from tonada.core.contrast import Level, Usage, Verdict
 from tonada.core.evaluation import Reach
 from tonada.core.mend import Mend, MendKind
+from tonada.core.nearest import MendMode
 from tonada.core.notation import Notation
 from tonada.core.palette import Role
 from tonada.core.proposal import ProposedRole
@@ -210,10 +211,14 @@ class PairFiguresAnswer(Model):
     text_hex: str
     ground_hex: str
     usage: Usage
+    size: float | None
+    weight: int | None
     sample: str
     ratio: float
     needed: float
     passes: bool
+    excepted: bool
+    criterion: str
     short_by: float
     verdict: Verdict
     text_position: float
@@ -317,8 +322,11 @@ class ProposalAnswer(Model):
 
 
 class MendsBody(Model):
+    """mode: whether a colour that moves keeps its hue."""
+
     document: TakeDocument
     pair: Identifier
+    mode: MendMode = "hue"
 
 
 class MendAnswer(Model):
@@ -348,7 +356,28 @@ class MendAnswer(Model):
 
 
 class MendsAnswer(Model):
+    """The ways, and the best ratio that any colour in the place of the text, or of the ground, could have."""
+
     mends: tuple[MendAnswer, ...]
+    best_text: float
+    best_ground: float
+
+
+class MovedAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    name: str
+    before: str
+    after: str
+    difference: float
+
+
+class MendedTakeAnswer(Model):
+    """All pairs mended: the take, what moved, and why the rest still falls short."""
+
+    document: TakeDocument
+    moved: tuple[MovedAnswer, ...]
+    impossible: tuple[str, ...]
 
 
 class Problem(Described):

@@ -10,7 +10,8 @@ from tonada.core.build import build_take
 from tonada.core.errors import ColorError
 from tonada.core.evaluation import evaluate
 from tonada.core.formats import read_list
-from tonada.core.mend import mends_for_pair
+from tonada.core.mend import mends_for_pair, reach_of
+from tonada.core.mend_all import mend_all
 from tonada.core.naming import color_name
 from tonada.core.notation import read_color as read_color_text
 from tonada.core.proposal import propose_roles
@@ -22,8 +23,10 @@ from tonada.web.models import (
     EvaluateBody,
     EvaluationAnswer,
     MendAnswer,
+    MendedTakeAnswer,
     MendsAnswer,
     MendsBody,
+    MovedAnswer,
     ProposalAnswer,
     ProposalBody,
     ProposedRoleAnswer,
@@ -63,8 +66,19 @@ def read_color(body: ColorBody) -> Response:
 
 @api.post("/mends", responses={200: MendsAnswer}, summary="The ways to mend one pair")
 def list_mends(body: MendsBody) -> Response:
-    mends = mends_for_pair(body.document.to_take(), body.pair)
-    return answer(MendsAnswer(mends=tuple(MendAnswer.of(mend) for mend in mends)))
+    take = body.document.to_take()
+    reach = reach_of(take, body.pair)
+    mends = tuple(MendAnswer.of(mend) for mend in mends_for_pair(take, body.pair, body.mode))
+    return answer(MendsAnswer(mends=mends, best_text=reach.text, best_ground=reach.ground))
+
+
+@api.post("/mend-all", responses={200: MendedTakeAnswer}, summary="The least change that mends every pair")
+def mend_every_pair(body: EvaluateBody) -> Response:
+    mended = mend_all(body.document.to_take())
+    moved = tuple(MovedAnswer.model_validate(one) for one in mended.moved)
+    return answer(
+        MendedTakeAnswer(document=TakeDocument.of(mended.take), moved=moved, impossible=mended.impossible)
+    )
 
 
 @api.post("/proposals", responses={200: ProposalAnswer}, summary="Roles for a set of colours, with reasons")
