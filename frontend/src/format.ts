@@ -21,6 +21,7 @@ export function formatNeeded(ratio: number): string {
 }
 
 export function verdictText(pair: PairFigures): string {
+  if (pair.excepted) return 'Excepted'
   return pair.passes ? `Passes ${pair.verdict}` : `Short by ${formatShort(pair.short_by)}`
 }
 

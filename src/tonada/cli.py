@@ -72,7 +72,13 @@ def _parser() -> argparse.ArgumentParser:
     mend.add_argument("--mode", choices=("hue", "free"), default="hue", help="keep the hue, or not (hue)")
     mend.set_defaults(run=_mend)
 
-    for command in (extract, contrast, roles, harmony, ramp, mend):
+    check = commands.add_parser("check", help="the pairs of tokens or a stylesheet; exit 1 when one fails")
+    check.add_argument("file", type=Path, metavar="FILE", help="design tokens with pairs, CSS or HTML")
+    check.add_argument("--level", choices=("A", "AA", "AAA"), default="AA", help="of WCAG 2.2 (AA)")
+    check.add_argument("--junit", action="store_true", help="print JUnit XML")
+    check.set_defaults(run=_check)
+
+    for command in (extract, contrast, roles, harmony, ramp, mend, check):
         command.add_argument("--json", action="store_true", help="print JSON")
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
@@ -207,6 +213,36 @@ def _mend(parsed: argparse.Namespace) -> int:
     answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
     line = f"{found.hex}  {_down(found.ratio)} : 1  difference {found.difference:.4f}"
     return _print(answer, [line], as_json=parsed.json)
+
+
+def _check(parsed: argparse.Namespace) -> int:
+    from tonada.core.check import as_junit, check_file
+
+    pairs = check_file(parsed.file.read_bytes(), parsed.file.name, parsed.level)
+    answer = {
+        "pairs": [
+            {
+                "text": one.text,
+                "ground": one.ground,
+                "usage": one.usage,
+                "ratio": one.ratio,
+                "needed": one.needed,
+                "pass": one.passes,
+                "excepted": one.excepted,
+            }
+            for one in pairs
+        ]
+    }
+    words = [("fails" if one.fails else "excepted" if one.excepted else "passes") for one in pairs]
+    lines = [
+        f"{word:<9}{_down(one.ratio):>6} of {one.needed:<4g} {one.text} on {one.ground}, {one.usage}"
+        for word, one in zip(words, pairs, strict=True)
+    ]
+    if parsed.junit:
+        print(as_junit(pairs, parsed.file.name))
+    else:
+        _print(answer, lines, as_json=parsed.json)
+    return 1 if any(one.fails for one in pairs) else 0
 
 
 def _down(ratio: float) -> str:

@@ -9,6 +9,7 @@ import subprocess
 import sys
 from pathlib import Path
 from typing import Any
+from xml.etree import ElementTree
 
 import pytest
 
@@ -163,3 +164,81 @@ def test_a_ramp_is_printed_light_to_dark(capsys: pytest.CaptureFixture[str]) -> 
     assert main(["ramp", "#2b3a8c", "--kind", "mix", "--steps", "4", "--json"]) == 0
     assert len(json.loads(capsys.readouterr().out)["steps"]) == 9
     assert main(["ramp", "#2b3a8c", "--steps", "99"]) == 2
+
+
+TOKENS = {
+    "color": {
+        "$type": "color",
+        "ink": {"$value": "#1b1d2e"},
+        "muted": {"$value": {"colorSpace": "srgb", "components": [0.46, 0.47, 0.57]}},
+        "paper": {"$value": "#faf9f7"},
+        "text": {"$value": "{color.ink}"},
+    },
+    "$extensions": {
+        "org.tonada.pairs": [
+            {"text": "{color.text}", "ground": "{color.paper}"},
+            {"text": "{color.muted}", "ground": "{color.paper}", "usage": "body text", "size": 24},
+            {"text": "#ffffff", "ground": "{color.paper}", "usage": "decoration"},
+        ]
+    },
+}
+
+
+def test_a_check_passes_or_fails_a_build(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    path = tmp_path / "brand.tokens.json"
+    path.write_text(json.dumps(TOKENS))
+    assert main(["check", str(path), "--json"]) == 0
+    pairs = json.loads(capsys.readouterr().out)["pairs"]
+    assert [(one["needed"], one["pass"], one["excepted"]) for one in pairs] == [
+        (4.5, True, False),
+        (3.0, True, False),
+        (1.0, False, True),
+    ]
+    assert main(["check", str(path), "--level", "AAA"]) == 1
+    assert "fails" in capsys.readouterr().out
+    assert main(["check", str(path), "--level", "AAA", "--junit"]) == 1
+    suite = ElementTree.fromstring(capsys.readouterr().out)
+    assert (suite.get("tests"), suite.get("failures"), suite.get("skipped")) == ("3", "1", "1")
+
+
+def test_a_stylesheet_is_checked_rule_by_rule(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    path = tmp_path / "site.css"
+    path.write_text(".good { color: #000; background: #fff } .weak { color: #999; background: #fff }")
+    assert main(["check", str(path), "--json"]) == 1
+    pairs = json.loads(capsys.readouterr().out)["pairs"]
+    assert {one["text"]: one["pass"] for one in pairs} == {".good": True, ".weak": False}
+
+
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [
+        pytest.param({"$extensions": {}}, "no pairs", id="no pairs"),
+        pytest.param(
+            {"$extensions": {"org.tonada.pairs": [{"text": "{color.none}", "ground": "#fff"}]}},
+            "no colour token",
+            id="a reference to nothing",
+        ),
+        pytest.param(
+            {"$extensions": {"org.tonada.pairs": [{"text": "#000", "ground": "#fff", "usage": "x"}]}},
+            "usage is one of",
+            id="an unknown usage",
+        ),
+        pytest.param(
+            {"$extensions": {"org.tonada.pairs": [{"text": "#000", "ground": "#fff8"}]}},
+            "opaque",
+            id="a translucent ground",
+        ),
+        pytest.param(
+            {"$extensions": {"org.tonada.pairs": [{"text": "#000", "ground": "#fff", "size": "big"}]}},
+            "number",
+            id="a size that is none",
+        ),
+    ],
+)
+def test_what_can_t_be_checked_says_why(
+    tmp_path: Path, capsys: pytest.CaptureFixture[str], change: dict[str, Any], says: str
+) -> None:
+    path = tmp_path / "brand.tokens.json"
+    path.write_text(json.dumps(TOKENS | change))
+    assert main(["check", str(path)]) == 2
+    assert says in capsys.readouterr().err

@@ -133,6 +133,8 @@ def test_every_change_needs_the_token(app: Flask) -> None:
 def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: Flask) -> None:
     exempt = {"/api/evaluate", "/api/mends", "/api/proposals", "/api/colors", "/api/lists"}
     exempt |= {
+        "/api/sight",
+        "/api/grid",
         "/api/ramps",
         "/api/mend-all",
         "/api/changes",

@@ -331,6 +331,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What other eyes see, and what they confuse */
+        post: operations["sight_look_sight_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every colour in use on every other */
+        post: operations["sight_read_grid_grid_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/takes": {
         parameters: {
             query?: never;
@@ -500,6 +534,23 @@ export interface paths {
         put?: never;
         /** The ways to mend one pair */
         post: operations["computation_list_mends_mends_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mend-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The least change that mends every pair */
+        post: operations["computation_mend_every_pair_mend_all_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -750,6 +801,16 @@ export interface components {
              * @default []
              */
             layers: string[];
+            /**
+             * Size
+             * @default null
+             */
+            size: number | null;
+            /**
+             * Weight
+             * @default null
+             */
+            weight: number | null;
         };
         /**
          * RampModel
@@ -854,7 +915,7 @@ export interface components {
              * @default AA
              * @enum {string}
              */
-            level: "AA" | "AAA";
+            level: "A" | "AA" | "AAA";
             /**
              * Swatches
              * @default []
@@ -917,7 +978,7 @@ export interface components {
          * @description What a figure on a ground is used for; it decides the ratio that is needed.
          * @enum {string}
          */
-        Usage: "body text" | "large text" | "button label" | "link" | "part of a control";
+        Usage: "body text" | "large text" | "button label" | "link" | "link beside text" | "part of a control" | "focus indicator" | "decoration" | "disabled" | "logotype";
         /** VariedFrom */
         VariedFrom: {
             /** Swatch */
@@ -1489,6 +1550,10 @@ export interface components {
             /** Ground Hex */
             ground_hex: string;
             usage: components["schemas"]["Usage"];
+            /** Size */
+            size: number | null;
+            /** Weight */
+            weight: number | null;
             /** Sample */
             sample: string;
             /** Ratio */
@@ -1497,13 +1562,17 @@ export interface components {
             needed: number;
             /** Passes */
             passes: boolean;
+            /** Excepted */
+            excepted: boolean;
+            /** Criterion */
+            criterion: string;
             /** Short By */
             short_by: number;
             /**
              * Verdict
              * @enum {string}
              */
-            verdict: "AAA" | "AA" | "fail";
+            verdict: "AAA" | "AA" | "A" | "fail" | "excepted";
             /** Text Position */
             text_position: number;
             /** Ground Position */
@@ -1852,6 +1921,106 @@ export interface components {
             before: components["schemas"]["TakeDocument"];
             after: components["schemas"]["TakeDocument"];
         };
+        /**
+         * SightAnswer
+         * @description matrix: nine numbers, row by row, for linear light.
+         */
+        SightAnswer: {
+            /** Matrix */
+            matrix: number[];
+            /** Told Apart */
+            told_apart: number;
+            /** Confusions */
+            confusions: components["schemas"]["ConfusionAnswer"][];
+        };
+        /**
+         * ConfusionAnswer
+         * @description Two roles that are hardly told apart. mend_swatch, mend_hex: a lightness that would tell them.
+         */
+        ConfusionAnswer: {
+            /** One */
+            one: string;
+            /** Other */
+            other: string;
+            /** One Name */
+            one_name: string;
+            /** Other Name */
+            other_name: string;
+            /** One Hex */
+            one_hex: string;
+            /** Other Hex */
+            other_hex: string;
+            /** Difference */
+            difference: number;
+            /** Typical */
+            typical: number;
+            /** Mend Swatch */
+            mend_swatch: string | null;
+            /** Mend Hex */
+            mend_hex: string | null;
+        };
+        /**
+         * SightBody
+         * @description severity: 0 for typical sight to 1.
+         */
+        SightBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Sight
+             * @enum {string}
+             */
+            sight: "protan" | "deutan" | "tritan" | "no colour";
+            /**
+             * Severity
+             * @default 1
+             */
+            severity: number;
+        };
+        /**
+         * GridAnswer
+         * @description ratios and what they are enough for: [figure][ground]. csv: the same, to be saved.
+         */
+        GridAnswer: {
+            /** Figures */
+            figures: components["schemas"]["GridColorAnswer"][];
+            /** Grounds */
+            grounds: components["schemas"]["GridColorAnswer"][];
+            /** Ratios */
+            ratios: number[][];
+            /** Reaches */
+            reaches: ("nothing" | "large text and parts" | "body text" | "enhanced text")[][];
+            /** Csv */
+            csv: string;
+        };
+        /** GridColorAnswer */
+        GridColorAnswer: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Position */
+            position: number;
+        };
+        /**
+         * GridBody
+         * @description tried: white, black, the greys and Primary's steps as figures, instead of the colours in use.
+         */
+        GridBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Order
+             * @default roles
+             * @enum {string}
+             */
+            order: "roles" | "light to dark";
+            /**
+             * Tried
+             * @default false
+             */
+            tried: boolean;
+        };
         /** NewTakeBody */
         NewTakeBody: {
             document: components["schemas"]["TakeDocument"];
@@ -2015,10 +2184,17 @@ export interface components {
             /** Text */
             text: string;
         };
-        /** MendsAnswer */
+        /**
+         * MendsAnswer
+         * @description The ways, and the best ratio that any colour in the place of the text, or of the ground, could have.
+         */
         MendsAnswer: {
             /** Mends */
             mends: components["schemas"]["MendAnswer"][];
+            /** Best Text */
+            best_text: number;
+            /** Best Ground */
+            best_ground: number;
         };
         /** MendAnswer */
         MendAnswer: {
@@ -2043,11 +2219,42 @@ export interface components {
             breaks: number;
             document: components["schemas"]["TakeDocument"];
         };
-        /** MendsBody */
+        /**
+         * MendsBody
+         * @description mode: whether a colour that moves keeps its hue.
+         */
         MendsBody: {
             document: components["schemas"]["TakeDocument"];
             /** Pair */
             pair: string;
+            /**
+             * Mode
+             * @default hue
+             * @enum {string}
+             */
+            mode: "hue" | "free";
+        };
+        /**
+         * MendedTakeAnswer
+         * @description All pairs mended: the take, what moved, and why the rest still falls short.
+         */
+        MendedTakeAnswer: {
+            document: components["schemas"]["TakeDocument"];
+            /** Moved */
+            moved: components["schemas"]["MovedAnswer"][];
+            /** Impossible */
+            impossible: string[];
+        };
+        /** MovedAnswer */
+        MovedAnswer: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** Difference */
+            difference: number;
         };
         /**
          * ProposalAnswer
@@ -2097,7 +2304,7 @@ export interface components {
              * @default AA
              * @enum {string}
              */
-            level: "AA" | "AAA";
+            level: "A" | "AA" | "AAA";
         };
         /**
          * ColorChoice
@@ -3692,6 +3899,144 @@ export interface operations {
             };
         };
     };
+    sight_look_sight_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sight_read_grid_grid_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GridBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takes_order_takes_brands__uuid_brand_id__takes_put: {
         parameters: {
             query?: never;
@@ -4650,6 +4995,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendsAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_mend_every_pair_mend_all_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendedTakeAnswer"];
                 };
             };
             /** @description Not Found */

@@ -20,6 +20,9 @@ export function useChange() {
   let waiting: Work | undefined
   let running: Promise<void> | undefined
   let disposed = false
+  let last: Shown | undefined
+  /** A change that is being kept may take away the part of the page that asked for it. */
+  let keeping = false
   /** Whole changes, one after the other: each begins from what the one before made. */
   let queue: Promise<void> = Promise.resolve()
 
@@ -48,7 +51,9 @@ export function useChange() {
       waiting = undefined
       try {
         const answer = await work(from)
-        if (from) take.preview = answer
+        if (!from) continue
+        last = answer
+        take.preview = answer
         said.value = answer.said ?? []
         problem.value = ''
       } catch (reason) {
@@ -59,16 +64,18 @@ export function useChange() {
 
   /** The gesture ends: what is shown becomes a step. */
   async function keep() {
+    keeping = true
     await running
-    const result = take.preview?.document
-    from = undefined
+    keeping = false
+    const result = last?.document
+    from = last = undefined
     take.preview = undefined
     if (result && JSON.stringify(result) !== JSON.stringify(take.document)) take.change(result)
   }
 
   /** The gesture is given up: everything is as it was. */
   function drop() {
-    waiting = from = undefined
+    waiting = from = last = undefined
     take.preview = undefined
   }
 
@@ -85,7 +92,7 @@ export function useChange() {
 
   onScopeDispose(() => {
     disposed = true
-    drop()
+    if (!keeping) drop()
   })
   return { problem, said, show, showDocument, keep, drop, make }
 }

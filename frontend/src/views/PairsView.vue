@@ -1,9 +1,14 @@
 <script setup lang="ts">
-import { computed, onMounted, shallowRef } from 'vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
+import AddPairDialog from '@/components/pairs/AddPairDialog.vue'
+import ConfusionList from '@/components/pairs/ConfusionList.vue'
 import LevelSwitch from '@/components/pairs/LevelSwitch.vue'
+import MendAllDialog from '@/components/pairs/MendAllDialog.vue'
+import PairGrid from '@/components/pairs/PairGrid.vue'
 import PairInspector from '@/components/pairs/PairInspector.vue'
 import PairRow from '@/components/pairs/PairRow.vue'
 import { useSelection } from '@/composables/useSelection'
@@ -13,6 +18,14 @@ defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const { selected, select } = useSelection('pair')
+const SHAPES = [
+  { value: 'list', label: 'List' },
+  { value: 'grid', label: 'Grid' },
+  { value: 'try', label: 'Try texts' },
+] as const
+const shape = ref<'list' | 'grid' | 'try'>('list')
+const isAdding = ref(false)
+const isMending = ref(false)
 const greys = shallowRef<readonly string[]>([])
 onMounted(async () => (greys.value = (await readSession()).scale_greys))
 
@@ -47,29 +60,65 @@ const level = computed<Level>({
       </div>
       <template v-else>
         <div class="flex items-center gap-3">
+          <RadioGroup v-model="shape" aria-label="Shown as" class="flex border border-ink">
+            <RadioGroupOption
+              v-for="one in SHAPES"
+              :key="one.value"
+              v-slot="{ checked }"
+              :value="one.value"
+              class="cursor-pointer border-ink -outline-offset-3 not-first:border-l"
+            >
+              <span
+                class="block px-3 py-1 font-semibold"
+                :class="checked ? 'bg-ink text-sheet' : 'bg-sheet'"
+                >{{ one.label }}</span
+              >
+            </RadioGroupOption>
+          </RadioGroup>
           <LevelSwitch v-model="level" />
+          <button type="button" class="button" @click="isAdding = true">Add a pair</button>
           <p class="ml-auto font-semibold" role="status" data-testid="tally">
-            {{ pairs.length - take.failing }} of {{ pairs.length }} pairs pass {{ level }}
+            {{ pairs.filter((one) => one.passes).length }} of
+            {{ pairs.filter((one) => !one.excepted).length }} pairs pass {{ level }}
           </p>
+          <button
+            v-if="take.failing > 0"
+            type="button"
+            class="button-solid"
+            @click="isMending = true"
+          >
+            Mend all {{ take.failing }}
+          </button>
         </div>
-        <div
-          class="mt-2 grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-end gap-x-4 border-b border-ink pb-1.5 text-small text-quiet"
-          aria-hidden="true"
-        >
-          <span>Text on ground</span>
-          <span>Distance on the contrast scale; bracket: what is needed</span>
-          <span>Ratio</span><span>Verdict</span><span></span>
-        </div>
-        <ul>
-          <PairRow
-            v-for="one in pairs"
-            :key="one.id"
-            :pair="one"
-            :greys="greys"
-            :selected="one.id === pair?.id"
-            @select="select(one.id)"
-          />
-        </ul>
+        <template v-if="shape === 'list'">
+          <div
+            class="mt-2 grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-end gap-x-4 border-b border-ink pb-1.5 text-small text-quiet"
+            aria-hidden="true"
+          >
+            <span>Text on ground</span>
+            <span>Distance on the contrast scale; bracket: what is needed</span>
+            <span>Ratio</span><span>Verdict</span><span></span>
+          </div>
+          <ul>
+            <PairRow
+              v-for="one in pairs"
+              :key="one.id"
+              :pair="one"
+              :greys="greys"
+              :selected="one.id === pair?.id"
+              @select="select(one.id)"
+            />
+          </ul>
+          <ConfusionList />
+        </template>
+        <PairGrid v-else-if="take.shown" :document="take.shown" :tried="shape === 'try'" />
+        <AddPairDialog
+          v-if="take.document"
+          v-model="isAdding"
+          :document="take.document"
+          @add="take.change"
+        />
+        <MendAllDialog v-model="isMending" />
       </template>
     </div>
     <InspectorPanel>

@@ -19,8 +19,9 @@ from tonada.core.color import (
     srgb8_to_oklch,
 )
 from tonada.core.harmony import color_at
+from tonada.core.machado import Sight
 from tonada.core.palette import Role, Swatch, Take
-from tonada.core.vision import Sight, simulated_oklab
+from tonada.core.vision import simulated_oklab
 
 AdviceKind: TypeAlias = Literal["many hues", "close", "confused", "vibrates", "quiet accent"]
 

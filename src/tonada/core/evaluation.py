@@ -212,12 +212,12 @@ def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], grou
         roles=roles,
         better_label=_label_on(luminance),
         on_ground=on_ground,
-        reaches=_reach(on_ground),
+        reaches=reach(on_ground),
         is_neutral=chroma < NEUTRAL_BELOW,
     )
 
 
-def _reach(ratio: float) -> Reach:
+def reach(ratio: float) -> Reach:
     """Return what a figure of this ratio is enough for. Source: WCAG 2.2, 1.4.3, 1.4.6 and 1.4.11."""
     if ratio < 3:
         return "nothing"

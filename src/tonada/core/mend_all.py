@@ -185,17 +185,39 @@ def _components(count: int, needs: Sequence[_Need]) -> list[set[int]]:
 def _solve(
     movers: Sequence[_Mover], members: list[int], needs: list[_Need]
 ) -> tuple[dict[int, int], set[str]]:
-    """Return a row for each member, and the pairs that had to be given up, the worst first."""
+    """Return a row for each member, and the pairs that had to be given up."""
     dropped: set[str] = set()
     left = list(needs)
-    while True:
-        found = _cheapest(movers, members, left)
-        if found is not None:
-            return found, dropped
-        # Most of all in the way is what is shortest now.
-        worst = max(left, key=lambda need: (need.pair.needed / need.pair.ratio, need.pair.id))
-        dropped.add(worst.pair.id)
-        left.remove(worst)
+    while (found := _cheapest(movers, members, left)) is None:
+        lost = _in_the_way(movers, left)
+        dropped.add(lost.pair.id)
+        left.remove(lost)
+    return found, dropped
+
+
+def _in_the_way(movers: Sequence[_Mover], needs: Sequence[_Need]) -> _Need:
+    """Return the pair to give up: one that no candidate can meet, else the shortest of a mover whose
+    fixed pairs contradict each other, else the shortest of all."""
+    by_mover: dict[int, list[_Need]] = {}
+    for need in needs:
+        mover = need.one if need.other is None else need.other if need.one is None else None
+        if mover is not None:
+            by_mover.setdefault(mover, []).append(need)
+    for mover, own in by_mover.items():
+        met = [_met(movers[mover], need) for need in own]
+        hopeless = [need for need, mask in zip(own, met, strict=True) if not mask.any()]
+        if hopeless or not np.logical_and.reduce(met).any():
+            return max(hopeless or own, key=_shortness)
+    return max(needs, key=_shortness)
+
+
+def _shortness(need: _Need) -> tuple[float, str]:
+    return need.pair.needed / need.pair.ratio, need.pair.id
+
+
+def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
+    """Say of each candidate whether it passes against what stays."""
+    return np.asarray(ratio_of_luminances(mover.luminance, np.array(need.fixed)) >= need.pair.needed)
 
 
 def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> dict[int, int] | None:
@@ -210,8 +232,7 @@ def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Nee
         else:
             mover = need.one if need.one is not None else need.other
             if mover is not None:
-                ratios = ratio_of_luminances(movers[mover].luminance, np.array(need.fixed))
-                masks[mover] = masks[mover] & (ratios >= need.pair.needed)
+                masks[mover] = masks[mover] & _met(movers[mover], need)
     return _Branches(movers, between).search(members, masks)
 
 

@@ -22,8 +22,9 @@ from tonada.core.color import (
 )
 from tonada.core.contrast import contrast_ratio
 from tonada.core.harmony import nearest_of_hue
+from tonada.core.machado import Sight
 from tonada.core.palette_parts import SIGNALS, Role
-from tonada.core.vision import Sight, simulated_oklab
+from tonada.core.vision import simulated_oklab
 
 # The conventions of signs and forms: OKLCH hue in degrees, how far it may turn, usual lightness.
 SIGNAL_HUES: Final[Mapping[Role, tuple[float, float, float]]] = {

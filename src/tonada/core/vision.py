@@ -1,7 +1,6 @@
-"""How colours look to other eyes: simulation of protan, deutan and tritan sight, and of none.
+"""How colours look to other eyes: protan, deutan and tritan sight at any severity, and no colour.
 
-Source: Machado, Oliveira and Fernandes 2009, "A Physiologically-based Model for Simulation of Color
-Vision Deficiency", matrices of severity 1.0, applied in linear light.
+Machado et al. 2009 for severities, linear between the published tenths, in linear light (machado.py).
 """
 
 from __future__ import annotations
@@ -11,42 +10,42 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 
 from tonada.core.color import SRGB8_TO_LINEAR, Floats, Srgb8, linear_to_oklab
+from tonada.core.contrast import LUMINANCE_WEIGHTS
+from tonada.core.errors import InputError
+from tonada.core.machado import MACHADO, Sight
 
-Sight: TypeAlias = Literal["protan", "deutan", "tritan"]
+AnySight: TypeAlias = Literal["protan", "deutan", "tritan", "no colour"]
 
-MATRICES: Final[dict[Sight, Floats]] = {
-    "protan": np.array(
-        [
-            [0.152286, 1.052583, -0.204868],
-            [0.114503, 0.786281, 0.099216],
-            [-0.003882, -0.048116, 1.051998],
-        ]
-    ),
-    "deutan": np.array(
-        [
-            [0.367322, 0.860646, -0.227968],
-            [0.280085, 0.672501, 0.047413],
-            [-0.011820, 0.042940, 0.968881],
-        ]
-    ),
-    "tritan": np.array(
-        [
-            [1.255528, -0.076749, -0.178779],
-            [-0.078411, 0.930809, 0.147602],
-            [0.004733, 0.691367, 0.303900],
-        ]
-    ),
-}
+# Full dichromats, by kind.
+MATRICES: Final[dict[Sight, Floats]] = {sight: table[-1] for sight, table in MACHADO.items()}
 
 
-def simulate(srgb8: Srgb8, sight: Sight) -> Floats:
-    """Return linear light, clipped to 0 to 1, of 8-bit colours as seen with this sight at its fullest."""
+def sight_matrix(sight: AnySight, severity: float = 1.0) -> Floats:
+    """Return the matrix, shape (3, 3), for linear light; severity 0 changes nothing, 1 is the fullest.
+
+    No colour: every channel becomes the relative luminance of WCAG, in the measure of the severity.
+    Raises InputError for a severity outside 0 to 1.
+    """
+    if not 0 <= severity <= 1:
+        raise InputError("A severity is 0 to 1.", field="severity")
+    if sight == "no colour":
+        grey = np.repeat(LUMINANCE_WEIGHTS[None], 3, axis=0)
+        return np.asarray(severity * grey + (1 - severity) * np.eye(3))
+    table = MACHADO[sight]
+    place = severity * (len(table) - 1)
+    below = min(int(place), len(table) - 2)
+    part = place - below
+    return np.asarray((1 - part) * table[below] + part * table[below + 1])
+
+
+def simulate(srgb8: Srgb8, sight: AnySight, severity: float = 1.0) -> Floats:
+    """Return linear light, clipped to 0 to 1, of 8-bit colours as seen with this sight."""
     linear = SRGB8_TO_LINEAR[np.asarray(srgb8)]
     red, green, blue = linear[..., 0], linear[..., 1], linear[..., 2]
-    seen = [row[0] * red + row[1] * green + row[2] * blue for row in MATRICES[sight]]
+    seen = [row[0] * red + row[1] * green + row[2] * blue for row in sight_matrix(sight, severity)]
     return np.asarray(np.clip(np.stack(seen, axis=-1), 0, 1))
 
 
-def simulated_oklab(srgb8: Srgb8, sight: Sight) -> Floats:
+def simulated_oklab(srgb8: Srgb8, sight: AnySight, severity: float = 1.0) -> Floats:
     """Return OKLab of colours as seen with this sight."""
-    return linear_to_oklab(simulate(srgb8, sight))
+    return linear_to_oklab(simulate(srgb8, sight, severity))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import SchemeSwitch from './SchemeSwitch.vue'
+import SightSwitch from './SightSwitch.vue'
 import { useTakeStore } from '@/stores/take'
 
 const take = useTakeStore()
@@ -30,11 +31,8 @@ const STEPS = [
         >
       </RouterLink>
     </nav>
-    <section
-      v-if="take.document?.other"
-      aria-label="Day or night"
-      class="ml-auto flex items-center"
-    >
+    <SightSwitch v-if="!take.isEmpty" class="ml-auto" />
+    <section v-if="take.document?.other" aria-label="Day or night" class="ml-3 flex items-center">
       <SchemeSwitch v-model="take.scheme" />
     </section>
   </div>

@@ -3,7 +3,7 @@ import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import type { Level } from '@/api/types'
 
 const level = defineModel<Level>({ required: true })
-const LEVELS: readonly Level[] = ['AA', 'AAA']
+const LEVELS: readonly Level[] = ['A', 'AA', 'AAA']
 </script>
 
 <template>

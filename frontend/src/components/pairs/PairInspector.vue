@@ -2,6 +2,7 @@
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import MendCard from './MendCard.vue'
+import PairSettings from './PairSettings.vue'
 import { explain } from '@/api/client'
 import type { PairFigures } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
@@ -12,9 +13,13 @@ import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ pair: PairFigures }>()
 const take = useTakeStore()
-const { mends, error } = useMends(
+const isFine = computed(() => props.pair.short_by === 0)
+/** The hue is kept unless the designer lets go of it. */
+const free = ref(false)
+const { mends, best, error } = useMends(
   () => take.document,
-  () => (props.pair.passes ? undefined : props.pair.id),
+  () => (isFine.value ? undefined : props.pair.id),
+  () => (free.value ? 'free' : 'hue'),
 )
 const chosen = ref(0)
 watch(mends, () => (chosen.value = 0))
@@ -36,6 +41,18 @@ const colors = computed(() => [
   { part: 'Ground', name: props.pair.ground_name, hex: props.pair.ground_hex },
 ])
 
+/** Where no colour at all would do in one of the two places, that is said with the best there is. */
+const unreachable = computed(() => {
+  if (!best.value) return ''
+  const { best_text: text, best_ground: ground } = best.value
+  const { needed, text_name, ground_name } = props.pair
+  if (text >= needed && ground >= needed) return ''
+  const [stuck, most, other] =
+    text < needed ? [ground_name, text, ground] : [text_name, ground, text]
+  const helps = other >= needed ? ` Moving ${stuck} itself helps.` : ''
+  return `No colour reaches ${needed.toString()} with ${stuck}: ${formatRatio(most)} at best.${helps}`
+})
+
 function apply() {
   const mend = mends.value?.[chosen.value]
   if (mend) take.change(mend.document)
@@ -46,8 +63,11 @@ function apply() {
   <section :aria-label="`${pair.text_name} on ${pair.ground_name}`">
     <h2 class="text-title leading-tight">{{ pair.text_name }} on {{ pair.ground_name }}</h2>
     <p class="text-quiet">
-      {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1) }}, needs
-      {{ formatNeeded(pair.needed) }}
+      {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
+      }}<template v-if="pair.excepted">: nothing is needed</template
+      ><template v-else-if="pair.needed > 1"
+        >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
+      ><template v-else>: level A asks nothing of it</template>
     </p>
     <dl class="rule-list mt-2">
       <div v-for="color in colors" :key="color.part" class="flex items-center gap-2 py-1">
@@ -69,7 +89,9 @@ function apply() {
         </dd>
       </div>
     </dl>
-    <template v-if="!pair.passes">
+    <PairSettings :pair="pair" />
+    <template v-if="!isFine">
+      <p v-if="unreachable" class="mt-2 font-semibold">{{ unreachable }}</p>
       <p v-if="held.length" class="mt-2 text-small text-quiet">
         {{ held.map(({ name }) => name).join(' and ') }} {{ held.length > 1 ? 'are' : 'is' }} held
         and won’t move.
@@ -81,7 +103,12 @@ function apply() {
         colours to mend this pair.
       </p>
       <template v-else>
-        <h3 class="mt-3 text-quiet">Ways to mend, least visible first</h3>
+        <div class="mt-3 flex items-center gap-2">
+          <h3 class="flex-1 text-quiet">Ways to mend, least visible first</h3>
+          <label class="flex items-center gap-1.5"
+            ><input v-model="free" type="checkbox" class="accent-ink" /> any hue</label
+          >
+        </div>
         <RadioGroup v-model="chosen" aria-label="Ways to mend" data-testid="mends">
           <RadioGroupOption
             v-for="(mend, row) in mends"

@@ -12,10 +12,15 @@ const look = computed(
       'large text': 'text-[24px] font-bold tracking-tight',
       'button label': 'text-[15px] font-semibold',
       link: 'text-[15px] underline underline-offset-3',
+      'link beside text': 'text-[15px]',
       'part of a control': 'text-[14px]',
+      'focus indicator': 'text-[14px]',
+      decoration: 'text-[15px]',
+      disabled: 'text-[15px]',
+      logotype: 'text-[24px] font-bold tracking-tight',
     })[props.pair.usage],
 )
-const isPart = computed(() => props.pair.usage === 'part of a control')
+const isPart = computed(() => ['part of a control', 'focus indicator'].includes(props.pair.usage))
 </script>
 
 <template>
@@ -35,6 +40,15 @@ const isPart = computed(() => props.pair.usage === 'part of a control')
       </svg>
       <span class="sr-only">{{ pair.sample }}</span>
     </span>
-    <span v-else class="truncate" :class="look">{{ pair.sample }}</span>
+    <span
+      v-else
+      class="truncate"
+      :class="look"
+      :style="{
+        fontSize: pair.size ? `${Math.min(pair.size, 40).toString()}px` : undefined,
+        fontWeight: pair.weight ?? undefined,
+      }"
+      >{{ pair.sample }}</span
+    >
   </div>
 </template>

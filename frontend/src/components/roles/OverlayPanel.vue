@@ -55,6 +55,8 @@ function use(overlay: Overlay, ground: string) {
       usage: 'body text',
       sample: `On ${overlay.name}`.slice(0, 80),
       layers: [overlay.id],
+      size: null,
+      weight: null,
     }),
   )
 }

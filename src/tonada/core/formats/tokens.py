@@ -12,7 +12,7 @@ from typing import Any, Final, TypeAlias
 import numpy as np
 from coloraide import Color
 
-from tonada.core.color import oklch_to_srgb8, srgb8_to_hex
+from tonada.core.color import Hex, oklch_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.notation import ReadColor, read_color
@@ -66,6 +66,24 @@ def parse_json(text: str) -> dict[str, Json]:
     if not isinstance(root, dict):
         raise InputError("The JSON is not an object with tokens in it.", field="file")
     return root
+
+
+class TokenColors:
+    """The colours of a token file, by reference."""
+
+    def __init__(self, root: dict[str, Json]) -> None:
+        self._reader = _Reader(root)
+
+    def read(self, value: Json, *, field: str) -> tuple[Hex, float]:
+        """Return hex and alpha of `{group.token}`, or of a colour in CSS notation. Raises ColorError."""
+        found = self._reader.value_of(value)
+        if found is None or _is_alias(found):
+            raise ColorError(f"“{str(value)[:60]}” is no colour token of the file.", field=field)
+        try:
+            read = _color(found)
+        except ColorError as reason:
+            raise ColorError(str(reason), field=field) from reason
+        return read.hex, read.alpha
 
 
 class _Reader:
@@ -126,6 +144,10 @@ class _Reader:
                 return reference, kind
             token, kind = target, target.get("$type") or kind
         return None, kind
+
+    def value_of(self, value: Json) -> Json:
+        """Return what a reference leads to, or the value itself."""
+        return self._resolve({"$value": value}, None)[0] if _is_alias(value) else value
 
     def _target(self, reference: str) -> Json:
         """Return what a {group.token} or a JSON pointer (RFC 6901) refers to, or None."""

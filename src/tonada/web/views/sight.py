@@ -1,0 +1,57 @@
+"""How a take looks to other eyes, and all its colours against all."""
+
+from __future__ import annotations
+
+from flask import Response
+
+from tonada.core.confusions import TOLD_APART, confusions
+from tonada.core.grid import grid_csv, grid_of
+from tonada.core.vision import sight_matrix
+from tonada.web.security import csrf
+from tonada.web.sight_models import ConfusionAnswer, GridAnswer, GridBody, SightAnswer, SightBody
+from tonada.web.views.answers import answer, answer_value, blueprint
+
+api = blueprint("sight")
+# Nothing is changed, so nothing can be forged.
+csrf.exempt(api)
+
+
+@api.post("/sight", responses={200: SightAnswer}, summary="What other eyes see, and what they confuse")
+def look(body: SightBody) -> Response:
+    found = confusions(body.document.to_take(), body.sight, body.severity)
+    matrix = sight_matrix(body.sight, body.severity).reshape(-1).tolist()
+    return answer(
+        SightAnswer(
+            matrix=tuple(matrix),
+            told_apart=TOLD_APART,
+            confusions=tuple(
+                ConfusionAnswer(
+                    one=one.one,
+                    other=one.other,
+                    one_name=one.one_name,
+                    other_name=one.other_name,
+                    one_hex=one.one_hex,
+                    other_hex=one.other_hex,
+                    difference=one.difference,
+                    typical=one.typical,
+                    mend_swatch=one.mend[0] if one.mend else None,
+                    mend_hex=one.mend[1] if one.mend else None,
+                )
+                for one in found
+            ),
+        )
+    )
+
+
+@api.post("/grid", responses={200: GridAnswer}, summary="Every colour in use on every other")
+def read_grid(body: GridBody) -> Response:
+    grid = grid_of(body.document.to_take(), body.order, tried=body.tried)
+    return answer_value(
+        {
+            "figures": grid.figures,
+            "grounds": grid.grounds,
+            "ratios": grid.ratios,
+            "reaches": grid.reaches,
+            "csv": grid_csv(grid),
+        }
+    )

@@ -1,0 +1,124 @@
+"""Pairs in a real browser: all mended at once, the grid, other eyes, usage and size, pairs that are added."""
+
+from __future__ import annotations
+
+import csv
+import io
+import re
+from pathlib import Path
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import axe_findings, open_demo
+from tests.browser.test_walk import saved
+
+
+def open_pairs(page: Page, take: str = "Take 2") -> None:
+    open_demo(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
+    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    page.locator("[data-pair]").first.wait_for()
+
+
+def inspector_of(page: Page, pair: str) -> None:
+    page.locator(f"[data-pair={pair}]").get_by_role("button").click()
+
+
+def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("button", name="Mend all 6").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog.get_by_test_id("moved")).to_contain_text("#747892")
+    expect(dialog).to_contain_text("Accent is held")
+    assert axe_findings(page) == []
+    saved(page, 1)
+    dialog.get_by_role("button", name="Apply as one step").click()
+    expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
+    saved(page, 2)
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "false")
+    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("menuitem", name="Versions").click()
+    expect(page.get_by_test_id("versions")).to_contain_text("Before all pairs were mended")
+
+
+def test_the_grid_is_sorted_and_saved(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("radio", name="Grid").click()
+    grid = page.get_by_test_id("grid")
+    expect(grid.locator("tbody th").first).to_have_text("Primary")
+    page.get_by_role("button", name=re.compile("^Order")).click()
+    page.get_by_role("option", name="From light to dark").click()
+    expect(grid.locator("tbody th").first).to_have_text("Paper")
+    assert axe_findings(page) == []
+    with page.expect_download() as download:
+        page.get_by_role("link", name="Save as CSV").click()
+    rows = list(csv.reader(io.StringIO(Path(download.value.path()).read_text())))
+    assert rows[0][1] == "Paper #faf9f7"
+    assert rows[1][1] == "1.00"
+    page.get_by_role("radio", name="Try texts").click()
+    expect(grid.locator("tbody th").filter(has_text="White")).to_have_count(1)
+
+
+def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("button", name=re.compile("^Seen with")).click()
+    page.get_by_role("option", name="Deutan sight").click()
+    expect(page.get_by_test_id("confusions")).to_be_visible()
+    assert page.evaluate("getComputedStyle(document.documentElement).filter") == 'url("#sight")'
+    full = page.locator("#sight feColorMatrix").get_attribute("values")
+    page.get_by_label("Severity").fill("0.5")
+    expect(page.locator("#sight feColorMatrix")).not_to_have_attribute("values", full or "")
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_test_id("stave").wait_for()
+    assert page.evaluate("getComputedStyle(document.documentElement).filter") == 'url("#sight")'
+    page.get_by_role("button", name=re.compile("^Seen with")).click()
+    page.get_by_role("option", name="Typical sight").click()
+    expect(page.get_by_label("Severity")).to_have_count(0)
+    assert page.evaluate("document.documentElement.style.filter") == ""
+
+
+def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
+    open_pairs(page)
+    inspector_of(page, "muted-on-mist")
+    inspector = page.get_by_role("complementary", name="Inspector")
+    expect(inspector).to_contain_text("needs 4.5 : 1 by 1.4.3")
+    inspector.get_by_text("Usage and size").click()
+    inspector.get_by_label("Size of the text in px").fill("24")
+    inspector.get_by_label("Size of the text in px").press("Tab")
+    expect(inspector).to_contain_text("needs 3 : 1 by 1.4.3")
+    expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
+    inspector.get_by_role("button", name=re.compile("^Usage: ")).click()
+    page.get_by_role("option", name="Decoration, excepted").click()
+    expect(page.locator("[data-pair=muted-on-mist]")).to_contain_text("Excepted")
+    expect(page.get_by_test_id("tally")).to_contain_text("of 18 pairs pass AA")
+
+
+def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("button", name="Add a pair").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_role("button", name=re.compile("^Figure: ")).click()
+    page.get_by_role("option", name="Another colour …").click()
+    dialog.get_by_label("Colour of the figure, in any CSS notation").fill("no colour")
+    dialog.get_by_role("button", name="Add").click()
+    expect(dialog.get_by_role("alert")).to_contain_text("is not a colour")
+    dialog.get_by_label("Colour of the figure, in any CSS notation").fill("oklch(0.6 0.1 30)")
+    dialog.get_by_label("Sample").fill("Season tickets")
+    dialog.get_by_role("button", name="Add").click()
+    row = page.locator("[data-pair=added-1]")
+    expect(row).to_contain_text("Season tickets")
+    inspector_of(page, "added-1")
+    inspector = page.get_by_role("complementary", name="Inspector")
+    inspector.get_by_text("Usage and size").click()
+    inspector.get_by_role("button", name="Remove the pair").click()
+    expect(row).to_have_count(0)
+
+
+def test_what_no_color_reaches_is_said_with_the_best(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("radio", name="AAA", exact=True).click()
+    inspector_of(page, "label-on-secondary")
+    inspector = page.get_by_role("complementary", name="Inspector")
+    expect(inspector).to_contain_text("No colour reaches 7 with Secondary")
+    expect(inspector).to_contain_text("at best. Moving Secondary itself helps.")
