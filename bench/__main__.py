@@ -1,6 +1,6 @@
 """Prints every table."""
 
-from bench import evaluation, extraction, roles, serving
+from bench import evaluation, extraction, pairs, roles, serving
 
-for part in (extraction, roles, evaluation, serving):
+for part in (extraction, roles, pairs, evaluation, serving):
     print(part.run(), flush=True)

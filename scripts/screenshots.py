@@ -70,6 +70,24 @@ def harmony(page: Page) -> None:
     page.get_by_role("slider", name="Primary, Link", exact=True).focus()
 
 
+def roles(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Roles").click()
+    page.locator("[data-flag=muted]").wait_for()
+
+
+def roles_by_night(page: Page) -> None:
+    roles(page)
+    page.get_by_role("radio", name="Night").click()
+    page.locator("[data-flag=muted]").focus()
+
+
+def grid(page: Page) -> None:
+    pairs(page)
+    page.get_by_role("radio", name="Grid").click()
+    page.get_by_test_id("grid").wait_for()
+
+
 def variations(page: Page) -> None:
     harmony(page)
     for name in ("Secondary", "Accent"):
@@ -125,7 +143,10 @@ SHOTS = {
     "source-stylesheet": stylesheet,
     "source-mood": mood,
     "harmony": harmony,
+    "roles": roles,
+    "roles-night": roles_by_night,
     "pairs": pairs,
+    "grid": grid,
     "swatch": swatch,
     "compare": compare,
     "versions": versions,

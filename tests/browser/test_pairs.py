@@ -96,7 +96,8 @@ def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
 
 def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
     open_pairs(page)
-    page.get_by_role("button", name="Add a pair").click()
+    page.get_by_role("button", name="Add", exact=True).click()
+    page.get_by_role("menuitem", name="A pair").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_role("button", name=re.compile("^Figure: ")).click()
     page.get_by_role("option", name="Another colour …").click()
@@ -122,3 +123,37 @@ def test_what_no_color_reaches_is_said_with_the_best(page: Page) -> None:
     inspector = page.get_by_role("complementary", name="Inspector")
     expect(inspector).to_contain_text("No colour reaches 7 with Secondary")
     expect(inspector).to_contain_text("at best. Moving Secondary itself helps.")
+
+
+def test_states_are_pairs_of_their_own(page: Page) -> None:
+    open_pairs(page)
+    page.get_by_role("button", name="Add", exact=True).click()
+    page.get_by_role("menuitem", name="States of links and buttons").click()
+    expect(page.locator("[data-pair=state-primary-hover]")).to_contain_text("Button, hover")
+    expect(page.locator("[data-pair=state-disabled]")).to_contain_text("Excepted")
+    saved(page, 2)
+
+
+def test_a_text_over_a_picture_counts_its_worst_pixel(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Roles").click()
+    page.get_by_role("tab", name="Overlays").click()
+    page.get_by_role("button", name="Add an overlay").click()
+    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    page.get_by_role("button", name="Add", exact=True).click()
+    page.get_by_role("menuitem", name="Text over a picture").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_role("button", name=re.compile("^Over: ")).click()
+    page.get_by_role("option", name="dusk-ridge.jpg").click()
+    read = dialog.get_by_test_id("backdrop")
+    expect(read).to_contain_text("The layer is enough from")
+    whole = read.inner_text()
+    dialog.get_by_test_id("region").focus()
+    page.keyboard.press("Enter")
+    expect(read).not_to_have_text(whole)
+    dialog.get_by_role("button", name=re.compile("^Set it to")).click()
+    expect(read).to_contain_text("passes")
+    assert axe_findings(page) == []
+    dialog.get_by_role("button", name=re.compile("^Over: ")).click()
+    page.get_by_role("option", name="A gradient").click()
+    expect(read).to_contain_text("Worst pixel")

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from tests.strategies import srgb8_colors
 from tonada.core.color import hex_to_srgb8
 from tonada.core.contrast import (
+    EXCEPTED,
     NEEDED,
     Usage,
     composite,
@@ -105,5 +106,10 @@ def test_levels_are_never_rounded_up(ratio: float, levels: tuple[str, str, str])
 
 
 def test_each_usage_has_the_ratio_of_its_success_criterion() -> None:
-    assert [NEEDED["AA"][usage] for usage in Usage] == [4.5, 3, 4.5, 4.5, 3]
-    assert [NEEDED["AAA"][usage] for usage in Usage] == [7, 4.5, 7, 7, 3]
+    texts = (Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK)
+    parts = (Usage.LINK_IN_TEXT, Usage.PART, Usage.FOCUS)
+    assert [NEEDED["AA"][usage] for usage in texts] == [4.5, 3, 4.5, 4.5]
+    assert [NEEDED["AAA"][usage] for usage in texts] == [7, 4.5, 7, 7]
+    for level in ("AA", "AAA"):
+        assert {NEEDED[level][usage] for usage in parts} == {3}
+        assert {NEEDED[level][usage] for usage in EXCEPTED} == {1}

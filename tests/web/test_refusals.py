@@ -134,6 +134,8 @@ def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: F
     exempt = {"/api/evaluate", "/api/mends", "/api/proposals", "/api/colors", "/api/lists"}
     exempt |= {
         "/api/sight",
+        "/api/gradient",
+        "/api/sources/<uuid:source_id>/backdrop",
         "/api/grid",
         "/api/ramps",
         "/api/mend-all",

@@ -365,6 +365,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources/{source_id}/backdrop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A text over a picture: the worst pixel, and the layer that is enough */
+        post: operations["sight_read_backdrop_sources__uuid_source_id__backdrop_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gradient": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A text over a gradient: the worst place */
+        post: operations["sight_read_gradient_gradient_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/takes": {
         parameters: {
             query?: never;
@@ -1657,7 +1691,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
         };
         /**
          * CharacterChange
@@ -1797,6 +1831,17 @@ export interface components {
             owner: string;
             /** @default null */
             instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * StatesChange
+         * @description A pair for each state of links and buttons, by rule, in place of those that were there.
+         */
+        StatesChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "states";
         };
         /**
          * SuggestChange
@@ -2020,6 +2065,65 @@ export interface components {
              * @default false
              */
             tried: boolean;
+        };
+        /**
+         * BackdropAnswer
+         * @description The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5 % of the
+         *     area are under; the least opacity of the top layer, in per cents, that is enough.
+         */
+        BackdropAnswer: {
+            /** Worst */
+            worst: number;
+            /** Low */
+            low: number;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Worst Hex */
+            worst_hex: string;
+            /** Least Opacity */
+            least_opacity: number | null;
+            /** Needed */
+            needed: number;
+            /** Passes */
+            passes: boolean;
+        };
+        /**
+         * PictureBody
+         * @description region: where the text stands; null for the whole picture.
+         */
+        PictureBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Text */
+            text: string;
+            /**
+             * Layers
+             * @default []
+             */
+            layers: string[];
+            /** @default body text */
+            usage: components["schemas"]["Usage"];
+            /** @default null */
+            region: components["schemas"]["RegionModel"] | null;
+        };
+        /**
+         * GradientBody
+         * @description stops: colours by their keys, evenly spaced.
+         */
+        GradientBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Text */
+            text: string;
+            /**
+             * Layers
+             * @default []
+             */
+            layers: string[];
+            /** @default body text */
+            usage: components["schemas"]["Usage"];
+            /** Stops */
+            stops: string[];
         };
         /** NewTakeBody */
         NewTakeBody: {
@@ -3988,6 +4092,146 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GridAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sight_read_backdrop_sources__uuid_source_id__backdrop_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackdropAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sight_read_gradient_gradient_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GradientBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackdropAnswer"];
                 };
             };
             /** @description Not Found */

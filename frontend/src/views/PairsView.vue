@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
+import {
+  Menu,
+  MenuButton,
+  MenuItem,
+  MenuItems,
+  RadioGroup,
+  RadioGroupOption,
+} from '@headlessui/vue'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
@@ -8,9 +15,11 @@ import AddPairDialog from '@/components/pairs/AddPairDialog.vue'
 import ConfusionList from '@/components/pairs/ConfusionList.vue'
 import LevelSwitch from '@/components/pairs/LevelSwitch.vue'
 import MendAllDialog from '@/components/pairs/MendAllDialog.vue'
+import OverPicture from '@/components/pairs/OverPicture.vue'
 import PairGrid from '@/components/pairs/PairGrid.vue'
 import PairInspector from '@/components/pairs/PairInspector.vue'
 import PairRow from '@/components/pairs/PairRow.vue'
+import { useChange } from '@/composables/useChange'
 import { useSelection } from '@/composables/useSelection'
 import { useTakeStore } from '@/stores/take'
 
@@ -26,6 +35,13 @@ const SHAPES = [
 const shape = ref<'list' | 'grid' | 'try'>('list')
 const isAdding = ref(false)
 const isMending = ref(false)
+const isOverPicture = ref(false)
+const change = useChange()
+const ADDED = [
+  { label: 'A pair', act: () => (isAdding.value = true) },
+  { label: 'States of links and buttons', act: () => void change.make({ kind: 'states' }) },
+  { label: 'Text over a picture', act: () => (isOverPicture.value = true) },
+]
 const greys = shallowRef<readonly string[]>([])
 onMounted(async () => (greys.value = (await readSession()).scale_greys))
 
@@ -76,7 +92,21 @@ const level = computed<Level>({
             </RadioGroupOption>
           </RadioGroup>
           <LevelSwitch v-model="level" />
-          <button type="button" class="button" @click="isAdding = true">Add a pair</button>
+          <Menu as="div" class="relative">
+            <MenuButton class="button">Add</MenuButton>
+            <MenuItems class="absolute left-0 z-30 mt-px w-56 border border-ink bg-sheet py-1">
+              <MenuItem v-for="one in ADDED" :key="one.label" v-slot="{ active }">
+                <button
+                  type="button"
+                  class="block w-full px-3 py-1 text-left"
+                  :class="active && 'bg-ink text-sheet'"
+                  @click="one.act"
+                >
+                  {{ one.label }}
+                </button>
+              </MenuItem>
+            </MenuItems>
+          </Menu>
           <p class="ml-auto font-semibold" role="status" data-testid="tally">
             {{ pairs.filter((one) => one.passes).length }} of
             {{ pairs.filter((one) => !one.excepted).length }} pairs pass {{ level }}
@@ -119,6 +149,7 @@ const level = computed<Level>({
           @add="take.change"
         />
         <MendAllDialog v-model="isMending" />
+        <OverPicture v-if="take.document" v-model="isOverPicture" :document="take.document" />
       </template>
     </div>
     <InspectorPanel>

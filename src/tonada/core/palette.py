@@ -184,6 +184,10 @@ class Take:
         name = neutral.name if neutral else self.swatch(owner).name
         if step is None:
             return name
+        roles = () if neutral else self.roles_of(owner)
+        if roles:
+            # “Primary light”: a step is called by what its swatch is for.
+            name = role_name(roles[0], self._by_role[roles[0]].name)
         scheme: StepNames = "numbers" if neutral else self.step_names
         return f"{name} {step_name(step - 1, self.ramp(owner), scheme)}".strip()
 

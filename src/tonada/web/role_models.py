@@ -7,6 +7,7 @@ from typing import Literal
 from pydantic import ConfigDict
 
 from tonada.core import remap
+from tonada.core.states import with_states
 from tonada.core.suggest import derive_night, suggest_roles
 from tonada.web.documents import Identifier, Model, NeutralModel, RampModel, StepNumber, TakeDocument
 
@@ -126,4 +127,13 @@ class NightChange(Model):
         return TakeDocument.of(made if take.scheme == "day" else made.turned()), impossible
 
 
-RoleChanges = RampChange | NeutralChange | RemoveChange | SuggestChange | NightChange
+class StatesChange(Model):
+    """A pair for each state of links and buttons, by rule, in place of those that were there."""
+
+    kind: Literal["states"]
+
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
+        return TakeDocument.of(with_states(document.to_take())), ()
+
+
+RoleChanges = RampChange | NeutralChange | RemoveChange | SuggestChange | NightChange | StatesChange

@@ -1,4 +1,4 @@
-"""Sight and the grid across the boundary."""
+"""Sight, the grid, and text over pictures across the boundary."""
 
 from __future__ import annotations
 
@@ -6,10 +6,17 @@ from typing import Annotated
 
 from pydantic import ConfigDict, Field
 
+from tonada.core import limits
+from tonada.core.backdrop import Layer, OverBackdrop
+from tonada.core.contrast import Usage
+from tonada.core.errors import TakeError
 from tonada.core.evaluation import Reach
 from tonada.core.grid import GridOrder
+from tonada.core.palette import Take
+from tonada.core.requirements import Requirement, requirement
 from tonada.core.vision import AnySight
-from tonada.web.documents import Model, TakeDocument
+from tonada.web.documents import ColorKey, Identifier, Model, TakeDocument
+from tonada.web.source_models import RegionModel
 
 
 class SightBody(Model):
@@ -68,3 +75,66 @@ class GridAnswer(Model):
     ratios: tuple[tuple[float, ...], ...]
     reaches: tuple[tuple[Reach, ...], ...]
     csv: str
+
+
+class OverBody(Model):
+    """A text of a take over something, with overlays between, the lowest first."""
+
+    document: TakeDocument
+    text: ColorKey
+    layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
+    usage: Usage = Usage.BODY_TEXT
+
+    def laid(self, take: Take) -> tuple[Layer, ...]:
+        """Return the layers with their values. Raises TakeError for one that isn't there."""
+        found = [(one, take.overlay(one)) for one in self.layers]
+        missing = next((one for one, overlay in found if overlay is None), None)
+        if missing is not None:
+            raise TakeError(f"There is no overlay “{missing}” in this take.", field="layers")
+        return tuple(
+            Layer(take.value_at(overlay.swatch, overlay.step), overlay.alpha)
+            for _, overlay in found
+            if overlay is not None
+        )
+
+    def asked(self) -> Requirement:
+        return requirement(self.usage, self.document.level)
+
+
+class PictureBody(OverBody):
+    """region: where the text stands; null for the whole picture."""
+
+    region: RegionModel | None = None
+
+
+class GradientBody(OverBody):
+    """stops: colours by their keys, evenly spaced."""
+
+    stops: Annotated[tuple[ColorKey, ...], Field(min_length=2, max_length=12)]
+
+
+class BackdropAnswer(Model):
+    """The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5 % of the
+    area are under; the least opacity of the top layer, in per cents, that is enough."""
+
+    worst: float
+    low: float
+    x: float
+    y: float
+    worst_hex: str
+    least_opacity: int | None
+    needed: float
+    passes: bool
+
+    @classmethod
+    def of(cls, found: OverBackdrop, needed: float) -> BackdropAnswer:
+        return cls(
+            worst=found.worst,
+            low=found.low,
+            x=found.where[0],
+            y=found.where[1],
+            worst_hex=found.worst_hex,
+            least_opacity=found.least_opacity,
+            needed=needed,
+            passes=found.worst >= needed,
+        )

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Pair, PairFigures } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
+import { colorChoices, roleLabel } from '@/document/roles'
 import { changePair, removePair } from '@/document/pairs'
 import { USAGES } from '@/document/usages'
 import { useTakeStore } from '@/stores/take'
@@ -28,7 +29,24 @@ const size = computed(() =>
 const isText = computed(() =>
   ['body text', 'large text', 'button label', 'link'].includes(props.pair.usage),
 )
-const isAdded = computed(() => props.pair.id.startsWith('added-'))
+const ENDS = [
+  { part: 'text', label: 'Figure', align: 'left' },
+  { part: 'ground', label: 'Ground', align: 'right' },
+] as const
+const colors = computed(() => {
+  if (!take.document) return []
+  const { roles } = take.document
+  const own = [props.pair.text, props.pair.ground].map((key, place) => ({
+    value: key,
+    label: place ? props.pair.ground_name : props.pair.text_name,
+  }))
+  const offered = [
+    ...roles.map((one) => ({ value: one.role, label: roleLabel(roles, one.role) })),
+    ...colorChoices(take.document),
+  ]
+  return [...own.filter((one) => !offered.some(({ value }) => value === one.value)), ...offered]
+})
+const isAdded = computed(() => /^(added|state)-/.test(props.pair.id))
 
 function change(changes: Partial<Pair>) {
   if (take.document) take.change(changePair(take.document, props.pair.id, changes))
@@ -45,6 +63,17 @@ function remove() {
 <template>
   <details class="mt-3 border-t border-hair pt-2">
     <summary class="font-semibold">Usage and size</summary>
+    <div class="mt-2 grid grid-cols-2 gap-2">
+      <ChoiceList
+        v-for="end in ENDS"
+        :key="end.part"
+        :label="end.label"
+        :align="end.align"
+        :model-value="pair[end.part]"
+        :options="colors"
+        @update:model-value="change({ [end.part]: $event })"
+      />
+    </div>
     <ChoiceList
       class="mt-2"
       label="Usage"

@@ -24,7 +24,9 @@ export function useFlagDrag(
   verbs: Verbs,
 ) {
   const carried = ref<{ role: string; x: number; y: number; with: string | undefined }>()
-  let grip: { role: string; x: number; y: number; from: TakeDocument } | undefined
+  let grip:
+    | { role: string; x: number; y: number; from: TakeDocument; others: Map<string, DOMRect> }
+    | undefined
 
   const place = (event: PointerEvent) => {
     const box = chart.value?.getBoundingClientRect()
@@ -33,22 +35,31 @@ export function useFlagDrag(
 
   function grab(role: string, event: PointerEvent) {
     if (event.button !== 0) return
-    grip = { role, ...place(event), from: look.document }
+    grip = { role, ...place(event), from: look.document, others: otherFlags(role) }
     chart.value?.setPointerCapture(event.pointerId)
   }
 
-  const flagUnder = (event: PointerEvent, own: string) =>
-    document
-      .elementsFromPoint(event.clientX, event.clientY)
-      .map((one) => one.closest('[data-flag]')?.getAttribute('data-flag') ?? undefined)
-      .find((role) => role !== undefined && role !== own)
+  /** Where the other flags are when the gesture begins: what is shown meanwhile moves them about. */
+  function otherFlags(own: string): Map<string, DOMRect> {
+    const flags = [...(chart.value?.querySelectorAll('[data-flag]') ?? [])]
+    return new Map(
+      flags.flatMap((one) => {
+        const role = one.getAttribute('data-flag')
+        return role && role !== own ? [[role, one.getBoundingClientRect()] as const] : []
+      }),
+    )
+  }
+
+  const flagUnder = ({ clientX: x, clientY: y }: PointerEvent) =>
+    [...(grip?.others ?? [])].find(
+      ([, box]) => x >= box.left && x <= box.right && y >= box.top && y <= box.bottom,
+    )?.[0]
 
   function move(event: PointerEvent) {
     if (!grip) return
     const now = place(event)
     if (!carried.value && Math.hypot(now.x - grip.x, now.y - grip.y) < SLIP) return
-    // Once two have changed places, the other flag is where this one was: stay until it is left.
-    const other = flagUnder(event, grip.role) ?? undefined
+    const other = flagUnder(event)
     carried.value = { role: grip.role, ...now, with: other }
     if (other) verbs.show(swapRoles(grip.from, grip.role, other))
     else {

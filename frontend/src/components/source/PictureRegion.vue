@@ -3,7 +3,7 @@ import { arrowOf } from '@/composables/arrows'
 import { computed, ref } from 'vue'
 import type { Region } from '@/api/types'
 
-const props = defineProps<{ region: Region | null }>()
+const props = defineProps<{ region: Region | null; label?: string }>()
 const emit = defineEmits<{ change: [region: Region | null] }>()
 const area = ref<HTMLElement>()
 const start = ref<{ x: number; y: number }>()
@@ -91,7 +91,10 @@ const box = computed(
     ref="area"
     role="application"
     tabindex="0"
-    aria-label="Part of the picture to read: drag a rectangle, or press Enter and use the arrows, with Shift to resize; Delete reads the whole picture"
+    :aria-label="
+      label ??
+      'Part of the picture to read: drag a rectangle, or press Enter and use the arrows, with Shift to resize; Delete reads the whole picture'
+    "
     class="absolute inset-0 cursor-crosshair touch-none"
     data-testid="region"
     @pointerdown="press"

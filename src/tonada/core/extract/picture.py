@@ -39,6 +39,14 @@ class Picture:
     height: int
     stops: tuple[int, ...] = ()
 
+    def on_white(self) -> Bytes8:
+        """Return the pixels as a page shows them: what is translucent lies on white, rounded half up."""
+        if self.alpha is None:
+            return self.rgb
+        cover = self.alpha[..., None].astype(np.float64) / 255
+        mixed = self.rgb * cover + 255 * (1 - cover)
+        return np.floor(mixed + 0.5).astype(np.uint8)
+
     def cropped(self, region: Region) -> Picture:
         """Return the part of the picture inside the region; at least one pixel."""
         height, width = self.rgb.shape[:2]

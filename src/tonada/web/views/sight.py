@@ -1,15 +1,27 @@
-"""How a take looks to other eyes, and all its colours against all."""
+"""How a take looks to other eyes, all its colours against all, and its texts over pictures."""
 
 from __future__ import annotations
 
 from flask import Response
 
+from tonada.core.backdrop import WHOLE, over_gradient, over_picture
 from tonada.core.confusions import TOLD_APART, confusions
 from tonada.core.grid import grid_csv, grid_of
 from tonada.core.vision import sight_matrix
+from tonada.web.pictures import picture_of
 from tonada.web.security import csrf
-from tonada.web.sight_models import ConfusionAnswer, GridAnswer, GridBody, SightAnswer, SightBody
+from tonada.web.sight_models import (
+    BackdropAnswer,
+    ConfusionAnswer,
+    GradientBody,
+    GridAnswer,
+    GridBody,
+    PictureBody,
+    SightAnswer,
+    SightBody,
+)
 from tonada.web.views.answers import answer, answer_value, blueprint
+from tonada.web.views.sources import SourcePath
 
 api = blueprint("sight")
 # Nothing is changed, so nothing can be forged.
@@ -55,3 +67,25 @@ def read_grid(body: GridBody) -> Response:
             "csv": grid_csv(grid),
         }
     )
+
+
+@api.post(
+    "/sources/<uuid:source_id>/backdrop",
+    responses={200: BackdropAnswer},
+    summary="A text over a picture: the worst pixel, and the layer that is enough",
+)
+def read_backdrop(path: SourcePath, body: PictureBody) -> Response:
+    take, picture = body.document.to_take(), picture_of(path.source_id)
+    needed = body.asked().ratio
+    region = body.region.to_region() if body.region else WHOLE
+    found = over_picture(take.color_of(body.text), picture.on_white(), body.laid(take), needed, region)
+    return answer(BackdropAnswer.of(found, needed))
+
+
+@api.post("/gradient", responses={200: BackdropAnswer}, summary="A text over a gradient: the worst place")
+def read_gradient(body: GradientBody) -> Response:
+    take = body.document.to_take()
+    needed = body.asked().ratio
+    stops = [take.color_of(key) for key in body.stops]
+    found = over_gradient(take.color_of(body.text), stops, body.laid(take), needed)
+    return answer(BackdropAnswer.of(found, needed))
