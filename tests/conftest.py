@@ -10,12 +10,17 @@ from uuid import uuid4
 
 import psycopg
 import pytest
+from hypothesis import settings
 from psycopg import sql
 
 from tonada.demo.seed import seed_demo
 from tonada.run.cluster import Cluster
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
+
+# How long an example takes is the machine's affair; what is to be fast is measured by `make bench`.
+settings.register_profile("tonada", deadline=None)
+settings.load_profile("tonada")
 
 
 @pytest.fixture(scope="session")

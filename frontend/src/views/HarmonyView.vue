@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { api, given, readSession } from '@/api/client'
 import type { Advice, Harmony, HarmonyVocabulary, TakeDocument } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
+import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import AdviceList from '@/components/harmony/AdviceList.vue'
 import HarmonyControls from '@/components/harmony/HarmonyControls.vue'
@@ -109,16 +110,11 @@ function chooseVariation(document: TakeDocument) {
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
     <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
-      <div
+      <EmptyStep
         v-if="take.isEmpty"
-        class="flex h-full flex-col items-center justify-center border border-dashed border-ink bg-sheet p-8 text-center"
-      >
-        <h2 class="text-title">No notes yet</h2>
-        <p class="mt-1 max-w-100 text-quiet">
-          The stave shows a palette with hue across and contrast up. Build one from a source first.
-        </p>
-        <RouterLink :to="{ name: 'source' }" class="button-solid mt-4">Go to Source</RouterLink>
-      </div>
+        title="No notes yet"
+        text="The stave shows a palette with hue across and contrast up. Build one from a source first."
+      />
       <template v-else-if="take.shown && take.evaluation && vocabulary && harmony">
         <RuleBar
           v-model="rule"

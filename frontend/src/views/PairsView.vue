@@ -1,15 +1,10 @@
 <script setup lang="ts">
-import {
-  Menu,
-  MenuButton,
-  MenuItem,
-  MenuItems,
-  RadioGroup,
-  RadioGroupOption,
-} from '@headlessui/vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
+import ActionMenu from '@/components/ActionMenu.vue'
+import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import AddPairDialog from '@/components/pairs/AddPairDialog.vue'
 import ConfusionList from '@/components/pairs/ConfusionList.vue'
@@ -38,10 +33,15 @@ const isMending = ref(false)
 const isOverPicture = ref(false)
 const change = useChange()
 const ADDED = [
-  { label: 'A pair', act: () => (isAdding.value = true) },
-  { label: 'States of links and buttons', act: () => void change.make({ kind: 'states' }) },
-  { label: 'Text over a picture', act: () => (isOverPicture.value = true) },
-]
+  { value: 'pair', label: 'A pair' },
+  { value: 'states', label: 'States of links and buttons' },
+  { value: 'picture', label: 'Text over a picture' },
+] as const
+function add(what: (typeof ADDED)[number]['value']) {
+  if (what === 'states') void change.make({ kind: 'states' })
+  isAdding.value = what === 'pair'
+  isOverPicture.value = what === 'picture'
+}
 const greys = shallowRef<readonly string[]>([])
 onMounted(async () => (greys.value = (await readSession()).scale_greys))
 
@@ -64,16 +64,11 @@ const level = computed<Level>({
       aria-label="Pairs, failing first"
       role="region"
     >
-      <div
+      <EmptyStep
         v-if="take.isEmpty"
-        class="flex h-full flex-col items-center justify-center border border-dashed border-ink bg-sheet p-8 text-center"
-      >
-        <h2 class="text-title">No pairs yet</h2>
-        <p class="mt-1 text-quiet">
-          Build a palette from a logo first; then every text is measured on its ground.
-        </p>
-        <RouterLink :to="{ name: 'source' }" class="button-solid mt-4">Go to Source</RouterLink>
-      </div>
+        title="No pairs yet"
+        text="Build a palette from a logo first; then every text is measured on its ground."
+      />
       <template v-else>
         <div class="flex items-center gap-3">
           <RadioGroup v-model="shape" aria-label="Shown as" class="flex border border-ink">
@@ -92,21 +87,7 @@ const level = computed<Level>({
             </RadioGroupOption>
           </RadioGroup>
           <LevelSwitch v-model="level" />
-          <Menu as="div" class="relative">
-            <MenuButton class="button">Add</MenuButton>
-            <MenuItems class="absolute left-0 z-30 mt-px w-56 border border-ink bg-sheet py-1">
-              <MenuItem v-for="one in ADDED" :key="one.label" v-slot="{ active }">
-                <button
-                  type="button"
-                  class="block w-full px-3 py-1 text-left"
-                  :class="active && 'bg-ink text-sheet'"
-                  @click="one.act"
-                >
-                  {{ one.label }}
-                </button>
-              </MenuItem>
-            </MenuItems>
-          </Menu>
+          <ActionMenu class="relative" align="left" :actions="ADDED" @act="add">Add</ActionMenu>
           <p class="ml-auto font-semibold" role="status" data-testid="tally">
             {{ pairs.filter((one) => one.passes).length }} of
             {{ pairs.filter((one) => !one.excepted).length }} pairs pass {{ level }}

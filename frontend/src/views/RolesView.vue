@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { TakeDocument } from '@/api/types'
+import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import PlanBar from '@/components/roles/PlanBar.vue'
@@ -53,17 +54,11 @@ function remove(name: string) {
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
     <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
-      <div
+      <EmptyStep
         v-if="take.isEmpty"
-        class="flex h-full flex-col items-center justify-center border border-dashed border-ink bg-sheet p-8 text-center"
-      >
-        <h2 class="text-title">No roles yet</h2>
-        <p class="mt-1 max-w-100 text-quiet">
-          Here every colour stands in steps, lined up by contrast, with the roles pinned to them.
-          Build a palette from a source first.
-        </p>
-        <RouterLink :to="{ name: 'source' }" class="button-solid mt-4">Go to Source</RouterLink>
-      </div>
+        title="No roles yet"
+        text="Here every colour stands in steps, lined up by contrast, with the roles pinned to them. Build a palette from a source first."
+      />
       <template v-else-if="take.shown && take.evaluation">
         <RoleTools :document="take.shown" :broken="broken" :make="change.make" />
         <RampChart

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import ActionMenu from '@/components/ActionMenu.vue'
 import type { TakeSummary } from '@/api/types'
 
 export type TakeAction =
@@ -46,33 +46,17 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
     >
       +
     </button>
-    <Menu as="div" class="relative flex">
-      <MenuButton
-        class="px-2.5 -outline-offset-3 hover:bg-surround"
-        aria-label="What to do with this take"
-      >
-        <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
-          <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
-        </svg>
-      </MenuButton>
-      <MenuItems class="absolute top-full left-0 z-30 mt-px w-48 border border-ink bg-sheet py-1">
-        <MenuItem
-          v-for="action in actions"
-          :key="action.value"
-          v-slot="{ active }"
-          :disabled="action.disabled ?? false"
-        >
-          <button
-            type="button"
-            class="block w-full px-3 py-1 text-left disabled:text-quiet"
-            :class="active && 'bg-ink text-sheet'"
-            :disabled="action.disabled"
-            @click="emit('act', action.value)"
-          >
-            {{ action.label }}
-          </button>
-        </MenuItem>
-      </MenuItems>
-    </Menu>
+    <ActionMenu
+      class="relative flex"
+      align="left"
+      :actions="actions"
+      label="What to do with this take"
+      button-class="px-2.5 -outline-offset-3 hover:bg-surround"
+      @act="emit('act', $event)"
+    >
+      <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
+        <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
+      </svg>
+    </ActionMenu>
   </nav>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import type { TakeDocument } from '@/api/types'
+import ActionMenu from '@/components/ActionMenu.vue'
 import RenameDialog from '@/components/RenameDialog.vue'
 import { useSelection } from '@/composables/useSelection'
 import { EXTRA_ROLES, addOwnRole, pinRole, targetFrom } from '@/document/roles'
@@ -14,9 +14,17 @@ const take = useTakeStore()
 const { selected } = useSelection('swatch')
 const isNaming = ref(false)
 
-const extra = computed(() =>
-  EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)),
-)
+const OWN = 'own'
+const actions = computed(() => [
+  ...EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)).map(
+    (role) => ({ value: role, label: roleName(role) }),
+  ),
+  { value: OWN, label: 'One of your own' },
+])
+function act(role: string) {
+  if (role === OWN) isNaming.value = true
+  else add(role)
+}
 /** What is selected wears it; else a swatch that has nothing to do yet. */
 function wearer(): Target {
   if (selected.value) return targetFrom(selected.value)
@@ -40,31 +48,7 @@ function addOwn(name: string) {
 </script>
 
 <template>
-  <Menu as="div" class="relative">
-    <MenuButton class="button">Add a role</MenuButton>
-    <MenuItems class="absolute right-0 z-30 mt-px w-44 border border-ink bg-sheet py-1">
-      <MenuItem v-for="role in extra" :key="role" v-slot="{ active }">
-        <button
-          type="button"
-          class="block w-full px-3 py-1 text-left"
-          :class="active && 'bg-ink text-sheet'"
-          @click="add(role)"
-        >
-          {{ roleName(role) }}
-        </button>
-      </MenuItem>
-      <MenuItem v-slot="{ active }">
-        <button
-          type="button"
-          class="block w-full px-3 py-1 text-left"
-          :class="active && 'bg-ink text-sheet'"
-          @click="isNaming = true"
-        >
-          One of your own
-        </button>
-      </MenuItem>
-    </MenuItems>
-  </Menu>
+  <ActionMenu class="relative" :actions="actions" @act="act">Add a role</ActionMenu>
   <RenameDialog
     v-model="isNaming"
     title="A role of your own"

@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed } from 'vue'
 import type { Source } from '@/api/types'
+import ActionMenu from '@/components/ActionMenu.vue'
 import { countOf } from '@/format'
 
 const props = defineProps<{ source: Source; isSelected: boolean }>()
 const emit = defineEmits<{ select: []; rename: []; remove: [] }>()
+
+const ACTIONS = [
+  { value: 'rename', label: 'Rename' },
+  { value: 'remove', label: 'Remove' },
+] as const
+function act(action: (typeof ACTIONS)[number]['value']) {
+  if (action === 'rename') emit('rename')
+  else emit('remove')
+}
 
 const told = computed(() => {
   const { source } = props
@@ -46,37 +55,16 @@ const MARKS = { stylesheet: '{ }', list: '#', mood: '“ ”', image: '' } as co
         <span class="block leading-tight text-quiet">{{ told }}</span>
       </span>
     </button>
-    <Menu as="div" class="absolute top-0.5 right-0.5">
-      <MenuButton
-        class="flex h-6 w-6 items-center justify-center hover:bg-surround"
-        :aria-label="`What to do with ${source.name}`"
-      >
-        <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
-          <path d="M5 0h2v2H5zM5 5h2v2H5zM5 10h2v2H5z" fill="currentColor" />
-        </svg>
-      </MenuButton>
-      <MenuItems class="absolute right-0 z-20 w-32 border border-ink bg-sheet py-1">
-        <MenuItem v-slot="{ active }">
-          <button
-            type="button"
-            class="block w-full px-3 py-1 text-left"
-            :class="active && 'bg-ink text-sheet'"
-            @click="emit('rename')"
-          >
-            Rename
-          </button>
-        </MenuItem>
-        <MenuItem v-slot="{ active }">
-          <button
-            type="button"
-            class="block w-full px-3 py-1 text-left"
-            :class="active && 'bg-ink text-sheet'"
-            @click="emit('remove')"
-          >
-            Remove
-          </button>
-        </MenuItem>
-      </MenuItems>
-    </Menu>
+    <ActionMenu
+      class="absolute top-0.5 right-0.5"
+      :actions="ACTIONS"
+      :label="`What to do with ${source.name}`"
+      button-class="flex h-6 w-6 items-center justify-center hover:bg-surround"
+      @act="act"
+    >
+      <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
+        <path d="M5 0h2v2H5zM5 5h2v2H5zM5 10h2v2H5z" fill="currentColor" />
+      </svg>
+    </ActionMenu>
   </div>
 </template>
