@@ -138,7 +138,7 @@ def largest_chroma(lightness: Floats, hue: Floats) -> Floats:
     )
     cubic = _chroma_cubics(lightness, hue)
     # A few colours cost as much as one: cut each span into many parts at once. Many colours: halve it.
-    parts, passes = (28, 4) if lightness.size <= 256 else (2, 19)
+    parts, passes = (80, 3) if lightness.size <= 256 else (2, 19)
     low, width = np.zeros(lightness.shape), 0.5
     for _ in range(passes):
         width /= parts
@@ -173,11 +173,13 @@ def oklch_to_srgb8(oklch: Floats) -> NDArray[np.uint8]:
     """
     oklch = np.array(oklch, dtype=np.float64)
     oklch[..., 0] = np.clip(oklch[..., 0], 0, 1)
-    outside = ~is_in_gamut(oklab_to_linear(oklch_to_oklab(oklch)))
+    linear = oklab_to_linear(oklch_to_oklab(oklch))
+    outside = ~is_in_gamut(linear)
     if np.any(outside):
         limit = largest_chroma(oklch[..., 0], oklch[..., 2])
         oklch[..., 1] = np.where(outside, np.minimum(oklch[..., 1], limit), oklch[..., 1])
-    srgb = np.clip(linear_to_srgb(oklab_to_linear(oklch_to_oklab(oklch))), 0, 1)
+        linear = oklab_to_linear(oklch_to_oklab(oklch))
+    srgb = np.clip(linear_to_srgb(linear), 0, 1)
     return np.floor(srgb * 255 + 0.5).astype(np.uint8)
 
 
