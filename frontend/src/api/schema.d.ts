@@ -1277,7 +1277,10 @@ export interface components {
          * @enum {string}
          */
         Role: "primary" | "secondary" | "accent" | "accent-2" | "accent-3" | "paper" | "mist" | "night" | "ink" | "muted" | "link" | "line" | "good" | "caution" | "bad" | "note";
-        /** RulePairAnswer */
+        /**
+         * RulePairAnswer
+         * @description A pair that stands in one rule. is_enough: for body text at level AA.
+         */
         RulePairAnswer: {
             /** Text */
             text: string;
@@ -1289,6 +1292,8 @@ export interface components {
             count: number;
             /** Ratio */
             ratio: number;
+            /** Is Enough */
+            readonly is_enough: boolean;
         };
         /**
          * SourceAnswer

@@ -5,13 +5,15 @@ from __future__ import annotations
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from pydantic import ConfigDict, Field, StringConstraints
+from pydantic import ConfigDict, Field, StringConstraints, computed_field
 
 from tonada.core import limits
+from tonada.core.contrast import Usage
 from tonada.core.extract import Kind, Loupe, Region
 from tonada.core.mood_words import FIELDS, WORDS
 from tonada.core.naming import color_name
 from tonada.core.palette import Role
+from tonada.core.requirements import requirement
 from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
 from tonada.store.sources import SourceKind, SourceRow, SourceState
 from tonada.web.documents import HexText, Model, Name
@@ -102,11 +104,21 @@ class ColorGroupAnswer(Model):
 
 
 class RulePairAnswer(Model):
+    """A pair that stands in one rule. is_enough: for body text at level AA."""
+
+    # What is kept of a source has the verdict in it too; it is made anew.
+    model_config = ConfigDict(extra="ignore", frozen=True)
+
     text: str
     ground: str
     selector: str
     count: int
     ratio: float
+
+    @computed_field  # type: ignore[prop-decorator]  # pydantic's own way; mypy doesn't know it
+    @property
+    def is_enough(self) -> bool:
+        return self.ratio >= requirement(Usage.BODY_TEXT, "AA").ratio
 
 
 class StylesheetAnswer(Model):

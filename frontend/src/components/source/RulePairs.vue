@@ -3,8 +3,6 @@ import type { StylesheetReading } from '@/api/types'
 import { formatRatio } from '@/format'
 
 defineProps<{ pairs: StylesheetReading['pairs'] }>()
-/** What body text needs at level AA, to mark what is plainly too weak. */
-const LEAST_FOR_TEXT = 4.5
 </script>
 
 <template>
@@ -22,11 +20,9 @@ const LEAST_FOR_TEXT = 4.5
       >
       <span class="value self-center truncate" :title="pair.selector">{{ pair.selector }}</span>
       <span class="value self-center text-right">{{ formatRatio(pair.ratio) }}</span>
-      <span
-        class="self-center"
-        :class="pair.ratio < LEAST_FOR_TEXT ? 'font-semibold' : 'text-quiet'"
-        >{{ pair.ratio < LEAST_FOR_TEXT ? 'Short for body text' : 'Enough for body text' }}</span
-      >
+      <span class="self-center" :class="pair.is_enough ? 'text-quiet' : 'font-semibold'">{{
+        pair.is_enough ? 'Enough for body text' : 'Short for body text'
+      }}</span>
     </li>
     <li v-if="!pairs.length" class="bg-sheet px-3 py-2 text-quiet">
       No rule sets both a text colour and a ground.
