@@ -34,6 +34,8 @@ def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None
     expect(tabs(page)).to_have_count(3)
     page.get_by_role("button", name="Bring it back").click()
     expect(tabs(page)).to_have_count(4)
+    # Copied is what is open: it has to be there.
+    expect(page.get_by_test_id("save-state")).to_have_text(re.compile(r"Saved, revision \d"))
     act(page, "Copy as a new take")
     expect(tabs(page)).to_have_count(5)
 
