@@ -139,7 +139,7 @@ def _extract(parsed: argparse.Namespace) -> int:
 
 def _contrast(parsed: argparse.Namespace) -> int:
     from tonada.core.color import hex_to_srgb8
-    from tonada.core.contrast import composite, contrast_ratio, levels_of_ratio
+    from tonada.core.contrast import composite, contrast_ratio, levels_of_ratio, rounded_down
     from tonada.core.errors import ColorError
     from tonada.core.notation import parse_color
 
@@ -150,7 +150,7 @@ def _contrast(parsed: argparse.Namespace) -> int:
     seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
     ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
     levels = levels_of_ratio(ratio)
-    lines = [f"{_down(ratio)} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
+    lines = [f"{rounded_down(ratio)} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
     return _print({"ratio": ratio, "levels": levels}, lines, as_json=parsed.json)
 
 
@@ -198,6 +198,7 @@ def _ramp(parsed: argparse.Namespace) -> int:
 
 
 def _mend(parsed: argparse.Namespace) -> int:
+    from tonada.core.contrast import rounded_down
     from tonada.core.errors import NotReachable
     from tonada.core.nearest import best_ratio, nearest_passing
 
@@ -208,15 +209,16 @@ def _mend(parsed: argparse.Namespace) -> int:
     try:
         found = nearest_passing(moving, fixed, parsed.ratio, parsed.mode)
     except NotReachable as refusal:
-        line = f"{refusal}. Moving the other one: {_down(best_ratio(moving))} to 1 at best."
+        line = f"{refusal}. Moving the other one: {rounded_down(best_ratio(moving))} to 1 at best."
         return _print(answer, [line[:1].upper() + line[1:]], as_json=parsed.json)
     answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
-    line = f"{found.hex}  {_down(found.ratio)} : 1  difference {found.difference:.4f}"
+    line = f"{found.hex}  {rounded_down(found.ratio)} : 1  difference {found.difference:.4f}"
     return _print(answer, [line], as_json=parsed.json)
 
 
 def _check(parsed: argparse.Namespace) -> int:
     from tonada.core.check import as_junit, check_file
+    from tonada.core.contrast import rounded_down
 
     pairs = check_file(parsed.file.read_bytes(), parsed.file.name, parsed.level)
     answer = {
@@ -235,7 +237,7 @@ def _check(parsed: argparse.Namespace) -> int:
     }
     words = [("fails" if one.fails else "excepted" if one.excepted else "passes") for one in pairs]
     lines = [
-        f"{word:<9}{_down(one.ratio):>6} of {one.needed:<4g} {one.text} on {one.ground}, {one.usage}"
+        f"{word:<9}{rounded_down(one.ratio):>6} of {one.needed:<4g} {one.text} on {one.ground}, {one.usage}"
         for word, one in zip(words, pairs, strict=True)
     ]
     if parsed.junit:
@@ -243,11 +245,6 @@ def _check(parsed: argparse.Namespace) -> int:
     else:
         _print(answer, lines, as_json=parsed.json)
     return 1 if any(one.fails for one in pairs) else 0
-
-
-def _down(ratio: float) -> str:
-    """Write a ratio with two decimals, rounded down: 4.499 must not look like a pass."""
-    return f"{int(ratio * 100) / 100:.2f}"
 
 
 def _serve(parsed: argparse.Namespace) -> int:

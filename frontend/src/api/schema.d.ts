@@ -1024,6 +1024,17 @@ export interface components {
         SessionAnswer: {
             /** Csrf Token */
             csrf_token: string;
+            /**
+             * @default {
+             *       "neutrals": 6,
+             *       "overlays": 24,
+             *       "least_steps": 3,
+             *       "most_steps": 21,
+             *       "most_mixed": 20,
+             *       "difference": 0.25
+             *     }
+             */
+            limits: components["schemas"]["LimitsAnswer"];
             /** Version */
             version: string;
             /** Max File Bytes */
@@ -1032,6 +1043,42 @@ export interface components {
             max_pixels: number;
             /** Scale Greys */
             scale_greys: string[];
+        };
+        /**
+         * LimitsAnswer
+         * @description What the page may ask for, so that it need not know.
+         */
+        LimitsAnswer: {
+            /**
+             * Neutrals
+             * @default 6
+             */
+            neutrals: number;
+            /**
+             * Overlays
+             * @default 24
+             */
+            overlays: number;
+            /**
+             * Least Steps
+             * @default 3
+             */
+            least_steps: number;
+            /**
+             * Most Steps
+             * @default 21
+             */
+            most_steps: number;
+            /**
+             * Most Mixed
+             * @default 20
+             */
+            most_mixed: number;
+            /**
+             * Difference
+             * @default 0.25
+             */
+            difference: number;
         };
         /** BrandsAnswer */
         BrandsAnswer: {
@@ -2215,6 +2262,8 @@ export interface components {
          * @description An overlay on one ground, as it is seen.
          */
         OverAnswer: {
+            /** Role */
+            role: string;
             /** Ground */
             ground: string;
             /** Ground Hex */

@@ -15,7 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color import Floats, Hex, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
-from tonada.core.contrast import ratio_of_luminances, relative_luminance
+from tonada.core.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.palette import SIGNALS, Assignment, Role, Scheme, Take, role_name
 from tonada.core.signals import choose_together
 
@@ -235,7 +235,7 @@ def _assignment(
     if not want.on:
         reason = f"Step {step} of {name}, the nearest to the lightness of such a ground: {lightness:.2f}."
         return Assignment(role, owner, reason, step)
-    ratio = f"{_down(_worst_at(want, shelf, row, grounds))} to 1"
+    ratio = f"{rounded_down(_worst_at(want, shelf, row, grounds), 1)} to 1"
     on = " and ".join(str(ground).capitalize() for ground in want.on)
     if step is None:
         reason = f"{name} itself, unchanged: {ratio} on {on}."
@@ -266,7 +266,7 @@ def _impossible(role: Role, want: Want, shelf: _Shelf, row: int, grounds: Mappin
     on = " and ".join(str(ground).capitalize() for ground in want.on)
     return (
         f"{str(role).capitalize()} can't reach {want.needed:g} to 1 on {on} with any step of its ramps; "
-        f"the nearest reaches {_down(ratio)}. Another {on} would help."
+        f"the nearest reaches {rounded_down(ratio, 1)}. Another {on} would help."
     )
 
 
@@ -289,8 +289,3 @@ def _signals_at_night(
         role: _assignment(take, role, _SIGNAL_WANT, shelf, row, grounds)
         for role, shelf, row in zip(roles, shelves, rows, strict=True)
     }
-
-
-def _down(ratio: float) -> str:
-    """Write a ratio with one decimal, rounded down."""
-    return f"{int(ratio * 10) / 10:.1f}"

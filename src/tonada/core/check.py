@@ -13,7 +13,7 @@ from typing import Final
 from xml.etree import ElementTree
 
 from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
-from tonada.core.contrast import Level, Usage, composite, contrast_ratio
+from tonada.core.contrast import Level, Usage, composite, contrast_ratio, rounded_down
 from tonada.core.errors import InputError
 from tonada.core.formats.detect import decode_text
 from tonada.core.formats.tokens import Json, TokenColors, parse_json
@@ -134,7 +134,7 @@ def as_junit(pairs: tuple[CheckedPair, ...], name: str) -> str:
         case = ElementTree.SubElement(
             suite, "testcase", classname=f"contrast.{one.usage}", name=f"{one.text} on {one.ground}"
         )
-        reached = f"{int(one.ratio * 100) / 100:.2f} of {one.needed:g} : 1"
+        reached = f"{rounded_down(one.ratio)} of {one.needed:g} : 1"
         if one.fails:
             ElementTree.SubElement(case, "failure", message=reached)
         elif one.excepted:

@@ -21,6 +21,7 @@ from tonada.core.errors import InputError
 from tonada.core.harmony import color_at, rule_angles
 from tonada.core.naming import color_name, unlike
 from tonada.core.palette import SIGNALS, Origin, Role, Swatch, Take
+from tonada.core.palette_parts import free_swatch_id
 from tonada.core.placing import color_at_position, same_luminance, settled, web_safe
 from tonada.core.recolor import recolor_many
 
@@ -195,8 +196,9 @@ def add_partner(take: Take, angle: float) -> Take:
     value = web_safe(value) if take.harmony.web_safe else value
     name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
-    number = next(n for n in range(1, len(taken) + 2) if f"s{n}" not in taken)
-    made = Swatch(f"s{number}", name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}"))
+    made = Swatch(
+        free_swatch_id(taken), name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}")
+    )
     return replace(take, swatches=(*take.swatches, made))
 
 

@@ -95,6 +95,12 @@ def contrast_ratio(text: Srgb8, ground: Srgb8) -> Floats:
     return ratio_of_luminances(relative_luminance(text), relative_luminance(ground))
 
 
+def rounded_down(ratio: float, decimals: int = 2) -> str:
+    """Write a ratio rounded down: 4.499 must not look like a pass."""
+    scale = 10**decimals
+    return f"{int(ratio * scale) / scale:.{decimals}f}"
+
+
 def scale_position(luminance: Floats) -> Floats:
     """Return the place on the contrast scale: 0 for black, 1 for white.
 

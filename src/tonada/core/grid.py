@@ -8,7 +8,7 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 
 from tonada.core.color import Hex, hexes_to_srgb8
-from tonada.core.contrast import contrast_ratio, relative_luminance, scale_position
+from tonada.core.contrast import contrast_ratio, relative_luminance, rounded_down, scale_position
 from tonada.core.evaluation import Reach, evaluate, reach
 from tonada.core.palette import Take
 
@@ -80,7 +80,7 @@ def grid_csv(grid: Grid) -> str:
     """Return the grid as CSV (RFC 4180): figures down, grounds across, ratios cut to two decimals."""
     head = ["", *(_quoted(f"{one.name} {one.hex}") for one in grid.grounds)]
     rows = [
-        [_quoted(f"{one.name} {one.hex}"), *(f"{int(ratio * 100) / 100:.2f}" for ratio in ratios)]
+        [_quoted(f"{one.name} {one.hex}"), *(rounded_down(ratio) for ratio in ratios)]
         for one, ratios in zip(grid.figures, grid.ratios, strict=True)
     ]
     return "".join(",".join(row) + "\r\n" for row in (head, *rows))

@@ -12,6 +12,7 @@ from tonada.core.evaluation import evaluate
 from tonada.core.naming import color_name, unlike
 from tonada.core.nearest import MendMode, best_ratio, mend_color
 from tonada.core.palette import Origin, Pair, Swatch, Take, role_name
+from tonada.core.palette_parts import free_swatch_id
 from tonada.core.recolor import change_pair_text, recolor
 from tonada.core.requirements import requirement
 
@@ -167,7 +168,7 @@ def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
         return key, _with_end(take, pair, end, value)
     name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
-    new = next(f"s{n}" for n in range(1, len(taken) + 2) if f"s{n}" not in taken)
+    new = free_swatch_id(taken)
     swatch = Swatch(new, name, value, False, Origin("mended", note))
     reason = f"{note[:1].upper()}{note[1:]}."
     roles = tuple(

@@ -26,7 +26,7 @@ from tonada.core.color import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
-from tonada.core.contrast import ratio_of_luminances, relative_luminance
+from tonada.core.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.evaluation import PairFigures, evaluate
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.mend import called, is_held, owner_of
@@ -314,7 +314,7 @@ def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
 def _why(take: Take, pair: PairFigures) -> str:
     held = [called(take, key) for key in (pair.text, pair.ground) if is_held(take, key)]
     name = f"{pair.text_name} on {pair.ground_name}"
-    reached = f"reaches {int(pair.ratio * 100) / 100:.2f} of {pair.needed:g}"
+    reached = f"reaches {rounded_down(pair.ratio)} of {pair.needed:g}"
     if not held:
         return f"{name} {reached}: other pairs leave it no room."
     is_are = "is" if len(held) == 1 else "are"

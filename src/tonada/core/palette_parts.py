@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
@@ -187,6 +187,11 @@ class HarmonySettings:
 
 
 USUAL_HARMONY: Final = HarmonySettings()
+
+
+def free_swatch_id(taken: Collection[str]) -> str:
+    """Return the first of s1, s2, … that isn't taken."""
+    return next(f"s{number}" for number in range(1, len(taken) + 2) if f"s{number}" not in taken)
 
 
 def role_rank(role: RoleKey) -> tuple[int, str]:

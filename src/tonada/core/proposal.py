@@ -22,6 +22,7 @@ from tonada.core.palette import (
     Take,
     role_rank,
 )
+from tonada.core.palette_parts import free_swatch_id
 from tonada.core.roles import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
 from tonada.core.signals import propose_signals
 
@@ -160,7 +161,7 @@ def _with_signals(take: Take, roles: Mapping[Role, Assignment]) -> Take:
         if signal.role in missing:
             taken = {swatch.id for swatch in swatches}
             name = unlike(str(signal.role).capitalize(), {swatch.name for swatch in swatches})
-            key = next(f"s{n}" for n in range(1, len(taken) + 2) if f"s{n}" not in taken)
+            key = free_swatch_id(taken)
             swatches.append(Swatch(key, name, signal.hex, False, Origin("made", "made for a signal")))
             assignments.append(Assignment(signal.role, key, signal.reason))
     return replace(take, swatches=tuple(swatches), roles=tuple(assignments))

@@ -12,7 +12,7 @@ from itertools import product
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color import Hex, hex_to_srgb8, hue_distance, srgb8_to_oklch
-from tonada.core.contrast import contrast_ratio
+from tonada.core.contrast import contrast_ratio, rounded_down
 from tonada.core.errors import InputError
 from tonada.core.harmony import ANALOGOUS_WITH_ACCENT, color_at
 from tonada.core.palette_parts import Role, role_rank
@@ -224,24 +224,19 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     if role is Role.PRIMARY:
         carries = "carries white text" if color.on_white >= 4.5 else "white text on it reaches only"
         lead = f"Covers {share}, and" if share else "Fits best to lead:"
-        return f"{lead} {carries} at {_down(color.on_white)} to 1."
+        return f"{lead} {carries} at {rounded_down(color.on_white, 1)} to 1."
     if role is Role.SECONDARY:
         return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
     if role is Role.ACCENT:
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
         return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
     if role is Role.INK:
-        return f"A near-black that was there already: {_down(color.on_white)} to 1 on white."
+        return f"A near-black that was there already: {rounded_down(color.on_white, 1)} to 1 on white."
     return "Chosen by you."
 
 
 def _turn(primary: _Color, color: _Color) -> str:
     return f"{float(hue_distance(primary.hue, color.hue)):.0f}°"
-
-
-def _down(ratio: float) -> str:
-    """Write a ratio with one decimal, rounded down."""
-    return f"{int(ratio * 10) / 10:.1f}"
 
 
 def _partners(primary: _Color) -> list[Partner]:

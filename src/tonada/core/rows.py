@@ -41,6 +41,7 @@ class Row:
 class Over:
     """An overlay on one ground: what is seen."""
 
+    role: RoleKey
     ground: str
     ground_hex: Hex
     hex: Hex
@@ -65,7 +66,9 @@ def overlay_rows(take: Take) -> tuple[OverlayRow, ...]:
         OverlayRow(
             overlay.id,
             take.value_at(overlay.swatch, overlay.step),
-            tuple(Over(role_name(role), value, take.over(value, overlay.id)) for role, value in grounds),
+            tuple(
+                Over(role, role_name(role), value, take.over(value, overlay.id)) for role, value in grounds
+            ),
         )
         for overlay in take.overlays
     )

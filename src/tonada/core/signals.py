@@ -20,7 +20,7 @@ from tonada.core.color import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
-from tonada.core.contrast import contrast_ratio
+from tonada.core.contrast import contrast_ratio, rounded_down
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.machado import Sight
 from tonada.core.palette_parts import SIGNALS, Role
@@ -75,7 +75,7 @@ def propose_signals(brand: Sequence[Hex], grounds: Sequence[Hex]) -> tuple[Signa
     for role, (colors, _), number in zip(SIGNALS, options, picked, strict=True):
         ratio = float(contrast_ratio(colors[number][None], faces).min())
         reason = (
-            f"At the hue that signs use, {int(ratio * 10) / 10:.1f} to 1 on the grounds, and {apart:.2f} "
+            f"At the hue that signs use, {rounded_down(ratio, 1)} to 1 on the grounds, and {apart:.2f} "
             "from the nearest other signal to any eyes."
         )
         signals.append(Signal(role, srgb8_to_hex(colors[number]), reason))

@@ -16,15 +16,29 @@ from tonada.core.nearest import MendMode
 from tonada.core.notation import Notation
 from tonada.core.palette import Role
 from tonada.core.proposal import ProposedRole
+from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.roles import Candidate, Whole
+from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
 from tonada.web.documents import Described, HexText, Identifier, Model, Name, Share, TakeDocument
 
 
+class LimitsAnswer(Model):
+    """What the page may ask for, so that it need not know."""
+
+    neutrals: int = limits.MAX_NEUTRALS
+    overlays: int = limits.MAX_OVERLAYS
+    least_steps: int = LEAST_STEPS
+    most_steps: int = MOST_STEPS
+    most_mixed: int = MOST_MIXED
+    difference: float = LARGEST_DIFFERENCE
+
+
 class SessionAnswer(Model):
     csrf_token: str
+    limits: LimitsAnswer = LimitsAnswer()
     version: str
     max_file_bytes: int
     max_pixels: int

@@ -42,6 +42,7 @@ class OverAnswer(Model):
 
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
+    role: str
     ground: str
     ground_hex: str
     hex: str

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { onBeforeUnmount } from 'vue'
 import ChoiceList from '@/components/ChoiceList.vue'
 import { useSight } from '@/composables/useSight'
 import type { Sight } from '@/composables/useSight'
 
 const { sight, severity, filter } = useSight()
+// Where the switch isn't shown there would be no way back from another sight.
+onBeforeUnmount(() => (sight.value = 'typical'))
 const SIGHTS: readonly { value: Sight; label: string }[] = [
   { value: 'typical', label: 'Typical sight' },
   { value: 'protan', label: 'Protan sight' },

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Neutral, TakeChange, TakeDocument } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import RemoveButton from '@/components/swatch/RemoveButton.vue'
+import { useLimits } from '@/composables/useLimits'
 
 const props = defineProps<{
   document: TakeDocument
@@ -13,7 +14,7 @@ const SPACINGS = [
   { value: 'contrast', label: 'Even in contrast' },
   { value: 'lightness', label: 'Even in lightness' },
 ] as const
-const MOST = 6
+const limits = useLimits()
 const tints = computed(() => [
   { value: '', label: 'Pure grey' },
   ...props.document.swatches.map((one) => ({ value: one.id, label: `Tinted by ${one.name}` })),
@@ -38,7 +39,8 @@ const numberOf = (event: Event) =>
 
 function setSteps(neutral: Neutral, event: Event) {
   const steps = Math.round(numberOf(event))
-  if (steps >= 3 && steps <= 21) void set(neutral, { steps })
+  if (limits.value && steps >= limits.value.least_steps && steps <= limits.value.most_steps)
+    void set(neutral, { steps })
 }
 function setName(neutral: Neutral, event: Event) {
   const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
@@ -94,8 +96,8 @@ function setName(neutral: Neutral, event: Event) {
         <input
           type="number"
           class="field value w-16"
-          min="3"
-          max="21"
+          :min="limits?.least_steps"
+          :max="limits?.most_steps"
           :value="neutral.steps"
           @change="setSteps(neutral, $event)"
       /></label>
@@ -109,7 +111,12 @@ function setName(neutral: Neutral, event: Event) {
     </div>
     <RemoveButton class="mt-2" :owner="neutral.id" :name="neutral.name" />
   </fieldset>
-  <button v-if="document.neutrals.length < MOST" type="button" class="button mt-3" @click="add">
+  <button
+    v-if="limits && document.neutrals.length < limits.neutrals"
+    type="button"
+    class="button mt-3"
+    @click="add"
+  >
     Add neutrals
   </button>
 </template>

@@ -15,9 +15,10 @@ const emit = defineEmits<{ change: [overlay: Overlay]; remove: []; use: [ground:
 const colors = computed(() => colorChoices(props.document, props.overlay))
 const grounds = computed(() => [
   { value: '', label: 'Set Paper on it over …' },
-  ...(['paper', 'mist', 'night', 'primary'] as const)
-    .filter((role) => props.document.roles.some((one) => one.role === role))
-    .map((role) => ({ value: role, label: `over ${role}` })),
+  ...(props.figures?.over ?? []).map(({ role, ground }) => ({
+    value: role,
+    label: `over ${ground}`,
+  })),
 ])
 const percent = computed(() => Math.round(props.overlay.alpha * 100))
 

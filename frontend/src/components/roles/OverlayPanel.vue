@@ -2,13 +2,14 @@
 import { computed } from 'vue'
 import OverlayFields from './OverlayFields.vue'
 import type { Overlay, OverlayFigures, TakeDocument } from '@/api/types'
+import { useLimits } from '@/composables/useLimits'
 import { addPair, freeIdOf } from '@/document/pairs'
 import { targetOf } from '@/document/roles'
 import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ document: TakeDocument; overlays: readonly OverlayFigures[] }>()
 const take = useTakeStore()
-const MOST = 24
+const limits = useLimits()
 
 const figures = computed(() => new Map(props.overlays.map((one) => [one.id, one])))
 
@@ -77,7 +78,12 @@ function use(overlay: Overlay, ground: string) {
     @remove="remove(overlay)"
     @use="use(overlay, $event)"
   />
-  <button v-if="document.overlays.length < MOST" type="button" class="button mt-3" @click="add">
+  <button
+    v-if="limits && document.overlays.length < limits.overlays"
+    type="button"
+    class="button mt-3"
+    @click="add"
+  >
     Add an overlay
   </button>
 </template>

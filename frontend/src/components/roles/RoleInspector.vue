@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { stepOf } from './rampLayout'
+import { stepAcross, stepOf } from './rampLayout'
 import type { Assignment, Row } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import CopyButton from '@/components/CopyButton.vue'
@@ -49,11 +49,8 @@ function pin(owner: string, number: number | null) {
 /** In another ramp: the step that stands nearest on the contrast scale. */
 function wear(owner: string) {
   const next = props.rows.find((one) => one.owner === owner)
-  const here = step.value?.position ?? 0.5
-  const nearest = [...(next?.steps ?? [])].sort(
-    (one, other) => Math.abs(one.position - here) - Math.abs(other.position - here),
-  )[0]
-  if (nearest) pin(owner, nearest.is_own ? null : nearest.step)
+  const nearest = next && stepAcross(next, step.value?.position ?? 0.5)
+  if (nearest) pin(owner, nearest.step)
 }
 function setStep(value: string) {
   const chosen = row.value?.steps.find((one) => one.step.toString() === value)

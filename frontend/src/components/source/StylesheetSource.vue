@@ -4,11 +4,12 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Source, SourceReading } from '@/api/types'
 import RulePairs from './RulePairs.vue'
+import { useLimits } from '@/composables/useLimits'
 import { countOf } from '@/format'
 
 const props = defineProps<{ source: Source }>()
 const emit = defineEmits<{ read: [reading: SourceReading] }>()
-const LARGEST = 0.25
+const limits = useLimits()
 
 const sheet = computed(() => props.source.stylesheet)
 const difference = ref(0)
@@ -41,7 +42,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
           v-model.number="difference"
           type="range"
           min="0"
-          :max="LARGEST"
+          :max="limits?.difference ?? 0"
           step="0.005"
           class="slider w-52"
           @input="ask"

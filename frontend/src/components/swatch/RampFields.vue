@@ -3,9 +3,11 @@ import { computed } from 'vue'
 import type { RampSettings, Swatch } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import { useChange } from '@/composables/useChange'
+import { useLimits } from '@/composables/useLimits'
 
 const props = defineProps<{ swatch: Swatch }>()
 const change = useChange()
+const limits = useLimits()
 
 const KINDS = [
   { value: 'even', label: 'Even in lightness' },
@@ -17,8 +19,8 @@ const counts = computed(() =>
         {
           name: 'steps',
           label: 'Steps',
-          least: 3,
-          most: 21,
+          least: limits.value?.least_steps ?? 0,
+          most: limits.value?.most_steps ?? 0,
           value: props.swatch.ramp.steps,
         } as const,
       ]
@@ -27,14 +29,14 @@ const counts = computed(() =>
           name: 'tints',
           label: 'Tints',
           least: 0,
-          most: 20,
+          most: limits.value?.most_mixed ?? 0,
           value: props.swatch.ramp.tints,
         } as const,
         {
           name: 'shades',
           label: 'Shades',
           least: 0,
-          most: 20,
+          most: limits.value?.most_mixed ?? 0,
           value: props.swatch.ramp.shades,
         } as const,
       ],
