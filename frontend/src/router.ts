@@ -48,6 +48,12 @@ export const router = createRouter({
           component: () => import('@/views/PairsView.vue'),
           meta: { title: 'Pairs' },
         },
+        {
+          path: 'proof/:page?',
+          name: 'proof',
+          component: () => import('@/views/ProofView.vue'),
+          meta: { title: 'Proof' },
+        },
       ],
     },
     {

@@ -140,6 +140,7 @@ def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: F
         "/api/ramps",
         "/api/mend-all",
         "/api/changes",
+        "/api/proof",
         "/api/variations",
         "/api/advice",
         "/api/comparisons",

@@ -399,6 +399,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sample pages and the typefaces */
+        get: operations["proof_read_pages_proof_get"];
+        put?: never;
+        /** Grounds, and what every figure wears on them */
+        post: operations["proof_draw_proof_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/takes": {
         parameters: {
             query?: never;
@@ -681,6 +699,35 @@ export interface components {
             name: string | null;
         };
         /**
+         * Figure
+         * @description What stands on a ground, in the order in which figures are shown.
+         * @enum {string}
+         */
+        Figure: "heading" | "text" | "quiet text" | "link" | "button face" | "button label" | "line" | "focus ring" | "good" | "caution" | "bad" | "note";
+        /**
+         * GroundModel
+         * @description A ground where it departs from the rule, or one of the designer's own.
+         */
+        GroundModel: {
+            /** Id */
+            id: string;
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
+            /**
+             * Ground
+             * @default null
+             */
+            ground: string | null;
+            /**
+             * Wears
+             * @default []
+             */
+            wears: components["schemas"]["WornModel"][];
+        };
+        /**
          * HarmonyModel
          * @description How the hues belong together; see the core's HarmonySettings.
          */
@@ -847,6 +894,49 @@ export interface components {
             weight: number | null;
         };
         /**
+         * ProofModel
+         * @description How the sample pages are set; see the core's ProofSettings.
+         */
+        ProofModel: {
+            /**
+             * Heading Face
+             * @default Bricolage Grotesque
+             * @enum {string}
+             */
+            heading_face: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
+            /**
+             * Text Face
+             * @default Source Sans 3
+             * @enum {string}
+             */
+            text_face: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
+            /**
+             * Sizes
+             * @default []
+             */
+            sizes: components["schemas"]["TextSizeModel"][];
+            /**
+             * Logo
+             * @default null
+             */
+            logo: string | null;
+            /**
+             * Picture
+             * @default null
+             */
+            picture: string | null;
+            /**
+             * Overlay
+             * @default null
+             */
+            overlay: string | null;
+            /**
+             * Sections
+             * @default []
+             */
+            sections: components["schemas"]["SectionGround"][];
+        };
+        /**
          * RampModel
          * @description How a swatch's ramp is made; see the core's RampSettings.
          */
@@ -875,7 +965,7 @@ export interface components {
         };
         /**
          * SchemeModel
-         * @description The roles and pairs of the scheme that isn't shown.
+         * @description The roles, pairs and grounds of the scheme that isn't shown.
          */
         SchemeModel: {
             /**
@@ -888,6 +978,23 @@ export interface components {
              * @default []
              */
             pairs: components["schemas"]["PairModel"][];
+            /**
+             * Grounds
+             * @default []
+             */
+            grounds: components["schemas"]["GroundModel"][];
+        };
+        /**
+         * SectionGround
+         * @description A section of a page that was given another ground.
+         */
+        SectionGround: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Ground */
+            ground: string;
         };
         /** SwatchModel */
         SwatchModel: {
@@ -935,7 +1042,7 @@ export interface components {
         };
         /**
          * TakeDocument
-         * @description One alternative palette, whole. roles and pairs are those of `scheme`.
+         * @description One alternative palette, whole. roles, pairs and grounds are those of `scheme`.
          */
         TakeDocument: {
             /**
@@ -1006,6 +1113,35 @@ export interface components {
             scheme: "day" | "night";
             /** @default null */
             other: components["schemas"]["SchemeModel"] | null;
+            /**
+             * Grounds
+             * @default []
+             */
+            grounds: components["schemas"]["GroundModel"][];
+            /**
+             * @default {
+             *       "heading_face": "Bricolage Grotesque",
+             *       "text_face": "Source Sans 3",
+             *       "sizes": [],
+             *       "logo": null,
+             *       "picture": null,
+             *       "overlay": null,
+             *       "sections": []
+             *     }
+             */
+            proof: components["schemas"]["ProofModel"];
+        };
+        /** TextSizeModel */
+        TextSizeModel: {
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number;
+            /** Weight */
+            weight: number;
         };
         /**
          * Usage
@@ -1019,6 +1155,12 @@ export interface components {
             swatch: string;
             /** Hex */
             hex: string;
+        };
+        /** WornModel */
+        WornModel: {
+            figure: components["schemas"]["Figure"];
+            /** Key */
+            key: string;
         };
         /** SessionAnswer */
         SessionAnswer: {
@@ -2176,6 +2318,201 @@ export interface components {
             usage: components["schemas"]["Usage"];
             /** Stops */
             stops: string[];
+        };
+        /**
+         * ProofVocabulary
+         * @description The pages, the typefaces that ship, and which roles count as grounds and as calls.
+         */
+        ProofVocabulary: {
+            /** Pages */
+            pages: components["schemas"]["PageAnswer"][];
+            /** Typefaces */
+            typefaces: components["schemas"]["TypefaceAnswer"][];
+            /** Pairings */
+            pairings: components["schemas"]["PairingAnswer"][];
+            /** Usual Sizes */
+            usual_sizes: components["schemas"]["TextSizeModel"][];
+            /**
+             * Ground Roles
+             * @default [
+             *       "mist",
+             *       "night",
+             *       "paper"
+             *     ]
+             */
+            ground_roles: string[];
+            /**
+             * Call Roles
+             * @default [
+             *       "accent",
+             *       "accent-2",
+             *       "accent-3"
+             *     ]
+             */
+            call_roles: string[];
+            /**
+             * Most Grounds
+             * @default 18
+             */
+            most_grounds: number;
+        };
+        /** PageAnswer */
+        PageAnswer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Sections */
+            sections: components["schemas"]["SectionAnswer"][];
+        };
+        /** PairingAnswer */
+        PairingAnswer: {
+            /**
+             * Heading
+             * @enum {string}
+             */
+            heading: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
+            /**
+             * Text
+             * @enum {string}
+             */
+            text: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
+            /** Reason */
+            reason: string;
+        };
+        /** SectionAnswer */
+        SectionAnswer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /** TypefaceAnswer */
+        TypefaceAnswer: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
+            /** Kind */
+            kind: string;
+            /** Lightest */
+            lightest: number;
+            /** Heaviest */
+            heaviest: number;
+        };
+        /**
+         * ProofAnswer
+         * @description What the sample pages are drawn with. layer: over the picture, where one was chosen.
+         */
+        ProofAnswer: {
+            /** Grounds */
+            grounds: components["schemas"]["GroundAnswer"][];
+            /** Sections */
+            sections: components["schemas"]["StandsOn"][];
+            /** Styles */
+            styles: components["schemas"]["TextStyleAnswer"][];
+            layer: components["schemas"]["LayerAnswer"] | null;
+        };
+        /**
+         * GroundAnswer
+         * @description series: for charts on this ground, told apart by all eyes.
+         */
+        GroundAnswer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Key */
+            key: string;
+            /** Hex */
+            hex: string;
+            /** Is Own */
+            is_own: boolean;
+            /** Figures */
+            figures: components["schemas"]["WornAnswer"][];
+            /** Series */
+            series: components["schemas"]["SeriesColor"][];
+        };
+        /**
+         * LayerAnswer
+         * @description A translucent colour over a picture.
+         */
+        LayerAnswer: {
+            /** Hex */
+            hex: string;
+            /** Alpha */
+            alpha: number;
+        };
+        /**
+         * SeriesColor
+         * @description A colour for the series of a chart, with its ratio to the ground.
+         */
+        SeriesColor: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Ratio */
+            ratio: number;
+        };
+        /** StandsOn */
+        StandsOn: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Ground */
+            ground: string;
+        };
+        /**
+         * TextStyleAnswer
+         * @description A text of the pages: its size in CSS pixels, its weight, the ratio it needs, and by which criterion.
+         */
+        TextStyleAnswer: {
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number;
+            /** Weight */
+            weight: number;
+            /** Needed */
+            needed: number;
+            /** Criterion */
+            criterion: string;
+        };
+        /**
+         * WornAnswer
+         * @description What a figure wears on a ground, and what the rule would give it. ratio is exact.
+         */
+        WornAnswer: {
+            figure: components["schemas"]["Figure"];
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** By Rule */
+            by_rule: string;
+            /** By Rule Name */
+            by_rule_name: string;
+            /** Changed */
+            changed: boolean;
+            /** Over */
+            over: string;
+            usage: components["schemas"]["Usage"];
+            /** Ratio */
+            ratio: number;
+            /** Needed */
+            needed: number;
+            /** Passes */
+            passes: boolean;
         };
         /** NewTakeBody */
         NewTakeBody: {
@@ -4286,6 +4623,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BackdropAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proof_read_pages_proof_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofVocabulary"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proof_draw_proof_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofAnswer"];
                 };
             };
             /** @description Not Found */

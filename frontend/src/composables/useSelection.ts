@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 /** What is selected stands in the address, so that Back and a copied address work. */
-export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role') {
+export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part') {
   const route = useRoute()
   const router = useRouter()
   const selected = computed(() => {
@@ -11,8 +11,8 @@ export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role') {
   })
 
   function select(id: string | undefined) {
-    // A swatch, a role and a pair share the inspector: choosing one lets go of the others.
-    const { swatch: _swatch, pair: _pair, role: _role, ...rest } = route.query
+    // A swatch, a role, a pair and a part share the inspector: choosing one lets go of the others.
+    const { swatch: _swatch, pair: _pair, role: _role, part: _part, ...rest } = route.query
     const query = name === 'source' ? { ...route.query } : rest
     void router.replace({ query: { ...query, [name]: id } })
   }

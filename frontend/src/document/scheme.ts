@@ -1,4 +1,4 @@
-/** A document with the other scheme's roles and pairs in front. No colour is computed here. */
+/** A document with the other scheme's roles, pairs and grounds in front. No colour is computed here. */
 import type { TakeDocument } from '@/api/types'
 
 export type Scheme = TakeDocument['scheme']
@@ -9,8 +9,9 @@ export function turned(take: TakeDocument): TakeDocument {
     ...take,
     roles: take.other.roles,
     pairs: take.other.pairs,
+    grounds: take.other.grounds,
     scheme: take.scheme === 'day' ? 'night' : 'day',
-    other: { roles: take.roles, pairs: take.pairs },
+    other: { roles: take.roles, pairs: take.pairs, grounds: take.grounds },
   }
 }
 

@@ -35,6 +35,16 @@ const EMPTY: TakeDocument = {
   step_names: 'words',
   scheme: 'day',
   other: null,
+  grounds: [],
+  proof: {
+    heading_face: 'Bricolage Grotesque',
+    text_face: 'Source Sans 3',
+    sizes: [],
+    logo: null,
+    picture: null,
+    overlay: null,
+    sections: [],
+  },
 }
 
 /** The open take: its document, the steps back and forward, and its way into the database. */

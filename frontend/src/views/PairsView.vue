@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
@@ -14,6 +13,7 @@ import OverPicture from '@/components/pairs/OverPicture.vue'
 import PairGrid from '@/components/pairs/PairGrid.vue'
 import PairInspector from '@/components/pairs/PairInspector.vue'
 import PairRow from '@/components/pairs/PairRow.vue'
+import RadioBar from '@/components/RadioBar.vue'
 import { useChange } from '@/composables/useChange'
 import { useSelection } from '@/composables/useSelection'
 import { useTakeStore } from '@/stores/take'
@@ -71,21 +71,7 @@ const level = computed<Level>({
       />
       <template v-else>
         <div class="flex items-center gap-3">
-          <RadioGroup v-model="shape" aria-label="Shown as" class="flex border border-ink">
-            <RadioGroupOption
-              v-for="one in SHAPES"
-              :key="one.value"
-              v-slot="{ checked }"
-              :value="one.value"
-              class="cursor-pointer border-ink -outline-offset-3 not-first:border-l"
-            >
-              <span
-                class="block px-3 py-1 font-semibold"
-                :class="checked ? 'bg-ink text-sheet' : 'bg-sheet'"
-                >{{ one.label }}</span
-              >
-            </RadioGroupOption>
-          </RadioGroup>
+          <RadioBar v-model="shape" label="Shown as" :options="SHAPES" />
           <LevelSwitch v-model="level" />
           <ActionMenu class="relative" align="left" :actions="ADDED" @act="add">Add</ActionMenu>
           <p class="ml-auto font-semibold" role="status" data-testid="tally">

@@ -22,6 +22,7 @@ from tonada.core.contrast import (
     relative_luminance,
     scale_position,
 )
+from tonada.core.grounds import with_worn_pairs
 from tonada.core.palette import (
     Assignment,
     Pair,
@@ -134,7 +135,7 @@ def evaluate(take: Take) -> Evaluation:
     """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
     ground = ground_of(take)
     pairs = sorted(
-        _pair_figures(take),
+        _pair_figures(with_worn_pairs(take)),
         key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
     )
     return Evaluation(

@@ -25,6 +25,9 @@ MAX_ROLES: Final = 40
 MAX_NEUTRALS: Final = 6
 MAX_OVERLAYS: Final = 24
 MAX_LAYERS: Final = 4
+# Six of the rule, and the designer's own.
+MAX_GROUNDS: Final = 18
+MAX_SECTIONS: Final = 80
 MAX_NAME_LENGTH: Final = 80
 MAX_REASON_LENGTH: Final = 300
 MAX_FOUND_COLORS: Final = 12

@@ -9,6 +9,7 @@ from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
 from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
+from tonada.core.grounds import absorbed, with_worn_pairs
 from tonada.core.naming import color_name, unlike
 from tonada.core.nearest import MendMode, best_ratio, mend_color
 from tonada.core.palette import Origin, Pair, Swatch, Take, role_name
@@ -50,9 +51,7 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
     Held colours don't move. Another role for the text counts as least visible, since no colour
     changes; the ones that break no other pair come first. Raises TakeError for an unknown pair.
     """
-    pair = next((pair for pair in take.pairs if pair.id == pair_id), None)
-    if pair is None:
-        raise TakeError("There is no such pair in this take.", field="pair")
+    take, pair = _with_pair(take, pair_id)
     needed = requirement(pair.usage, take.level, pair.size, pair.weight).ratio
     text, ground = take.pair_colors(pair)
     if _ratio(text, ground) >= needed:
@@ -77,11 +76,18 @@ class Reach:
 
 def reach_of(take: Take, pair_id: str) -> Reach:
     """Return what moving the text, or the ground, could reach at best. Raises TakeError if unknown."""
+    take, pair = _with_pair(take, pair_id)
+    text, ground = take.pair_colors(pair)
+    return Reach(text=best_ratio(ground), ground=best_ratio(text))
+
+
+def _with_pair(take: Take, pair_id: str) -> tuple[Take, Pair]:
+    """Return a pair, one that a ground makes too, and the take with it among its pairs."""
+    take = with_worn_pairs(take)
     pair = next((pair for pair in take.pairs if pair.id == pair_id), None)
     if pair is None:
         raise TakeError("There is no such pair in this take.", field="pair")
-    text, ground = take.pair_colors(pair)
-    return Reach(text=best_ratio(ground), ground=best_ratio(text))
+    return take, pair
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +117,7 @@ def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend
         difference=change.difference,
         touches=len(touched),
         breaks=len(passing - _passing(change.mended)),
-        mended=change.mended,
+        mended=absorbed(change.mended),
     )
 
 

@@ -28,6 +28,7 @@ from tonada.core.color import (
 )
 from tonada.core.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.evaluation import PairFigures, evaluate
+from tonada.core.grounds import absorbed, with_worn_pairs
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.mend import called, is_held, owner_of
 from tonada.core.palette import Take
@@ -94,7 +95,8 @@ def mend_all(take: Take) -> MendedTake:
         if not failing:
             break
         # Steps follow their swatch: what moved may have moved others, so it is looked at again.
-        mended, lost = _one_round(mended, given_up)
+        after, lost = _one_round(with_worn_pairs(mended), given_up)
+        mended = absorbed(after)
         given_up |= lost
     short = [one for one in evaluate(mended).pairs if one.short_by > 0]
     return MendedTake(mended, _moves(take, mended), tuple(_why(mended, one) for one in short))

@@ -32,6 +32,7 @@ from tonada.core.palette_parts import (
     role_name,
     role_rank,
 )
+from tonada.core.proof_parts import USUAL_PROOF, Ground, ProofSettings
 from tonada.core.ramp import Ramp, StepNames, ramp_of, step_name
 from tonada.core.take_rules import check_parts
 
@@ -65,7 +66,7 @@ __all__ = [
 class Take:
     """One alternative palette. Raises TakeError where it contradicts itself.
 
-    roles and pairs are those of `scheme`; `other` has those of the other one, once there is one.
+    roles, pairs and grounds are those of `scheme`; `other` has those of the other one, once there is one.
     """
 
     swatches: tuple[Swatch, ...] = ()
@@ -78,6 +79,8 @@ class Take:
     step_names: StepNames = "words"
     scheme: Scheme = "day"
     other: SchemeRoles | None = None
+    grounds: tuple[Ground, ...] = ()
+    proof: ProofSettings = USUAL_PROOF
     _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
     _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
     _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)
@@ -199,6 +202,7 @@ class Take:
             self,
             roles=self.other.roles,
             pairs=self.other.pairs,
+            grounds=self.other.grounds,
             scheme="night" if self.scheme == "day" else "day",
-            other=SchemeRoles(self.roles, self.pairs),
+            other=SchemeRoles(self.roles, self.pairs, self.grounds),
         )

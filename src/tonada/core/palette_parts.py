@@ -11,6 +11,7 @@ from typing import Final, Literal, TypeAlias
 from tonada.core.color import Hex
 from tonada.core.contrast import Usage
 from tonada.core.neutrals import Spacing
+from tonada.core.proof_parts import Ground
 from tonada.core.ramp import USUAL, RampSettings
 
 
@@ -155,10 +156,11 @@ class Pair:
 
 @dataclass(frozen=True, slots=True)
 class SchemeRoles:
-    """The roles and pairs of the scheme that isn't shown."""
+    """The roles, pairs and grounds of the scheme that isn't shown."""
 
     roles: tuple[Assignment, ...]
     pairs: tuple[Pair, ...]
+    grounds: tuple[Ground, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

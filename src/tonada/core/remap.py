@@ -10,6 +10,7 @@ import numpy as np
 from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.errors import TakeError
 from tonada.core.palette import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
+from tonada.core.proof_parts import Ground
 from tonada.core.ramp import RampSettings
 
 # Where something points: a swatch or neutral, and the step of its ramp, or None for the swatch itself.
@@ -23,7 +24,7 @@ def set_ramp(take: Take, swatch_id: str, settings: RampSettings) -> Take:
     """
     swatch = take.swatch(swatch_id)
     changed = tuple(replace(one, ramp=settings) if one is swatch else one for one in take.swatches)
-    after = replace(take, swatches=changed, roles=(), pairs=(), other=None, overlays=())
+    after = replace(take, swatches=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
     return _moved_to_nearest(take, swatch_id, after)
 
 
@@ -33,7 +34,7 @@ def set_neutral(take: Take, neutral: Neutral) -> Take:
     if len(others) == len(take.neutrals):
         return replace(take, neutrals=(*take.neutrals, neutral))
     changed = tuple(neutral if one.id == neutral.id else one for one in take.neutrals)
-    after = replace(take, neutrals=changed, roles=(), pairs=(), other=None, overlays=())
+    after = replace(take, neutrals=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
     return _moved_to_nearest(take, neutral.id, after)
 
 
@@ -92,8 +93,7 @@ def _moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
         return owner, None if is_swatch and nearest == own else nearest
 
     # Owners and pointers change at one stroke: in between the steps would not fit.
-    roles, pairs, overlays, other = _pointers(before, move)
-    return replace(after, roles=roles, pairs=pairs, overlays=overlays, other=other)
+    return _with_pointers(after, before, move)
 
 
 def _nearest(value: Hex, hexes: tuple[Hex, ...]) -> int:
@@ -102,20 +102,29 @@ def _nearest(value: Hex, hexes: tuple[Hex, ...]) -> int:
 
 
 def _repointed(take: Take, move: Callable[[Target], Target]) -> Take:
-    roles, pairs, overlays, other = _pointers(take, move)
-    return replace(take, roles=roles, pairs=pairs, overlays=overlays, other=other)
+    return _with_pointers(take, take, move)
 
 
-def _pointers(
-    take: Take, move: Callable[[Target], Target]
-) -> tuple[tuple[Assignment, ...], tuple[Pair, ...], tuple[Overlay, ...], SchemeRoles | None]:
-    overlays = tuple(_overlay(one, move) for one in take.overlays)
-    other = take.other and SchemeRoles(
-        tuple(_assignment(one, move) for one in take.other.roles),
-        tuple(_pair(take, one, move) for one in take.other.pairs),
+def _with_pointers(after: Take, before: Take, move: Callable[[Target], Target]) -> Take:
+    """Return `after` with all that pointed somewhere in `before`, moved."""
+    other = before.other and SchemeRoles(
+        tuple(_assignment(one, move) for one in before.other.roles),
+        tuple(_pair(before, one, move) for one in before.other.pairs),
+        tuple(_ground(before, one, move) for one in before.other.grounds),
     )
-    roles = tuple(_assignment(one, move) for one in take.roles)
-    return roles, tuple(_pair(take, one, move) for one in take.pairs), overlays, other
+    return replace(
+        after,
+        roles=tuple(_assignment(one, move) for one in before.roles),
+        pairs=tuple(_pair(before, one, move) for one in before.pairs),
+        grounds=tuple(_ground(before, one, move) for one in before.grounds),
+        overlays=tuple(_overlay(one, move) for one in before.overlays),
+        other=other,
+    )
+
+
+def _ground(take: Take, one: Ground, move: Callable[[Target], Target]) -> Ground:
+    key = None if one.ground is None else _key(take, one.ground, move)
+    return replace(one, ground=key, wears=tuple((f, _key(take, worn, move)) for f, worn in one.wears))
 
 
 def _assignment(one: Assignment, move: Callable[[Target], Target]) -> Assignment:

@@ -49,7 +49,7 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
     roles = tuple(sorted(worn, key=lambda one: role_rank(one.role)))
     at_night = replace(plain, roles=roles, pairs=())
     pairs = page_pairs({one.role: at_night.hex_of(one.role) for one in roles})
-    made = replace(day, other=SchemeRoles(roles, pairs))
+    made = replace(day, other=SchemeRoles(roles, pairs, day.other.grounds if day.other else ()))
     return _with_kept(day, made), found.impossible
 
 
@@ -57,7 +57,9 @@ def _with_kept(before: Take, after: Take) -> Take:
     """Return the take with planned shares, samples and added pairs as they were, where they still fit."""
     shares = {one.role: one.share for one in before.roles}
     roles = tuple(replace(one, share=shares.get(one.role)) for one in after.roles)
-    other = after.other and SchemeRoles(after.other.roles, _with_samples(before, after.other.pairs))
+    other = after.other and SchemeRoles(
+        after.other.roles, _with_samples(before, after.other.pairs), after.other.grounds
+    )
     made = replace(after, roles=roles, pairs=_with_samples(before, after.pairs), other=other)
     known = {one.id for one in made.pairs}
     added = tuple(

@@ -9,7 +9,8 @@ from uuid import UUID
 from tonada.core.build import build_take
 from tonada.core.extract import Extraction, extract_colors, render_preview
 from tonada.core.naming import color_name
-from tonada.core.palette import Assignment, Origin, Pair, Role, SchemeRoles, Swatch, Take
+from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
+from tonada.core.proof_parts import ProofSettings
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
 from tonada.demo import pictures
@@ -64,8 +65,10 @@ def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
     _keep_text(connection, workspace, brand, "old-site.css")
     proposed = _sampled(_build(extraction, source, "peak-logo.svg"))
     at_dusk = _sampled(_build(colors, dusk, "dusk-ridge.jpg"))
+    proof = ProofSettings(logo=str(source))
     for take in (proposed, _set_by_eye(proposed), at_dusk):
-        takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+        document = TakeDocument.of(replace(take, proof=proof)).model_dump(mode="json")
+        takes.create(connection, workspace, brand, document)
 
 
 def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
@@ -143,7 +146,7 @@ def _named(swatch: Swatch) -> Swatch:
 
 
 def _sampled(take: Take) -> Take:
-    other = take.other and SchemeRoles(take.other.roles, _with_samples(take.other.pairs))
+    other = take.other and replace(take.other, pairs=_with_samples(take.other.pairs))
     return replace(take, pairs=_with_samples(take.pairs), other=other)
 
 

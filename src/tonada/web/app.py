@@ -16,7 +16,7 @@ from tonada.web import frontend, problems, security
 from tonada.web.access import Access
 from tonada.web.models import Problem
 from tonada.web.settings import Settings
-from tonada.web.views import brands, computation, harmony, lists, loupe, session, sight, sources, takes
+from tonada.web.views import brands, computation, harmony, lists, loupe, proof, session, sight, sources, takes
 
 
 class FastJson(DefaultJSONProvider):
@@ -53,6 +53,7 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         loupe.api,
         harmony.api,
         sight.api,
+        proof.api,
         takes.api,
         computation.api,
     ):

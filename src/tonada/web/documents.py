@@ -3,50 +3,26 @@
 from __future__ import annotations
 
 from functools import lru_cache
-from typing import Annotated, Any, Literal
+from typing import Annotated, Literal
 
-import orjson
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
 from tonada.core import limits, palette
 from tonada.core.contrast import Level, Usage
 from tonada.core.neutrals import Spacing
 from tonada.core.palette import OriginKind
 from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
-
-HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
-Name = Annotated[
-    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
-]
-Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
-Share = Annotated[float, Field(ge=0, le=1)]
-# One of Role, or one of the designer's own: “own-…”.
-RoleText = Annotated[str, StringConstraints(pattern=r"^[a-z0-9-]{1,40}$")]
-# An end of a pair: a role, `#rrggbb`, a swatch's or overlay's id, or `id/step`.
-ColorKey = Annotated[str, StringConstraints(pattern=r"^(#[0-9a-f]{6}|[A-Za-z0-9-]{1,40}(/[0-9]{1,2})?)$")]
-StepNumber = Annotated[int, Field(ge=1, le=2 * MOST_MIXED + 1)]
-
-
-class Described(BaseModel):
-    """A model whose schema is made once: the document of the API asks for it at every route."""
-
-    @classmethod
-    def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
-        key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
-        if key not in _schemas:
-            _schemas[key] = orjson.dumps(super().model_json_schema(*args, **kwargs))
-        # Read anew each time, since what comes back may be changed; quicker than a deep copy.
-        made: dict[str, Any] = orjson.loads(_schemas[key])
-        return made
-
-
-_schemas: dict[Any, bytes] = {}
-
-
-class Model(Described):
-    """What is sent must be known: a field that isn't here is refused."""
-
-    model_config = ConfigDict(extra="forbid", frozen=True)
+from tonada.web.document_parts import (
+    ColorKey,
+    HexText,
+    Identifier,
+    Model,
+    Name,
+    RoleText,
+    Share,
+    StepNumber,
+)
+from tonada.web.proof_settings import GroundModel, ProofModel
 
 
 class OriginModel(Model):
@@ -169,20 +145,23 @@ class PairModel(Model):
 
 
 class SchemeModel(Model):
-    """The roles and pairs of the scheme that isn't shown."""
+    """The roles, pairs and grounds of the scheme that isn't shown."""
 
     roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES)] = ()
     pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
+    grounds: Annotated[tuple[GroundModel, ...], Field(max_length=limits.MAX_GROUNDS)] = ()
 
     def to_roles(self) -> palette.SchemeRoles:
         roles = tuple(one.to_assignment() for one in self.roles)
-        return palette.SchemeRoles(roles, tuple(one.to_pair() for one in self.pairs))
+        pairs = tuple(one.to_pair() for one in self.pairs)
+        return palette.SchemeRoles(roles, pairs, tuple(one.to_ground() for one in self.grounds))
 
     @classmethod
     def of(cls, one: palette.SchemeRoles) -> SchemeModel:
         return cls(
             roles=tuple(AssignmentModel.of(each) for each in one.roles),
             pairs=tuple(PairModel.of(each) for each in one.pairs),
+            grounds=tuple(GroundModel.of(each) for each in one.grounds),
         )
 
 
@@ -225,7 +204,7 @@ _pair = lru_cache(maxsize=4096)(palette.Pair)
 
 
 class TakeDocument(Model):
-    """One alternative palette, whole. roles and pairs are those of `scheme`."""
+    """One alternative palette, whole. roles, pairs and grounds are those of `scheme`."""
 
     format: Literal[1] = 1
     level: Level = "AA"
@@ -238,6 +217,8 @@ class TakeDocument(Model):
     step_names: StepNames = "words"
     scheme: palette.Scheme = "day"
     other: SchemeModel | None = None
+    grounds: Annotated[tuple[GroundModel, ...], Field(max_length=limits.MAX_GROUNDS)] = ()
+    proof: ProofModel = ProofModel()
 
     def to_take(self) -> palette.Take:
         """Return the core's value. Raises TakeError where the document contradicts itself."""
@@ -252,6 +233,8 @@ class TakeDocument(Model):
             step_names=self.step_names,
             scheme=self.scheme,
             other=self.other.to_roles() if self.other else None,
+            grounds=tuple(one.to_ground() for one in self.grounds),
+            proof=self.proof.to_settings(),
         )
 
     @classmethod
@@ -268,4 +251,6 @@ class TakeDocument(Model):
             step_names=take.step_names,
             scheme=take.scheme,
             other=SchemeModel.of(take.other) if take.other else None,
+            grounds=tuple(GroundModel.of(one) for one in take.grounds),
+            proof=ProofModel.of(take.proof),
         )

@@ -22,7 +22,8 @@ from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
-from tonada.web.documents import Described, HexText, Identifier, Model, Name, Share, TakeDocument
+from tonada.web.document_parts import Described, HexText, Identifier, Model, Name, Share
+from tonada.web.documents import TakeDocument
 
 
 class LimitsAnswer(Model):

@@ -9,7 +9,8 @@ from pydantic import ConfigDict
 from tonada.core import remap
 from tonada.core.states import with_states
 from tonada.core.suggest import derive_night, suggest_roles
-from tonada.web.documents import Identifier, Model, NeutralModel, RampModel, StepNumber, TakeDocument
+from tonada.web.document_parts import Identifier, Model, StepNumber
+from tonada.web.documents import NeutralModel, RampModel, TakeDocument
 
 Said = tuple[str, ...]
 

@@ -16,7 +16,7 @@ from tonada.core.palette import Role
 from tonada.core.requirements import requirement
 from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
 from tonada.store.sources import SourceKind, SourceRow, SourceState
-from tonada.web.documents import HexText, Model, Name
+from tonada.web.document_parts import HexText, Model, Name
 from tonada.web.models import BrandAnswer, TakeSummary
 
 Fraction = Annotated[float, Field(ge=0, le=1)]

@@ -9,6 +9,7 @@ const STEPS = [
   { name: 'harmony', label: 'Harmony' },
   { name: 'roles', label: 'Roles' },
   { name: 'pairs', label: 'Pairs' },
+  { name: 'proof', label: 'Proof' },
 ] as const
 </script>
 

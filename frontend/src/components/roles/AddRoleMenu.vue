@@ -38,8 +38,11 @@ function add(role: string) {
   const { document } = take
   if (!document) return
   const made = pinRole(document, role, wearer())
-  const other = made.other && pinRole({ ...made, ...made.other }, role, wearer())
-  take.change(other ? { ...made, other: { roles: other.roles, pairs: other.pairs } } : made)
+  const other = made.other && {
+    ...made.other,
+    roles: pinRole({ ...made, ...made.other }, role, wearer()).roles,
+  }
+  take.change({ ...made, other })
 }
 
 function addOwn(name: string) {

@@ -1,0 +1,28 @@
+<script setup lang="ts" generic="T extends string">
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
+
+/** A few choices side by side, one of which holds. */
+const chosen = defineModel<T>({ required: true })
+defineProps<{ label: string; options: readonly { value: T; label: string }[]; small?: boolean }>()
+</script>
+
+<template>
+  <RadioGroup v-model="chosen" :aria-label="label" class="flex border border-ink">
+    <RadioGroupOption
+      v-for="one in options"
+      :key="one.value"
+      v-slot="{ checked }"
+      :value="one.value"
+      class="cursor-pointer border-ink -outline-offset-3 not-first:border-l"
+    >
+      <span
+        class="block font-semibold whitespace-nowrap"
+        :class="[
+          checked ? 'bg-ink text-sheet' : 'bg-sheet',
+          small ? 'px-2.5 leading-5.5' : 'px-3 py-1',
+        ]"
+        >{{ one.label }}</span
+      >
+    </RadioGroupOption>
+  </RadioGroup>
+</template>

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, shallowRef, watch, watchPostEffect } from 'vue'
+import { provideProof } from './context'
+import type { ProofContext } from './context'
+import ArticlePage from './pages/ArticlePage.vue'
+import DashboardPage from './pages/DashboardPage.vue'
+import FormPage from './pages/FormPage.vue'
+import HomePage from './pages/HomePage.vue'
+import MailPage from './pages/MailPage.vue'
+import ShopPage from './pages/ShopPage.vue'
+import { elementOf, figuresOf, readPart } from './parts'
+import proofStyle from './proof.css?url'
+
+/** A sample page in a frame of its own, so that neither its style nor ours leaks. */
+const props = withDefaults(
+  defineProps<{
+    context: ProofContext
+    title: string
+    /** The width of the page's own window, in its pixels. */
+    width: number
+    /** How many of our pixels one of the page's takes. */
+    scale: number
+    height: number
+    chosen?: string | undefined
+    outlined?: boolean
+    picks?: boolean
+  }>(),
+  { chosen: undefined, outlined: false, picks: false },
+)
+const emit = defineEmits<{
+  pick: [part: string, section: string | undefined]
+  hover: [part: string | undefined]
+  drawn: [page: Document]
+  scroll: [share: number]
+}>()
+
+/** An address of its own would be in the quirks of old pages, in which sizes are measured otherwise. */
+const SHEET = '<!doctype html><html lang="en"><head></head><body></body></html>'
+const PAGES = {
+  home: HomePage,
+  article: ArticlePage,
+  shop: ShopPage,
+  dashboard: DashboardPage,
+  form: FormPage,
+  mail: MailPage,
+} as const
+const component = computed(() => PAGES[props.context.page as keyof typeof PAGES])
+
+provideProof(computed(() => props.context))
+const root = shallowRef<HTMLElement>()
+let page: Document | undefined
+
+/** The frame has a document once it is in ours: it gets the pages' style, and a place to draw in. */
+function prepare(event: Event) {
+  page = (event.currentTarget as HTMLIFrameElement).contentDocument ?? undefined
+  if (!page) return
+  const style = page.createElement('link')
+  style.rel = 'stylesheet'
+  style.href = proofStyle
+  style.onload = () => {
+    announce()
+  }
+  page.head.replaceChildren(style)
+  page.title = props.title
+  root.value = page.body
+  page.addEventListener('click', onClick)
+  page.addEventListener('mouseover', onHover)
+  page.defaultView?.addEventListener('scroll', onScroll, { passive: true })
+}
+
+const variables = computed(() => {
+  const { settings, figures } = props.context
+  const face = (name: string) => `'${name} Variable', sans-serif`
+  const sizes = figures.styles.flatMap((one) => [
+    [`--size-${one.style}`, `${one.size.toString()}px`],
+    [`--weight-${one.style}`, one.weight.toString()],
+  ])
+  const text = figures.styles.find((one) => one.style === 'text')
+  return {
+    '--heading-face': face(settings.heading_face),
+    '--text-face': face(settings.text_face),
+    '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
+    ...Object.fromEntries(sizes),
+  } as Record<string, string>
+})
+watchPostEffect(() => {
+  for (const [name, value] of Object.entries(variables.value))
+    root.value?.style.setProperty(name, value)
+  root.value?.classList.toggle('picks', props.picks)
+})
+
+/** The marks of what is chosen and what falls short are put on after every drawing. */
+watch(
+  [() => props.context, () => props.chosen, () => props.outlined, root],
+  () => {
+    announce()
+  },
+  { flush: 'post' },
+)
+function announce() {
+  if (!page) return
+  for (const element of page.querySelectorAll('[data-part]')) {
+    const worn = props.outlined ? figuresOf(readPart(element), props.context.figures) : undefined
+    element.classList.toggle('is-short', worn !== undefined && !worn.passes)
+    element.classList.remove('is-chosen')
+  }
+  if (props.chosen) elementOf(page, props.chosen)?.classList.add('is-chosen')
+  emit('drawn', page)
+}
+
+function onClick(event: MouseEvent) {
+  event.preventDefault()
+  if (!props.picks || !isElement(event.target)) return
+  const part = event.target.closest<HTMLElement>('[data-part]')
+  const section = event.target.closest<HTMLElement>('[data-section]')
+  emit('pick', part?.dataset.part ?? '', section?.dataset.section)
+}
+function onHover(event: MouseEvent) {
+  const part = isElement(event.target) && event.target.closest<HTMLElement>('[data-part]')
+  emit('hover', part ? part.dataset.part : undefined)
+}
+/** An element of another window is no instance of this one's Element. */
+const isElement = (target: EventTarget | null): target is Element =>
+  target !== null && 'closest' in target
+
+let isFollowing = false
+function onScroll() {
+  const height = scrollable()
+  if (!isFollowing && height > 0) emit('scroll', (page?.defaultView?.scrollY ?? 0) / height)
+  isFollowing = false
+}
+const scrollable = () =>
+  (page?.documentElement.scrollHeight ?? 0) - (page?.defaultView?.innerHeight ?? 0)
+
+/** Scroll to a share of the whole, without telling of it. */
+function follow(share: number) {
+  const top = Math.round(share * scrollable())
+  if (top === page?.defaultView?.scrollY) return
+  isFollowing = true
+  page?.defaultView?.scrollTo({ top })
+}
+function reveal(name: string) {
+  const element = page && elementOf(page, name)
+  element?.scrollIntoView({ block: 'nearest' })
+}
+
+onBeforeUnmount(() => {
+  root.value = undefined
+})
+defineExpose({ follow, reveal, body: root })
+</script>
+
+<template>
+  <div class="overflow-hidden" :style="{ width: `${width * scale}px`, height: `${height}px` }">
+    <iframe
+      :title="title"
+      class="block origin-top-left border-0 bg-plate"
+      :style="{ width: `${width}px`, height: `${height / scale}px`, transform: `scale(${scale})` }"
+      :srcdoc="SHEET"
+      @load="prepare"
+    ></iframe>
+    <Teleport v-if="root" :to="root">
+      <component :is="component" />
+    </Teleport>
+  </div>
+</template>

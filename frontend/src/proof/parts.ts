@@ -1,0 +1,175 @@
+/** The parts of a drawn page, read from its own document: names, geometry, what each of them is. */
+import type { Figure, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
+
+export interface Part {
+  name: string
+  figure: Figure | 'logotype' | 'disabled' | 'series'
+  /** The id of the ground it stands on. */
+  ground: string
+  look: TextStyle | undefined
+  series: number | undefined
+  isOverPicture: boolean
+}
+
+/** What a part wears, and what it needs and has. */
+export interface PartFigures {
+  key: string
+  name: string
+  hex: string
+  over: string
+  byRule: string | undefined
+  byRuleName: string | undefined
+  changed: boolean
+  ratio: number
+  needed: number
+  criterion: string
+  passes: boolean
+}
+
+export interface Painted {
+  key: string
+  name: string
+  hex: string
+  share: number
+}
+
+/** How much of its lines a text of weight 400 covers with ink; heavier ones more. An estimate. */
+const INK = 0.16
+
+export function partsOf(page: Document): Part[] {
+  return [...page.querySelectorAll<HTMLElement>('[data-part]')].map(readPart)
+}
+
+export function readPart(element: Element): Part {
+  const { part, figure, style, series } = dataOf(element)
+  return {
+    name: part ?? '',
+    figure: series === undefined ? (figure as Figure) : 'series',
+    ground: groundOf(element),
+    look: style as TextStyle | undefined,
+    series: series === undefined ? undefined : Number(series),
+    isOverPicture: element.closest('[data-picture]') !== null,
+  }
+}
+
+const dataOf = (element: Element): DOMStringMap =>
+  'dataset' in element ? (element as HTMLElement).dataset : {}
+
+const groundOf = (element: Element) => {
+  const stands = element.closest('[data-ground]')
+  return (stands && dataOf(stands).ground) ?? ''
+}
+
+export const elementOf = (page: Document, name: string) =>
+  page.querySelector(`[data-part="${CSS.escape(name)}"]`)
+
+export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefined {
+  const ground = proof.grounds.find((one) => one.id === part.ground)
+  if (!ground) return undefined
+  if (part.figure === 'series') return ofSeries(ground, part.series ?? 0)
+  const worn = ground.figures.find((one) => one.figure === part.figure)
+  if (!worn) return undefined
+  const style = proof.styles.find((one) => one.style === part.look)
+  const isText = !['part of a control', 'focus indicator'].includes(worn.usage)
+  const needed = isText && style ? style.needed : worn.needed
+  return {
+    ...worn,
+    byRule: worn.by_rule,
+    byRuleName: worn.by_rule_name,
+    needed,
+    criterion: isText && style ? style.criterion : '1.4.11',
+    passes: worn.ratio >= needed,
+  }
+}
+
+function ofSeries(ground: GroundFigures, row: number): PartFigures | undefined {
+  const one = ground.series[row]
+  if (!one) return undefined
+  return {
+    ...one,
+    over: ground.hex,
+    byRule: undefined,
+    byRuleName: undefined,
+    changed: false,
+    needed: 3,
+    criterion: '1.4.11',
+    passes: one.ratio >= 3,
+  }
+}
+
+/** The share of each colour as painted, from the geometry of the page. Text counts with its ink. */
+export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
+  const areas = new Map<string, Painted>()
+  const add = (key: string, name: string, hex: string, area: number) => {
+    const known = areas.get(key) ?? { key, name, hex, share: 0 }
+    areas.set(key, { ...known, share: known.share + area })
+  }
+  for (const element of page.querySelectorAll<HTMLElement>('[data-ground]')) {
+    const ground = proof.grounds.find((one) => one.id === element.dataset.ground)
+    if (!ground) continue
+    const inner = [...element.querySelectorAll('[data-ground]')].filter(
+      (one) => one.parentElement?.closest('[data-ground]') === element,
+    )
+    const picture = element.querySelector('[data-picture]')
+    const covered = [...inner, ...(picture ? [picture] : [])].reduce(
+      (sum, one) => sum + areaOf(one),
+      0,
+    )
+    add(ground.key, nameOfGround(ground), ground.hex, Math.max(0, areaOf(element) - covered))
+  }
+  for (const element of page.querySelectorAll('[data-part]')) {
+    const part = readPart(element)
+    const worn = figuresOf(part, proof)
+    if (worn) add(worn.key, worn.name, worn.hex, paintedBy(element, part))
+  }
+  const whole = [...areas.values()].reduce((sum, one) => sum + one.share, 0)
+  return [...areas.values()]
+    .map((one) => ({ ...one, share: one.share / whole }))
+    .sort((one, other) => other.share - one.share)
+}
+
+const nameOfGround = (ground: GroundFigures) => ground.name
+
+const areaOf = (element: Element) => {
+  const box = element.getBoundingClientRect()
+  return box.width * box.height
+}
+
+function paintedBy(element: Element, part: Part): number {
+  const box = element.getBoundingClientRect()
+  if (part.figure === 'button face') return box.width * box.height
+  if (part.figure === 'line')
+    return element.tagName === 'INPUT' ? 2 * (box.width + box.height) : box.width
+  if (part.figure === 'series')
+    return box.width * box.height * (element.tagName === 'polyline' ? 0.03 : 1)
+  if (part.figure === 'focus ring') return 6 * (box.width + box.height)
+  const range = element.ownerDocument.createRange()
+  let lines = 0
+  for (const node of element.childNodes) {
+    if (node.nodeType !== Node.TEXT_NODE) continue
+    range.selectNodeContents(node)
+    for (const line of range.getClientRects()) lines += line.width * line.height
+  }
+  const weight = Number(
+    element.ownerDocument.defaultView?.getComputedStyle(element).fontWeight ?? 400,
+  )
+  return (lines * INK * weight) / 400
+}
+
+/** Where on its picture a part lies, from 0 to 1: the picture covers its box and is cut evenly. */
+export function regionOf(element: Element): Region | null {
+  const box = element.closest('[data-picture]')
+  const picture = box?.querySelector('img')
+  if (!box || !picture?.naturalWidth) return null
+  const [frame, text] = [box.getBoundingClientRect(), element.getBoundingClientRect()]
+  const scale = Math.max(frame.width / picture.naturalWidth, frame.height / picture.naturalHeight)
+  const [width, height] = [picture.naturalWidth * scale, picture.naturalHeight * scale]
+  const [left, top] = [
+    frame.left - (width - frame.width) / 2,
+    frame.top - (height - frame.height) / 2,
+  ]
+  const clipped = (value: number) => Math.min(1, Math.max(0, value))
+  const from = { x: clipped((text.left - left) / width), y: clipped((text.top - top) / height) }
+  const to = { x: clipped((text.right - left) / width), y: clipped((text.bottom - top) / height) }
+  return { left: from.x, top: from.y, width: to.x - from.x, height: to.y - from.y }
+}

@@ -1,0 +1,32 @@
+import { computed } from 'vue'
+import type { ProofContext } from './context'
+import type { ProofFigures, TakeDocument } from '@/api/types'
+import { useBrandStore } from '@/stores/brand'
+
+/** What a page is drawn from, of the open take or of another one of the brand. */
+export function useContext(
+  document: () => TakeDocument | undefined,
+  figures: () => ProofFigures | undefined,
+  page: () => string,
+) {
+  const brand = useBrandStore()
+  const sourceOf = (id: string | null) =>
+    id && brand.detail?.sources.some((one) => one.id === id)
+      ? `/api/sources/${id}/preview`
+      : undefined
+
+  return computed<ProofContext | undefined>(() => {
+    const [take, drawn] = [document(), figures()]
+    if (!take || !drawn) return undefined
+    const { proof: settings } = take
+    return {
+      brand: brand.detail?.brand.name ?? '',
+      page: page(),
+      figures: drawn,
+      settings,
+      logo: sourceOf(settings.logo),
+      picture: sourceOf(settings.picture),
+      layer: drawn.layer ?? undefined,
+    }
+  })
+}

@@ -1,0 +1,37 @@
+import { ref, shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { ProofFigures, TakeDocument } from '@/api/types'
+
+/** What a take’s pages are drawn with; while it is dragged, the newest state is asked for, one at a time. */
+export function useProof(document: () => TakeDocument | undefined) {
+  const figures = shallowRef<ProofFigures>()
+  const problem = ref('')
+  let wanted: TakeDocument | undefined
+  let running = false
+
+  async function ask() {
+    if (running) return
+    running = true
+    while (wanted) {
+      const asked: TakeDocument = wanted
+      wanted = undefined
+      try {
+        figures.value = await given(api.POST('/api/proof', { body: { document: asked } }))
+        problem.value = ''
+      } catch (reason) {
+        problem.value = explain(reason)
+      }
+    }
+    running = false
+  }
+
+  watch(
+    document,
+    (now) => {
+      wanted = now
+      void ask()
+    },
+    { immediate: true },
+  )
+  return { figures, problem }
+}

@@ -1,0 +1,398 @@
+"""Grounds: what sections of a site stand on, and what every figure wears on them so that it can be read.
+
+The rule goes down a list of colours for each figure and takes the first that reaches what the
+figure needs there; then the nearest step of a ramp; where nothing does, the best there is.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from functools import lru_cache
+from typing import Final
+
+from tonada.core.color import Hex, hex_to_srgb8
+from tonada.core.contrast import Usage, contrast_ratio, relative_luminance
+from tonada.core.errors import TakeError
+from tonada.core.palette import Pair, Role, Take, role_name
+from tonada.core.proof_parts import FIGURE_USAGES, Figure, Ground, TextSize, TextStyle
+from tonada.core.requirements import Requirement, requirement
+
+# The grounds that every take has, in order; all but “tint” are roles.
+TINT: Final = "tint"
+STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.ACCENT, Role.NIGHT)
+TINT_NAME: Final = "Tint"
+# How a pair is named that comes from a ground: `worn-` ground `-` figure.
+WORN: Final = "worn-"
+
+_HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
+_STYLES: Final[dict[Figure, TextStyle]] = {
+    Figure.TEXT: "text",
+    Figure.QUIET: "small",
+    Figure.LINK: "text",
+    Figure.LABEL: "label",
+}
+# On a brand colour and at night the accent may lead a heading; on light grounds Primary does.
+_LIT_HEADINGS: Final = (Role.ACCENT, Role.PAPER, Role.INK)
+_HEADING_WEARERS: Final = (Role.PRIMARY, Role.INK, Role.PAPER)
+_BUTTON_WEARERS: Final = (Role.ACCENT, Role.PRIMARY, Role.SECONDARY, Role.INK, Role.PAPER)
+_LINK_WEARERS: Final = (Role.LINK, Role.ACCENT, Role.PRIMARY)
+_SIGNALS: Final = {
+    Figure.GOOD: Role.GOOD,
+    Figure.CAUTION: Role.CAUTION,
+    Figure.BAD: Role.BAD,
+    Figure.NOTE: Role.NOTE,
+}
+_SAMPLES: Final[dict[Figure, str]] = {
+    Figure.HEADING: "A heading",
+    Figure.TEXT: "A text to be read",
+    Figure.QUIET: "A quiet remark",
+    Figure.LINK: "a link in a text",
+    Figure.LABEL: "A button",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Worn:
+    """What a figure wears on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
+
+    over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
+    """
+
+    figure: Figure
+    key: str
+    name: str
+    hex: Hex
+    by_rule: str
+    by_rule_name: str
+    changed: bool
+    over: Hex
+    usage: Usage
+    ratio: float
+    needed: float
+    passes: bool
+
+
+@dataclass(frozen=True, slots=True)
+class WornGround:
+    """A ground with what every figure wears on it. is_own: added by the designer."""
+
+    id: str
+    name: str
+    key: str
+    hex: Hex
+    is_own: bool
+    figures: tuple[Worn, ...]
+
+
+def grounds_of(take: Take) -> tuple[WornGround, ...]:
+    """Return the grounds of a take: those of the rule that its roles allow, then the designer's own."""
+    changed = {one.id: one for one in take.grounds}
+    grounds = []
+    for standard in STANDARD_GROUNDS:
+        given = changed.get(standard, Ground(standard))
+        key = _key_there(take, given.ground) or _standard_key(take, standard)
+        if key is not None:
+            name = given.name or (TINT_NAME if standard == TINT else role_name(standard))
+            grounds.append(_Dresser(take, given, key).dress(name, is_own=False))
+    for one in take.grounds:
+        key = _key_there(take, one.ground)
+        if one.id not in STANDARD_GROUNDS and key is not None:
+            grounds.append(_Dresser(take, one, key).dress(one.name or called(take, key), is_own=True))
+    return tuple(grounds)
+
+
+def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> Requirement:
+    """Return what a text of the proof's pages needs in its size and weight."""
+    size = take.proof.size_of(style)
+    return requirement(usage, take.level, size.size, size.weight)
+
+
+def called(take: Take, key: str) -> str:
+    """Return what a person calls a colour that a figure wears."""
+    if take.has_role(key):
+        return role_name(key, take.assignment(key).name)
+    owner, _, step = key.partition("/")
+    return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
+
+
+def with_worn_pairs(take: Take) -> Take:
+    """Return the take with a pair for each figure that falls short or was changed by hand.
+
+    The rule's own choices pass and say nothing new, so they stay out of the list.
+    """
+    take = absorbed(take)
+    known = {(one.text, one.ground, one.usage) for one in take.pairs}
+    pairs = [
+        pair
+        for ground in grounds_of(take)
+        for worn in ground.figures
+        if worn.changed or not worn.passes
+        if (pair := _pair_of(take, ground, worn)) and (pair.text, pair.ground, pair.usage) not in known
+    ]
+    return replace(take, pairs=(*take.pairs, *pairs)) if pairs else take
+
+
+def absorbed(take: Take) -> Take:
+    """Return the take with the pairs of with_worn_pairs taken into its grounds again."""
+    worn = [one for one in take.pairs if one.id.startswith(WORN)]
+    if not worn:
+        return take
+    plain = replace(take, pairs=tuple(one for one in take.pairs if not one.id.startswith(WORN)))
+    for pair in worn:
+        ground, figure = _place_of(pair.id)
+        now = next((one for one in grounds_of(plain) if one.id == ground), None)
+        here = next((one for one in now.figures if one.figure == figure), None) if now else None
+        if here and here.key != pair.text:
+            plain = wear(plain, ground, figure, pair.text)
+    return plain
+
+
+def wear(take: Take, ground: str, figure: Figure, key: str | None) -> Take:
+    """Return the take with a figure of a ground worn by a colour; None gives it back to the rule.
+
+    Raises TakeError for a colour that isn't there.
+    """
+    if key is not None:
+        take.color_of(key)
+    before = next((one for one in take.grounds if one.id == ground), Ground(ground))
+    wears = tuple((one, worn) for one, worn in before.wears if one != figure)
+    after = replace(before, wears=wears if key is None else (*wears, (figure, key)))
+    others = [one for one in take.grounds if one.id != ground]
+    if after == Ground(ground):
+        return replace(take, grounds=tuple(others))
+    at = next((row for row, one in enumerate(take.grounds) if one.id == ground), len(others))
+    return replace(take, grounds=(*others[:at], after, *others[at:]))
+
+
+def _place_of(pair_id: str) -> tuple[str, Figure]:
+    ground, _, figure = pair_id.removeprefix(WORN).rpartition("-")
+    return ground, next(one for one in Figure if _word(one) == figure)
+
+
+def _word(figure: Figure) -> str:
+    return figure.split(" ")[-1] if figure is not Figure.QUIET else "quiet"
+
+
+def _pair_of(take: Take, ground: WornGround, worn: Worn) -> Pair:
+    below = ground.key
+    if worn.figure is Figure.LABEL:
+        below = next(one.key for one in ground.figures if one.figure == Figure.BUTTON)
+    size: TextSize | None = None
+    if worn.figure is Figure.HEADING:
+        size = _smallest_heading(take)
+    elif worn.figure in _STYLES:
+        size = take.proof.size_of(_STYLES[worn.figure])
+    return Pair(
+        f"{WORN}{ground.id}-{_word(worn.figure)}",
+        worn.key,
+        below,
+        worn.usage,
+        _SAMPLES.get(worn.figure, worn.figure.capitalize()),
+        size=size.size if size else None,
+        weight=size.weight if size else None,
+    )
+
+
+def _smallest_heading(take: Take) -> TextSize:
+    sizes = [take.proof.size_of(style) for style in _HEADINGS]
+    return max(sizes, key=lambda one: requirement(Usage.BODY_TEXT, take.level, one.size, one.weight).ratio)
+
+
+def _standard_key(take: Take, ground: str) -> str | None:
+    if ground != TINT:
+        return ground if take.has_role(ground) else None
+    owner = next((role for role in (Role.SECONDARY, Role.ACCENT) if take.has_role(role)), None)
+    if owner is None or not take.has_role(Role.MIST):
+        return None
+    swatch = take.assignment(owner).swatch
+    paper = take.hex_of(Role.PAPER) if take.has_role(Role.PAPER) else take.hex_of(Role.MIST)
+    return f"{swatch}/{_between(take.ramp(swatch).hexes, paper, take.hex_of(Role.MIST)) + 1}"
+
+
+@lru_cache(maxsize=1024)
+def _between(hexes: tuple[Hex, ...], paper: Hex, mist: Hex) -> int:
+    """Return the row whose luminance is nearest to the middle of the two grounds."""
+    middle = (_luminance(paper) + _luminance(mist)) / 2
+    return min(range(len(hexes)), key=lambda row: abs(_luminance(hexes[row]) - middle))
+
+
+def _key_there(take: Take, key: str | None) -> str | None:
+    """Return a key whose colour is still there; what was taken out falls back to the rule."""
+    if key is None:
+        return None
+    try:
+        take.color_of(key)
+    except TakeError:
+        return None
+    return key
+
+
+class _Dresser:
+    """Goes through the figures of one ground; later ones may depend on earlier ones."""
+
+    def __init__(self, take: Take, given: Ground, key: str) -> None:
+        self.take, self.given, self.key = take, given, key
+        self.hex = take.color_of(key)
+        self.by_hand = dict(given.wears)
+        self.worn: dict[Figure, Worn] = {}
+
+    def dress(self, name: str, *, is_own: bool) -> WornGround:
+        for figure, choose in _RULES.items():
+            needed = self._needed(figure)
+            face = self.worn.get(Figure.BUTTON)
+            if figure is Figure.LABEL and face is None:
+                continue
+            over = face.hex if face and figure is Figure.LABEL else self.hex
+            by_rule = choose(self, over, needed)
+            if by_rule is not None:
+                self.worn[figure] = self._worn(figure, by_rule, over, needed)
+        return WornGround(self.given.id, name, self.key, self.hex, is_own, tuple(self.worn.values()))
+
+    def _needed(self, figure: Figure) -> float:
+        if figure is Figure.HEADING:
+            size = _smallest_heading(self.take)
+            return requirement(Usage.BODY_TEXT, self.take.level, size.size, size.weight).ratio
+        if figure in _STYLES:
+            return needed_for(self.take, _STYLES[figure], FIGURE_USAGES[figure]).ratio
+        return requirement(FIGURE_USAGES[figure], self.take.level).ratio
+
+    def _worn(self, figure: Figure, by_rule: str, over: Hex, needed: float) -> Worn:
+        hand = _key_there(self.take, self.by_hand.get(figure))
+        key = hand or by_rule
+        value = self.take.color_of(key)
+        ratio = ratio_between(value, over)
+        return Worn(
+            figure=figure,
+            key=key,
+            name=called(self.take, key),
+            hex=value,
+            by_rule=by_rule,
+            by_rule_name=called(self.take, by_rule),
+            changed=key != by_rule,
+            over=over,
+            usage=FIGURE_USAGES[figure],
+            ratio=ratio,
+            needed=needed,
+            passes=ratio >= needed,
+        )
+
+    @property
+    def text(self) -> str | None:
+        """What a text wears here, the last resort of other figures."""
+        worn = self.worn.get(Figure.TEXT)
+        return worn.key if worn else None
+
+    def roles(self, wanted: tuple[Role, ...]) -> list[str]:
+        return [role for role in wanted if self.take.has_role(role)]
+
+    def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
+        """Return the first that reaches what is needed; else the quietest step that does; else the best."""
+        for key in keys:
+            if ratio_between(self.take.color_of(key), over) >= needed:
+                return key
+        step = self.quietest(over, needed)
+        return step or self.best(keys, over)
+
+    def best(self, keys: list[str], over: Hex) -> str | None:
+        return max(keys, key=lambda key: ratio_between(self.take.color_of(key), over), default=None)
+
+    def quietest(self, over: Hex, needed: float) -> str | None:
+        """Return the step of the neutrals that just reaches the ratio, or None."""
+        return self.step_of([one.id for one in self.take.neutrals], over, needed)
+
+    def step_of(self, owners: list[str], over: Hex, needed: float) -> str | None:
+        for owner in owners:
+            step = _quietest_step(self.take.ramp(owner).hexes, over, needed)
+            if step is not None:
+                return f"{owner}/{step + 1}"
+        return None
+
+    def texts(self) -> list[str]:
+        return self.roles((Role.INK, Role.PAPER, Role.NIGHT, Role.MIST, Role.PRIMARY))
+
+
+@lru_cache(maxsize=4096)
+def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | None:
+    passing = [(ratio_between(value, over), row) for row, value in enumerate(hexes)]
+    passing = [one for one in passing if one[0] >= needed]
+    return min(passing)[1] if passing else None
+
+
+@lru_cache(maxsize=16384)
+def ratio_between(one: Hex, other: Hex) -> float:
+    """Return the contrast ratio of two opaque values, remembered."""
+    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
+
+
+@lru_cache(maxsize=4096)
+def _luminance(value: Hex) -> float:
+    return float(relative_luminance(hex_to_srgb8(value)))
+
+
+def _heading(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    is_lit = dresser.given.id in (Role.PRIMARY, Role.NIGHT)
+    return dresser.first(dresser.roles(_LIT_HEADINGS if is_lit else _HEADING_WEARERS), over, needed)
+
+
+def _text(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    pair = dresser.roles((Role.INK, Role.PAPER))
+    best = dresser.best(pair, over)
+    if best is not None and ratio_between(dresser.take.color_of(best), over) >= needed:
+        return best
+    return dresser.first(dresser.texts(), over, needed)
+
+
+def _quiet(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    muted = dresser.roles((Role.MUTED,))
+    if muted and ratio_between(dresser.take.color_of(muted[0]), over) >= needed:
+        return muted[0]
+    return dresser.quietest(over, needed) or dresser.text
+
+
+def _link(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    text = dresser.take.color_of(dresser.text) if dresser.text else None
+    for key in dresser.roles(_LINK_WEARERS):
+        value = dresser.take.color_of(key)
+        if value != text and ratio_between(value, over) >= needed:
+            return key
+    owners = [dresser.take.assignment(role).swatch for role in dresser.roles(_LINK_WEARERS)]
+    return dresser.step_of(owners, over, needed) or dresser.text
+
+
+def _button(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    return dresser.first([key for key in dresser.roles(_BUTTON_WEARERS) if key != dresser.key], over, needed)
+
+
+def _line(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    return dresser.first(dresser.roles((Role.LINE,)), over, needed) or dresser.text
+
+
+def _focus(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+    return dresser.first(dresser.roles((Role.INK, Role.PAPER)), over, needed) or dresser.text
+
+
+def _signal(figure: Figure) -> Callable[[_Dresser, Hex, float], str | None]:
+    def choose(dresser: _Dresser, over: Hex, needed: float) -> str | None:
+        role = _SIGNALS[figure]
+        if not dresser.take.has_role(role):
+            return None
+        if ratio_between(dresser.take.hex_of(role), over) >= needed:
+            return role
+        return dresser.step_of([dresser.take.assignment(role).swatch], over, needed) or role
+
+    return choose
+
+
+# In the order in which they are dressed: a label needs its button, a link keeps off the text.
+_RULES: Final[dict[Figure, Callable[[_Dresser, Hex, float], str | None]]] = {
+    Figure.HEADING: _heading,
+    Figure.TEXT: _text,
+    Figure.QUIET: _quiet,
+    Figure.LINK: _link,
+    Figure.BUTTON: _button,
+    Figure.LABEL: _text,
+    Figure.LINE: _line,
+    Figure.FOCUS: _focus,
+    **{figure: _signal(figure) for figure in _SIGNALS},
+}

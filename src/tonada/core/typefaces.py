@@ -1,0 +1,58 @@
+"""The typefaces that ship with Tonada, open and variable in weight, and pairs that go together."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Final, Literal, TypeAlias
+
+Kind: TypeAlias = Literal["grotesque", "geometric", "humanist", "serif"]
+
+
+@dataclass(frozen=True, slots=True)
+class Typeface:
+    """lightest, heaviest: the weights that its file has."""
+
+    name: str
+    kind: Kind
+    lightest: int
+    heaviest: int
+
+
+@dataclass(frozen=True, slots=True)
+class Pairing:
+    """A face for headings with one for text, and why, in a sentence."""
+
+    heading: str
+    text: str
+    reason: str
+
+
+TYPEFACES: Final = (
+    Typeface("Archivo", "grotesque", 100, 900),
+    Typeface("Bricolage Grotesque", "grotesque", 200, 800),
+    Typeface("Fraunces", "serif", 100, 900),
+    Typeface("Instrument Sans", "grotesque", 400, 700),
+    Typeface("Karla", "grotesque", 200, 800),
+    Typeface("Literata", "serif", 200, 900),
+    Typeface("Lora", "serif", 400, 700),
+    Typeface("Manrope", "geometric", 200, 800),
+    Typeface("Newsreader", "serif", 200, 800),
+    Typeface("Rubik", "geometric", 300, 900),
+    Typeface("Source Sans 3", "humanist", 200, 900),
+    Typeface("Source Serif 4", "serif", 200, 900),
+    Typeface("Space Grotesk", "geometric", 300, 700),
+    Typeface("Work Sans", "grotesque", 100, 900),
+)
+TYPEFACE_NAMES: Final = frozenset(face.name for face in TYPEFACES)
+
+PAIRINGS: Final = (
+    Pairing("Bricolage Grotesque", "Source Sans 3", "A lively grotesque over a plain, open text face."),
+    Pairing("Fraunces", "Work Sans", "A soft, warm serif leads; the text stays neutral under it."),
+    Pairing("Archivo", "Source Serif 4", "A firm grotesque over a serif made for long reading."),
+    Pairing("Literata", "Karla", "A bookish serif with a compact grotesque, for long headlines."),
+    Pairing("Space Grotesk", "Literata", "Technical headings against a calm book face."),
+    Pairing("Newsreader", "Instrument Sans", "A news serif with a crisp grotesque for interfaces."),
+    Pairing("Manrope", "Lora", "Even geometry over brushed curves: modern, but not cold."),
+    Pairing("Rubik", "Karla", "Round corners in the headings, quiet letters in the text."),
+    Pairing("Work Sans", "Work Sans", "One family for everything; weight alone makes the order."),
+)

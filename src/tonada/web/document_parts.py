@@ -1,0 +1,45 @@
+"""What the models of a take's document are made of: texts with a pattern, and the base of them all."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+import orjson
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+
+from tonada.core import limits
+from tonada.core.ramp import MOST_MIXED
+
+HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
+Name = Annotated[
+    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
+]
+Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
+Share = Annotated[float, Field(ge=0, le=1)]
+# One of Role, or one of the designer's own: “own-…”.
+RoleText = Annotated[str, StringConstraints(pattern=r"^[a-z0-9-]{1,40}$")]
+# An end of a pair: a role, `#rrggbb`, a swatch's or overlay's id, or `id/step`.
+ColorKey = Annotated[str, StringConstraints(pattern=r"^(#[0-9a-f]{6}|[A-Za-z0-9-]{1,40}(/[0-9]{1,2})?)$")]
+StepNumber = Annotated[int, Field(ge=1, le=2 * MOST_MIXED + 1)]
+
+
+class Described(BaseModel):
+    """A model whose schema is made once: the document of the API asks for it at every route."""
+
+    @classmethod
+    def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
+        key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
+        if key not in _schemas:
+            _schemas[key] = orjson.dumps(super().model_json_schema(*args, **kwargs))
+        # Read anew each time, since what comes back may be changed; quicker than a deep copy.
+        made: dict[str, Any] = orjson.loads(_schemas[key])
+        return made
+
+
+_schemas: dict[Any, bytes] = {}
+
+
+class Model(Described):
+    """What is sent must be known: a field that isn't here is refused."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)

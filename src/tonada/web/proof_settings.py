@@ -1,0 +1,100 @@
+"""What a take's document says of its proof: grounds that depart from the rule, type, pictures, sections."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field, StringConstraints
+
+from tonada.core import limits, proof_parts
+from tonada.core.proof_parts import TEXT_STYLES, Figure, TextStyle
+from tonada.web.document_parts import ColorKey, Identifier, Model, Name
+
+FaceName = Literal[
+    "Archivo",
+    "Bricolage Grotesque",
+    "Fraunces",
+    "Instrument Sans",
+    "Karla",
+    "Literata",
+    "Lora",
+    "Manrope",
+    "Newsreader",
+    "Rubik",
+    "Source Sans 3",
+    "Source Serif 4",
+    "Space Grotesk",
+    "Work Sans",
+]
+SourceId = Annotated[str, StringConstraints(max_length=40)]
+
+
+class WornModel(Model):
+    figure: Figure
+    key: ColorKey
+
+
+class GroundModel(Model):
+    """A ground where it departs from the rule, or one of the designer's own."""
+
+    id: Identifier
+    name: Name | None = None
+    ground: ColorKey | None = None
+    wears: Annotated[tuple[WornModel, ...], Field(max_length=len(Figure))] = ()
+
+    def to_ground(self) -> proof_parts.Ground:
+        wears = tuple((one.figure, one.key) for one in self.wears)
+        return proof_parts.Ground(self.id, self.name, self.ground, wears)
+
+    @classmethod
+    def of(cls, one: proof_parts.Ground) -> GroundModel:
+        wears = tuple(WornModel(figure=figure, key=key) for figure, key in one.wears)
+        return cls(id=one.id, name=one.name, ground=one.ground, wears=wears)
+
+
+class TextSizeModel(Model):
+    style: TextStyle
+    size: Annotated[float, Field(ge=8, le=200)]
+    weight: Annotated[int, Field(ge=1, le=1000)]
+
+
+class SectionGround(Model):
+    """A section of a page that was given another ground."""
+
+    page: Identifier
+    section: Identifier
+    ground: Identifier
+
+
+class ProofModel(Model):
+    """How the sample pages are set; see the core's ProofSettings."""
+
+    heading_face: FaceName = "Bricolage Grotesque"
+    text_face: FaceName = "Source Sans 3"
+    sizes: Annotated[tuple[TextSizeModel, ...], Field(max_length=len(TEXT_STYLES))] = ()
+    logo: SourceId | None = None
+    picture: SourceId | None = None
+    overlay: Identifier | None = None
+    sections: Annotated[tuple[SectionGround, ...], Field(max_length=limits.MAX_SECTIONS)] = ()
+
+    def to_settings(self) -> proof_parts.ProofSettings:
+        return proof_parts.ProofSettings(
+            heading_face=self.heading_face,
+            text_face=self.text_face,
+            sizes=tuple((one.style, proof_parts.TextSize(one.size, one.weight)) for one in self.sizes),
+            logo=self.logo,
+            picture=self.picture,
+            overlay=self.overlay,
+            sections=tuple((one.page, one.section, one.ground) for one in self.sections),
+        )
+
+    @classmethod
+    def of(cls, one: proof_parts.ProofSettings) -> ProofModel:
+        sizes = [{"style": style, "size": size.size, "weight": size.weight} for style, size in one.sizes]
+        sections = [
+            {"page": page, "section": section, "ground": ground} for page, section, ground in one.sections
+        ]
+        plain = {
+            name: getattr(one, name) for name in ("heading_face", "text_face", "logo", "picture", "overlay")
+        }
+        return cls.model_validate({**plain, "sizes": sizes, "sections": sections})

@@ -1,0 +1,69 @@
+"""The proof through the API: the pages, grounds for a document, settings that come back as they went in."""
+
+from __future__ import annotations
+
+from tests.core.test_assign import TAKE
+from tests.web.conftest import Client
+from tonada.core.typefaces import PAIRINGS, TYPEFACES
+from tonada.web.documents import TakeDocument
+
+DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
+
+
+def test_the_vocabulary_names_pages_faces_and_pairings(client: Client) -> None:
+    said = client.get("/api/proof").get_json()
+    assert [page["id"] for page in said["pages"]] == [
+        "home",
+        "article",
+        "shop",
+        "dashboard",
+        "form",
+        "mail",
+    ]
+    assert len(said["typefaces"]) == len(TYPEFACES) >= 12
+    names = {face["name"] for face in said["typefaces"]}
+    assert all({one.heading, one.text} <= names for one in PAIRINGS)
+
+
+def test_the_proof_of_a_document(client: Client) -> None:
+    said = client.post("/api/proof", json={"document": DOCUMENT}).get_json()
+    assert [one["id"] for one in said["grounds"]][:2] == ["paper", "mist"]
+    assert {one["style"] for one in said["styles"]} == {"h1", "h2", "h3", "text", "small", "label"}
+    assert len(said["grounds"][0]["series"]) == 5
+    assert said["layer"] is None
+    empty = client.post("/api/proof", json={"document": {"format": 1}}).get_json()
+    assert empty["grounds"] == []
+    assert empty["sections"] == []
+
+
+def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
+    proof = {
+        "heading_face": "Fraunces",
+        "text_face": "Work Sans",
+        "sizes": [{"style": "h1", "size": 64.0, "weight": 300}],
+        "logo": None,
+        "picture": "a-source",
+        "overlay": "o1",
+        "sections": [{"page": "home", "section": "opening", "ground": "night"}],
+    }
+    grounds = [{"id": "mist", "name": None, "ground": None, "wears": [{"figure": "text", "key": "primary"}]}]
+    sent = {**DOCUMENT, "proof": proof, "grounds": grounds}
+    sent["overlays"] = [{"id": "o1", "name": "Veil", "swatch": "s1", "alpha": 0.5, "step": 3}]
+    document = TakeDocument.model_validate(sent)
+    assert TakeDocument.of(document.to_take()) == document
+    said = client.post("/api/proof", json={"document": sent}).get_json()
+    assert said["layer"] == {"hex": TAKE.color_of("s1/3"), "alpha": 0.5}
+    assert {"page": "home", "section": "opening", "ground": "night"} in said["sections"]
+
+
+def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
+    for proof in (
+        {"heading_face": "Some other face"},
+        {"sizes": [{"style": "h1", "size": 4, "weight": 400}]},
+        {"sections": [{"page": "home", "section": "opening", "ground": "<script>"}]},
+    ):
+        answer = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": proof}})
+        assert answer.status_code == 422
+        assert "proof" in answer.get_json()["field"]
+    grounds = [{"id": "mist", "wears": [{"figure": "hat", "key": "ink"}]}]
+    assert client.post("/api/proof", json={"document": {**DOCUMENT, "grounds": grounds}}).status_code == 422
