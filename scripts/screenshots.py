@@ -88,6 +88,22 @@ def grid(page: Page) -> None:
     page.get_by_test_id("grid").wait_for()
 
 
+def proof(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Proof").click()
+    frame = page.frame_locator("[data-testid=stage] iframe")
+    frame.locator("[data-part='Opening’s paragraph']").click()
+    page.get_by_test_id("part-ratio").wait_for()
+
+
+def proof_by_night(page: Page) -> None:
+    proof(page)
+    page.get_by_role("radio", name="Dashboard").click()
+    page.get_by_role("radio", name="Night").click()
+    page.get_by_role("tab", name="Grounds").click()
+    time.sleep(0.6)
+
+
 def variations(page: Page) -> None:
     harmony(page)
     for name in ("Secondary", "Accent"):
@@ -147,6 +163,8 @@ SHOTS = {
     "roles-night": roles_by_night,
     "pairs": pairs,
     "grid": grid,
+    "proof": proof,
+    "proof-night": proof_by_night,
     "swatch": swatch,
     "compare": compare,
     "versions": versions,

@@ -105,6 +105,25 @@ def nowhere(page: Page) -> None:
     page.get_by_text("There is nothing at this address").wait_for()
 
 
+def proof(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Proof").click()
+    page.get_by_test_id("painted").wait_for()
+
+
+def grounds_of_a_proof(page: Page) -> None:
+    proof(page)
+    page.get_by_role("tab", name="Grounds").click()
+    page.get_by_role("region", name="Grounds", exact=True).get_by_role(
+        "button", name=re.compile("Mist")
+    ).click()
+
+
+def type_of_a_proof(page: Page) -> None:
+    proof(page)
+    page.get_by_role("tab", name="Type").click()
+
+
 VIEWS = [
     brands,
     source,
@@ -117,6 +136,9 @@ VIEWS = [
     roles,
     roles_by_night_with_a_role_open,
     neutrals_and_overlays,
+    proof,
+    grounds_of_a_proof,
+    type_of_a_proof,
     swatch,
     keys,
     view_menu,
@@ -134,7 +156,7 @@ def test_axe_finds_nothing_on_any_view(page: Page, workspace: str) -> None:
 
 def test_the_interface_itself_has_no_hue(page: Page) -> None:
     """Every colour of the interface, but for what shows the designer's, has R = G = B."""
-    for view in (brands, source, harmony, roles, pairs):
+    for view in (brands, source, harmony, roles, pairs, proof):
         view(page)
         hued = page.evaluate(
             """() => [...document.querySelectorAll('*')]

@@ -7,7 +7,11 @@ defineProps<{ label: string; options: readonly { value: T; label: string }[]; sm
 </script>
 
 <template>
-  <RadioGroup v-model="chosen" :aria-label="label" class="flex border border-ink">
+  <RadioGroup
+    v-model="chosen"
+    :aria-label="label"
+    class="flex max-w-full overflow-x-auto border border-ink"
+  >
     <RadioGroupOption
       v-for="one in options"
       :key="one.value"

@@ -64,7 +64,7 @@ const SIZES = [
   { value: 'wide', label: 'Wide' },
   { value: 'phone', label: 'Phone' },
 ] as const
-const size = ref<'wide' | 'phone'>('wide')
+const size = ref<'wide' | 'phone'>(window.innerWidth < 700 ? 'phone' : 'wide')
 const width = computed(() => (size.value === 'wide' ? 1280 : 390))
 const arrangement = ref<Arrangement>('scattered')
 

@@ -14,8 +14,11 @@ const STEPS = [
 </script>
 
 <template>
-  <div class="flex items-stretch border-b border-hair bg-sheet px-4">
-    <nav aria-label="Steps" class="flex h-8.5 items-stretch gap-8">
+  <div class="flex flex-wrap items-stretch border-b border-hair bg-sheet px-4">
+    <nav
+      aria-label="Steps"
+      class="flex h-8.5 items-stretch gap-8 whitespace-nowrap max-[900px]:max-w-full max-[900px]:gap-5 max-[900px]:overflow-x-auto"
+    >
       <RouterLink
         v-for="step in STEPS"
         :key="step.name"

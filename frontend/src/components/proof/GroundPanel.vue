@@ -54,7 +54,8 @@ function counted(ground: string) {
 
 <template>
   <section aria-label="Grounds">
-    <p class="text-quiet">
+    <h2 class="text-title leading-tight">Grounds</h2>
+    <p class="mt-1 text-quiet">
       What sections stand on. Each figure wears what the rule finds readable there, until you give
       it something else.
     </p>

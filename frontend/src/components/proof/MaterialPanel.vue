@@ -93,6 +93,7 @@ async function least(
 
 <template>
   <section v-if="settings" aria-label="Own material">
+    <h2 class="mb-2 text-title leading-tight">The brand’s own</h2>
     <h3 class="text-quiet">Logo in the head of the page</h3>
     <ChoiceList
       class="mt-1"

@@ -62,6 +62,7 @@ function set(style: TextStyle, part: 'size' | 'weight', event: Event) {
 
 <template>
   <section v-if="settings" aria-label="Type">
+    <h2 class="mb-2 text-title leading-tight">Type</h2>
     <ChoiceList
       label="Faces that go together"
       align="left"
