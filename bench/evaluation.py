@@ -15,7 +15,7 @@ from tonada.core.nearest import mend_color
 from tonada.core.palette import Origin, Pair, Role, Swatch, Take
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
-from tonada.web.documents import TakeDocument
+from tonada.document.take import TakeDocument
 from tonada.web.models import EvaluationAnswer
 
 TYPED = Origin("typed", "typed by hand")

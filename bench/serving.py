@@ -21,7 +21,7 @@ from playwright.sync_api import Page, sync_playwright
 
 from bench.evaluation import full_take
 from bench.timing import Row, table
-from tonada.web.documents import TakeDocument
+from tonada.document.take import TakeDocument
 
 Ask: TypeAlias = Callable[[], bytes]
 

@@ -8,10 +8,14 @@ python3 -c 'import ensurepip, venv, sys; sys.exit(sys.version_info < (3, 11))' 2
 if [ -z "${DATABASE_URL:-}" ] || [ "${1:-}" = "--tests" ]; then
   compgen -G '/usr/lib/postgresql/*/bin/postgres' >/dev/null || missing+=(postgresql)
 fi
+# What the PDF sheet is set with, and the press profile for CMYK.
+compgen -G '/usr/lib/*/libpangoft2-1.0.so.0' >/dev/null || missing+=(libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0)
+[ -e /usr/share/color/icc/ghostscript/default_cmyk.icc ] || missing+=(libgs-common)
 [ -e /etc/ssl/certs/ca-certificates.crt ] || missing+=(ca-certificates)
 if [ "${1:-}" = "--tests" ]; then
   command -v chromium >/dev/null || missing+=(chromium)
   command -v git >/dev/null || missing+=(git)
+  command -v pdftotext >/dev/null || missing+=(poppler-utils)
 fi
 [ ${#missing[@]} -eq 0 ] && exit 0
 

@@ -10,13 +10,17 @@ import pytest
 SOURCE = Path(__file__).parents[1] / "src" / "tonada"
 ALLOWED = {
     "core": set(),
+    "document": {"core"},
     "store": {"core"},
-    "web": {"core", "store"},
-    "demo": {"core", "store", "web"},
-    "run": {"core", "store", "web", "demo"},
+    "handoff": {"core", "document"},
+    "web": {"core", "document", "handoff", "store"},
+    "demo": {"core", "document", "store", "web"},
+    "run": {"core", "document", "store", "web", "demo"},
 }
 FORBIDDEN_OUTSIDE = {
     "core": {"flask", "psycopg", "pydantic", "os", "pathlib", "time", "datetime", "random", "secrets"},
+    "document": {"flask", "psycopg"},
+    "handoff": {"flask", "psycopg", "pydantic"},
     "store": {"flask", "pydantic"},
     "web": {"psycopg"},
 }

@@ -5,7 +5,7 @@ from __future__ import annotations
 from tests.core.test_assign import TAKE
 from tests.web.conftest import Client
 from tonada.core.typefaces import PAIRINGS, TYPEFACES
-from tonada.web.documents import TakeDocument
+from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
 

@@ -9,9 +9,9 @@ stylesheet or page the pairs are those that stand in one rule, as body text.
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Final
 from xml.etree import ElementTree
 
+from tonada.core.check_key import PAIRS_KEY
 from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.contrast import Level, Usage, composite, contrast_ratio, rounded_down
 from tonada.core.errors import InputError
@@ -20,8 +20,6 @@ from tonada.core.formats.tokens import Json, TokenColors, parse_json
 from tonada.core.limits import MAX_PAIRS
 from tonada.core.requirements import requirement
 from tonada.core.stylesheet import StyleFile, read_stylesheets
-
-PAIRS_KEY: Final = "org.tonada.pairs"
 
 
 @dataclass(frozen=True, slots=True)

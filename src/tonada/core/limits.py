@@ -12,6 +12,8 @@ MAX_SVG_DEPTH: Final = 200
 # A stylesheet or a page, or several of them together; a list of colours.
 MAX_STYLESHEET_BYTES: Final = 3 * 1024 * 1024
 MAX_STYLESHEET_FILES: Final = 20
+# One that is put into other colours travels as JSON, see MAX_JSON_BYTES.
+MAX_RESTYLED_CHARACTERS: Final = 300_000
 MAX_STYLESHEET_COLORS: Final = 400
 MAX_LIST_BYTES: Final = 1024 * 1024
 MAX_LIST_COLORS: Final = 256
@@ -28,6 +30,9 @@ MAX_LAYERS: Final = 4
 # Six of the rule, and the designer's own.
 MAX_GROUNDS: Final = 18
 MAX_SECTIONS: Final = 80
+# Of a destination; chosen slots of all destinations; destinations of a workspace are counted by nobody.
+MAX_SLOTS: Final = 64
+MAX_CHOSEN_SLOTS: Final = 400
 MAX_NAME_LENGTH: Final = 80
 MAX_REASON_LENGTH: Final = 300
 MAX_FOUND_COLORS: Final = 12

@@ -32,7 +32,7 @@ from tonada.core.palette_parts import (
     role_name,
     role_rank,
 )
-from tonada.core.proof_parts import USUAL_PROOF, Ground, ProofSettings
+from tonada.core.proof_parts import USUAL_PROOF, ChosenSlot, Ground, ProofSettings
 from tonada.core.ramp import Ramp, StepNames, ramp_of, step_name
 from tonada.core.take_rules import check_parts
 
@@ -81,6 +81,7 @@ class Take:
     other: SchemeRoles | None = None
     grounds: tuple[Ground, ...] = ()
     proof: ProofSettings = USUAL_PROOF
+    slots: tuple[ChosenSlot, ...] = ()
     _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
     _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
     _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)

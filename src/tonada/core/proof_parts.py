@@ -102,4 +102,13 @@ class ProofSettings:
         return dict(self.sizes).get(style, USUAL_SIZES[style])
 
 
+@dataclass(frozen=True, slots=True)
+class ChosenSlot:
+    """A slot of a destination that the designer filled by hand. slot: its name; key: of a colour."""
+
+    destination: str
+    slot: str
+    key: str
+
+
 USUAL_PROOF: Final = ProofSettings()

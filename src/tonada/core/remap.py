@@ -118,6 +118,7 @@ def _with_pointers(after: Take, before: Take, move: Callable[[Target], Target]) 
         pairs=tuple(_pair(before, one, move) for one in before.pairs),
         grounds=tuple(_ground(before, one, move) for one in before.grounds),
         overlays=tuple(_overlay(one, move) for one in before.overlays),
+        slots=tuple(replace(one, key=_key(before, one.key, move)) for one in before.slots),
         other=other,
     )
 

@@ -14,10 +14,10 @@ from tonada.core.proof_parts import ProofSettings
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
 from tonada.demo import pictures
+from tonada.document.take import TakeDocument
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection
 from tonada.web.access import WORKSPACE_NAME
-from tonada.web.documents import TakeDocument
 from tonada.web.intake import Upload, take_in
 from tonada.web.source_json import image_to_json, mood_to_json
 

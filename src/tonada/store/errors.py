@@ -4,6 +4,7 @@ StoreError
 ├── NotFound          there is no such thing in this workspace
 ├── LastTake          a brand keeps at least one take
 ├── StaleRevision     someone saved in between; carries what is saved now
+├── StaleDestination  the same for a destination
 └── StoreUnavailable  the database can't be reached or can't be used
 """
 
@@ -43,6 +44,13 @@ class StaleRevision(StoreError):
             f"this change was made from revision {made_from}. Nothing was overwritten."
         )
         self.saved, self.made_from = saved, made_from
+
+
+class StaleDestination(StoreError):
+    """A destination was changed by someone else since."""
+
+    def __init__(self) -> None:
+        super().__init__("This destination was changed in the meantime. Nothing was overwritten.")
 
 
 class StoreUnavailable(StoreError):

@@ -16,7 +16,20 @@ from tonada.web import frontend, problems, security
 from tonada.web.access import Access
 from tonada.web.models import Problem
 from tonada.web.settings import Settings
-from tonada.web.views import brands, computation, harmony, lists, loupe, proof, session, sight, sources, takes
+from tonada.web.views import (
+    brands,
+    computation,
+    handoff,
+    harmony,
+    lists,
+    loupe,
+    proof,
+    session,
+    sight,
+    slots,
+    sources,
+    takes,
+)
 
 
 class FastJson(DefaultJSONProvider):
@@ -54,6 +67,10 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         harmony.api,
         sight.api,
         proof.api,
+        handoff.api,
+        handoff.computed,
+        slots.api,
+        slots.computed,
         takes.api,
         computation.api,
     ):

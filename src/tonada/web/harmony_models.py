@@ -12,8 +12,8 @@ from tonada.core.character import CHARACTERS
 from tonada.core.compare import Change
 from tonada.core.harmony import MOST_FREE_ANGLES, RULES
 from tonada.core.vary import LAST_SEED, Variation
-from tonada.web.document_parts import Identifier, Model
-from tonada.web.documents import HarmonyModel, TakeDocument
+from tonada.document.parts import Identifier, Model
+from tonada.document.take import HarmonyModel, TakeDocument
 from tonada.web.models import EvaluationAnswer
 from tonada.web.role_models import RoleChanges, Said
 

@@ -19,11 +19,11 @@ from tonada.core.proposal import ProposedRole
 from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.roles import Candidate, Whole
 from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
+from tonada.document.parts import Described, HexText, Identifier, Model, Name, Share
+from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
-from tonada.web.document_parts import Described, HexText, Identifier, Model, Name, Share
-from tonada.web.documents import TakeDocument
 
 
 class LimitsAnswer(Model):

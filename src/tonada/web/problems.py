@@ -12,7 +12,7 @@ from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
-from tonada.store.errors import LastTake, NotFound, StaleRevision, StoreUnavailable
+from tonada.store.errors import LastTake, NotFound, StaleDestination, StaleRevision, StoreUnavailable
 from tonada.web.models import Problem, TakeAnswer
 
 log = logging.getLogger("tonada")
@@ -43,6 +43,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(NotReachable, lambda e: problem(422, str(e)))
     app.register_error_handler(NotFound, lambda e: problem(404, str(e)))
     app.register_error_handler(LastTake, lambda e: problem(409, str(e)))
+    app.register_error_handler(StaleDestination, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleRevision, _stale)
     app.register_error_handler(StoreUnavailable, lambda e: problem(503, str(e)))
     app.register_error_handler(CSRFError, _csrf)

@@ -13,8 +13,8 @@ from tonada.core.proof_pages import PAGES, section_grounds
 from tonada.core.proof_parts import TEXT_STYLES, USUAL_SIZES, Figure, TextStyle
 from tonada.core.series import series_of
 from tonada.core.typefaces import PAIRINGS, TYPEFACES
-from tonada.web.document_parts import Model
-from tonada.web.proof_settings import FaceName, TextSizeModel
+from tonada.document.parts import Model
+from tonada.document.proof import FaceName, TextSizeModel
 
 
 class Read(Model):

@@ -9,8 +9,8 @@ from pydantic import ConfigDict
 from tonada.core import remap
 from tonada.core.states import with_states
 from tonada.core.suggest import derive_night, suggest_roles
-from tonada.web.document_parts import Identifier, Model, StepNumber
-from tonada.web.documents import NeutralModel, RampModel, TakeDocument
+from tonada.document.parts import Identifier, Model, StepNumber
+from tonada.document.take import NeutralModel, RampModel, TakeDocument
 
 Said = tuple[str, ...]
 

@@ -15,8 +15,8 @@ from tonada.core.grid import GridOrder
 from tonada.core.palette import Take
 from tonada.core.requirements import Requirement, requirement
 from tonada.core.vision import AnySight
-from tonada.web.document_parts import ColorKey, Identifier, Model
-from tonada.web.documents import TakeDocument
+from tonada.document.parts import ColorKey, Identifier, Model
+from tonada.document.take import TakeDocument
 from tonada.web.source_models import RegionModel
 
 

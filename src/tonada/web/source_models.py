@@ -15,8 +15,8 @@ from tonada.core.naming import color_name
 from tonada.core.palette import Role
 from tonada.core.requirements import requirement
 from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
+from tonada.document.parts import HexText, Model, Name
 from tonada.store.sources import SourceKind, SourceRow, SourceState
-from tonada.web.document_parts import HexText, Model, Name
 from tonada.web.models import BrandAnswer, TakeSummary
 
 Fraction = Annotated[float, Field(ge=0, le=1)]

@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 import re
+from typing import Final
 
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.palette import ROLE_NAMES, Take, role_rank
+from tonada.core.sheet import Options, Sheet, Value, joined, shown
 from tonada.core.stylesheet.scan import line_finder, scan_stylesheet
 from tonada.core.stylesheet.values import colors_in_value, is_single_value
+
+_FIRST_COMMENT: Final = re.compile(r"\s*/\*[ \t]*([^\n*][^\n]*?)[ \t]*\*/")
 
 
 def read_css(text: str) -> ColorList:
@@ -16,6 +19,7 @@ def read_css(text: str) -> ColorList:
     Raises InputError without any.
     """
     found, lines = ListBuilder("CSS custom properties"), line_finder(text)
+    found.title = title_of(text)
     declared = [one for one in scan_stylesheet(text) if one.property.startswith("--")]
     variables = {one.property: one.value for one in reversed(declared)}
     for one in declared:
@@ -30,26 +34,44 @@ def read_css(text: str) -> ColorList:
     return found.build()
 
 
-def write_css(take: Take, *, title: str) -> str:
-    """Return a stylesheet with one custom property for each role, then for each swatch without one."""
-    lines = [f"/* {_comment(title)} */", ":root {"]
-    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
-        name = _comment(one.name or take.name_of(one.swatch, one.step))
-        lines.append(f"  --{one.role}: {take.hex_of(one.role)}; /* {name} */")
-    taken = {*ROLE_NAMES, *(one.role for one in take.roles)}
-    for swatch in take.swatches:
-        if not take.roles_of(swatch.id):
-            name = _identifier(swatch.name, swatch.id)
-            name = name if name not in taken else f"{name}-{swatch.id}"
-            taken.add(name)
-            lines.append(f"  --{name}: {swatch.hex}; /* {_comment(swatch.name)} */")
-    return "\n".join([*lines, "}", ""])
+def title_of(text: str) -> str | None:
+    """Return what the comment at the head of a stylesheet says, as far as it is one line."""
+    first = _FIRST_COMMENT.match(text)
+    return first[1] if first else None
 
 
-def _comment(text: str) -> str:
+def write_css(sheet: Sheet, options: Options) -> str:
+    """Return custom properties: the day's on the root, the night's where the page or the person wants it.
+
+    A value that points at another one on the sheet is a reference to it.
+    """
+    lines = [*header(sheet, "/* {} */"), ":root {"]
+    if sheet.night:
+        lines.append("  color-scheme: light dark;")
+    lines += [f"  {line}" for line in properties(sheet.day, options, "--")]
+    lines.append("}")
+    if sheet.night:
+        night = properties(sheet.night, options, "--")
+        lines += ["", "@media (prefers-color-scheme: dark) {", "  :root {"]
+        lines += [*(f"    {line}" for line in night), "  }", "}"]
+    return "\n".join([*lines, ""])
+
+
+def properties(values: tuple[Value, ...], options: Options, lead: str) -> list[str]:
+    """Return a declaration for each value, with its note as a comment."""
+    lines = []
+    for value in values:
+        text = f"var({lead}{joined(value.refers, options)})" if value.refers else shown(value, options)
+        note = f" /* {comment(value.note)} */" if value.note else ""
+        lines.append(f"{lead}{joined(value.words, options)}: {text};{note}")
+    return lines
+
+
+def header(sheet: Sheet, pattern: str) -> list[str]:
+    """Return the title, and where the sheet comes from, each as a comment."""
+    return [pattern.format(comment(text)) for text in (sheet.title, sheet.origin) if text]
+
+
+def comment(text: str) -> str:
     """Return text that can't end the comment it stands in."""
     return " ".join(text.split()).replace("*/", "* /")
-
-
-def _identifier(name: str, fallback: str) -> str:
-    return re.sub(r"[^a-z0-9]+", "-", name.lower()).strip("-") or fallback

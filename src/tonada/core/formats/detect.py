@@ -11,12 +11,21 @@ from tonada.core.formats import gpl
 from tonada.core.formats.css import read_css
 from tonada.core.formats.gpl import read_gpl
 from tonada.core.formats.listed import ColorList
+from tonada.core.formats.own_list import is_own, read_own_list
 from tonada.core.formats.plain import read_plain
+from tonada.core.formats.plain_json import is_plain, read_json
 from tonada.core.formats.scss import read_scss
 from tonada.core.formats.svg_swatches import read_svg_swatches
 from tonada.core.formats.table import read_csv
-from tonada.core.formats.tokens import read_tokens
+from tonada.core.formats.tokens import parse_json, read_token_object
 from tonada.core.limits import MAX_LIST_BYTES
+
+
+def _read_any_json(text: str) -> ColorList:
+    root = parse_json(text)
+    if is_own(root):
+        return read_own_list(root)
+    return read_json(root) if is_plain(root) else read_token_object(root)
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,7 +42,7 @@ FORMATS: Final = {
     for one in (
         Format("CSS custom properties", (".css",), read_css),
         Format("SCSS variables", (".scss", ".sass"), read_scss),
-        Format("design tokens", (".json", ".tokens"), read_tokens),
+        Format("design tokens", (".json", ".tokens", ".tonada"), _read_any_json),
         Format("GPL palette", (".gpl",), read_gpl),
         Format("CSV", (".csv", ".tsv"), read_csv),
         Format("plain text", (".txt", ".md"), read_plain),

@@ -5,7 +5,9 @@ from __future__ import annotations
 import re
 from typing import Final
 
+from tonada.core.color import hex_to_srgb8
 from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.sheet import Options, Sheet, Value
 
 MARK: Final = "GIMP Palette"
 _ENTRY: Final = re.compile(r"\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$")
@@ -31,3 +33,21 @@ def read_gpl(text: str) -> ColorList:
         unnamed = name.lower() in ("", "untitled")
         found.add_text(" ".join(entry.group(1, 2, 3)), None if unnamed else name, line=number)
     return found.build()
+
+
+def write_gpl(sheet: Sheet, options: Options) -> str:
+    """Return the palette, the day's values before the night's. Names are for people here."""
+    del options  # the format has one notation and free names
+    lines = [MARK, *([f"Name: {_line(sheet.title)}"] if sheet.title else []), "#"]
+    lines += [_entry(value, "") for value in sheet.day]
+    lines += [_entry(value, " (night)") for value in sheet.night]
+    return "\n".join([*lines, ""])
+
+
+def _entry(value: Value, after: str) -> str:
+    channels = " ".join(f"{int(channel):3d}" for channel in hex_to_srgb8(value.hex))
+    return f"{channels}\t{_line(value.name)}{after}"
+
+
+def _line(text: str) -> str:
+    return " ".join(text.split())

@@ -3,14 +3,21 @@
 from __future__ import annotations
 
 from typing import Final
-from xml.etree.ElementTree import Element
+from xml.etree.ElementTree import Element, SubElement, indent, tostring
 
 from tonada.core.errors import ColorError
 from tonada.core.extract.svg import local_name, parse_svg
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.notation import read_color
+from tonada.core.sheet import Options, Sheet, Value, joined, shown
 
 _SHAPES: Final = frozenset(("rect", "circle", "ellipse", "path", "polygon"))
+_SVG: Final = "http://www.w3.org/2000/svg"
+_CELL: Final = (180, 96)
+_COLUMNS: Final = 5
+_MARGIN: Final = 24
+_FACE: Final = "Bricolage Grotesque, sans-serif"
+_MONO: Final = "Spline Sans Mono, monospace"
 
 
 def read_svg_swatches(data: bytes) -> ColorList:
@@ -20,6 +27,8 @@ def read_svg_swatches(data: bytes) -> ColorList:
     """
     found = ListBuilder("SVG swatches")
     waiting: tuple[str, str | None] | None = None
+    heading = next((child for child in parse_svg(data) if local_name(child) == "title"), None)
+    found.title = "".join(heading.itertext()) if heading is not None else None
     for element in parse_svg(data).iter():
         kind = local_name(element)
         if kind in _SHAPES:
@@ -66,3 +75,48 @@ def _unless_color(text: str) -> str | None:
         return text if read_color(text).notation == "name" else None
     except ColorError:
         return text or None
+
+
+def write_svg(sheet: Sheet, options: Options) -> str:
+    """Return a sheet of named rectangles that an editor opens: text as text, one group for a swatch."""
+    rows = -(-len(sheet.day) // _COLUMNS) + -(-len(sheet.night) // _COLUMNS)
+    width = 2 * _MARGIN + _COLUMNS * _CELL[0]
+    height = 2 * _MARGIN + 36 + rows * (_CELL[1] + 44) + (40 if sheet.night else 0)
+    root = Element(
+        "svg",
+        {"xmlns": _SVG, "width": str(width), "height": str(height), "viewBox": f"0 0 {width} {height}"},
+    )
+    if sheet.title:
+        SubElement(root, "title").text = sheet.title
+    # The background is no swatch: it is painted by style, which a reader of swatches passes over.
+    root.set("style", "background:#ffffff")
+    _text(root, _MARGIN, _MARGIN + 14, sheet.title or "Colours", size=20, bold=True)
+    top = _cells(root, sheet.day, options, _MARGIN + 36)
+    if sheet.night:
+        _text(root, _MARGIN, top + 20, "By night", size=15, bold=True)
+        _cells(root, sheet.night, options, top + 40, after=" (night)")
+    indent(root, space="  ")
+    return tostring(root, encoding="unicode") + "\n"
+
+
+def _cells(root: Element, values: tuple[Value, ...], options: Options, top: int, after: str = "") -> int:
+    """Draw a cell for each value and return where the next row begins."""
+    for place, value in enumerate(values):
+        left = _MARGIN + place % _COLUMNS * _CELL[0]
+        above = top + place // _COLUMNS * (_CELL[1] + 44)
+        group = SubElement(root, "g", {"id": f"{joined(value.words, options)}{'-night' if after else ''}"})
+        box = {"x": str(left), "y": str(above), "width": str(_CELL[0] - 12), "height": str(_CELL[1])}
+        face = SubElement(group, "rect", {**box, "fill": value.hex})
+        SubElement(face, "title").text = f"{value.name}{after}"
+        _text(group, left, above + _CELL[1] + 15, f"{value.name}{after}"[:28], size=12)
+        _text(group, left, above + _CELL[1] + 31, shown(value, options), size=11, mono=True)
+    return top + -(-len(values) // _COLUMNS) * (_CELL[1] + 44)
+
+
+def _text(
+    parent: Element, x: int, y: int, text: str, *, size: int, bold: bool = False, mono: bool = False
+) -> None:
+    style = {"font-family": _MONO if mono else _FACE, "font-size": str(size)}
+    if bold:
+        style["font-weight"] = "700"
+    SubElement(parent, "text", {"x": str(x), "y": str(y), **style}).text = text

@@ -6,9 +6,11 @@ import csv
 import io
 from typing import Final
 
+from tonada.core.color import hex_to_srgb8
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.notation import Notation, read_color
+from tonada.core.sheet import Options, Sheet, Value, joined
 
 _COLOR: Final = ("hex", "color", "colour", "value", "css", "rgb")
 _NAME: Final = ("name", "swatch", "label", "title", "token")
@@ -85,3 +87,24 @@ def _notation(cell: str) -> Notation | None:
         return read_color(cell).notation
     except ColorError:
         return None
+
+
+def write_csv(sheet: Sheet, options: Options) -> str:
+    """Return a row for each value: name, token, role, hex, red, green, blue, scheme. RFC 4180."""
+    made = io.StringIO()
+    rows = csv.writer(made, lineterminator="\r\n")
+    rows.writerow(("name", "token", "role", "hex", "red", "green", "blue", "scheme"))
+    for scheme, values in (("day", sheet.day), ("night", sheet.night)):
+        rows.writerows(_row(value, scheme, options) for value in values)
+    return made.getvalue()
+
+
+def _row(value: Value, scheme: str, options: Options) -> tuple[str, ...]:
+    role = "-".join(value.words) if value.part == "role" else ""
+    channels = (str(int(channel)) for channel in hex_to_srgb8(value.hex))
+    return (_inert(value.name), joined(value.words, options), role, value.hex, *channels, scheme)
+
+
+def _inert(text: str) -> str:
+    """Return text that a spreadsheet doesn't take for a formula (CSV injection, OWASP)."""
+    return f"'{text}" if text.startswith(("=", "+", "-", "@", "\t")) else text

@@ -48,7 +48,12 @@ MOST_TOKENS: Final = 20_000
 
 def read_tokens(text: str) -> ColorList:
     """Return the colour tokens. Raises InputError for what is no JSON object or holds no colour."""
-    return _Reader(parse_json(text)).read()
+    return read_token_object(parse_json(text))
+
+
+def read_token_object(root: dict[str, Json]) -> ColorList:
+    """Return the colour tokens of a file that was parsed. Raises InputError without any."""
+    return _Reader(root).read()
 
 
 def parse_json(text: str) -> dict[str, Json]:

@@ -8,11 +8,11 @@ from flask import Response
 from pydantic import BaseModel
 
 from tonada.core.evaluation import evaluate
+from tonada.document.take import TakeDocument
 from tonada.store import brands, sources, takes
 from tonada.store.brands import BrandRow
 from tonada.store.database import Connection
 from tonada.web.access import workspace_connection
-from tonada.web.documents import TakeDocument
 from tonada.web.models import BrandAnswer, BrandBody, BrandsAnswer, BrandSummary, SwatchOnScale, TakeSummary
 from tonada.web.source_models import BrandDetail, SourceAnswer
 from tonada.web.views.answers import answer, blueprint

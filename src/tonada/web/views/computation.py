@@ -16,7 +16,7 @@ from tonada.core.naming import color_name
 from tonada.core.notation import read_color as read_color_text
 from tonada.core.proposal import propose_roles
 from tonada.core.rows import overlay_rows, rows_of
-from tonada.web.documents import TakeDocument
+from tonada.document.take import TakeDocument
 from tonada.web.models import (
     ColorAnswer,
     ColorBody,

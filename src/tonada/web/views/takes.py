@@ -6,12 +6,9 @@ from uuid import UUID
 
 from flask import Response
 from pydantic import BaseModel
-from werkzeug.utils import secure_filename
 
-from tonada.core.formats.css import write_css
 from tonada.store import brands, takes, versions
 from tonada.web.access import workspace_connection
-from tonada.web.documents import TakeDocument
 from tonada.web.models import (
     NewTakeBody,
     SaveTakeBody,
@@ -63,21 +60,6 @@ def save_take(path: TakePath, body: SaveTakeBody) -> Response:
         document = body.document.model_dump(mode="json")
         row = takes.save(connection, workspace, path.take_id, document, made_from=body.revision)
     return answer(TakeAnswer.of(row))
-
-
-@api.get("/takes/<uuid:take_id>/palette.css", summary="The take as CSS custom properties")
-def download_css(path: TakePath) -> Response:
-    with workspace_connection() as (connection, workspace):
-        row = takes.find(connection, workspace, path.take_id)
-        brand = brands.find(connection, workspace, row.brand_id)
-    take = TakeDocument.model_validate(row.document).to_take()
-    text = write_css(take, title=f"{brand.name}, {row.name}, revision {row.revision}")
-    name = secure_filename(f"{brand.name}-{row.name}".lower()) or "palette"
-    return Response(
-        text,
-        mimetype="text/css",
-        headers={"Content-Disposition": f'attachment; filename="{name}.css"'},
-    )
 
 
 @api.patch("/takes/<uuid:take_id>", responses={200: TakeAnswer}, summary="Rename a take")

@@ -8,7 +8,7 @@ from pydantic import Field, StringConstraints
 
 from tonada.core import limits, proof_parts
 from tonada.core.proof_parts import TEXT_STYLES, Figure, TextStyle
-from tonada.web.document_parts import ColorKey, Identifier, Model, Name
+from tonada.document.parts import ColorKey, Identifier, Model, Name
 
 FaceName = Literal[
     "Archivo",
@@ -64,6 +64,21 @@ class SectionGround(Model):
     page: Identifier
     section: Identifier
     ground: Identifier
+
+
+class ChosenSlotModel(Model):
+    """A slot of a destination that was filled by hand."""
+
+    destination: Identifier
+    slot: Name
+    key: ColorKey
+
+    def to_slot(self) -> proof_parts.ChosenSlot:
+        return proof_parts.ChosenSlot(self.destination, self.slot, self.key)
+
+    @classmethod
+    def of(cls, one: proof_parts.ChosenSlot) -> ChosenSlotModel:
+        return cls(destination=one.destination, slot=one.slot, key=one.key)
 
 
 class ProofModel(Model):

@@ -12,7 +12,7 @@ from tonada.core.contrast import Level, Usage
 from tonada.core.neutrals import Spacing
 from tonada.core.palette import OriginKind
 from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
-from tonada.web.document_parts import (
+from tonada.document.parts import (
     ColorKey,
     HexText,
     Identifier,
@@ -22,7 +22,7 @@ from tonada.web.document_parts import (
     Share,
     StepNumber,
 )
-from tonada.web.proof_settings import GroundModel, ProofModel
+from tonada.document.proof import ChosenSlotModel, GroundModel, ProofModel
 
 
 class OriginModel(Model):
@@ -219,6 +219,7 @@ class TakeDocument(Model):
     other: SchemeModel | None = None
     grounds: Annotated[tuple[GroundModel, ...], Field(max_length=limits.MAX_GROUNDS)] = ()
     proof: ProofModel = ProofModel()
+    slots: Annotated[tuple[ChosenSlotModel, ...], Field(max_length=limits.MAX_CHOSEN_SLOTS)] = ()
 
     def to_take(self) -> palette.Take:
         """Return the core's value. Raises TakeError where the document contradicts itself."""
@@ -235,6 +236,7 @@ class TakeDocument(Model):
             other=self.other.to_roles() if self.other else None,
             grounds=tuple(one.to_ground() for one in self.grounds),
             proof=self.proof.to_settings(),
+            slots=tuple(one.to_slot() for one in self.slots),
         )
 
     @classmethod
@@ -253,4 +255,5 @@ class TakeDocument(Model):
             other=SchemeModel.of(take.other) if take.other else None,
             grounds=tuple(GroundModel.of(one) for one in take.grounds),
             proof=ProofModel.of(take.proof),
+            slots=tuple(ChosenSlotModel.of(one) for one in take.slots),
         )

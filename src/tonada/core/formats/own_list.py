@@ -1,0 +1,33 @@
+"""The colours of Tonada's own file, for where a list is wanted: its swatches."""
+
+from __future__ import annotations
+
+from typing import Final
+
+from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.formats.tokens import Json
+
+MARK: Final = "tonada take"
+
+
+def is_own(root: dict[str, Json]) -> bool:
+    """Say whether JSON is a file of Tonada's own."""
+    return root.get("format") == MARK
+
+
+def read_own_list(root: dict[str, Json]) -> ColorList:
+    """Return the swatches of the take in the file. Raises InputError without any."""
+    found = ListBuilder("Tonada take")
+    title = root.get("name")
+    found.title = title if isinstance(title, str) else None
+    document = root.get("take")
+    parts = document if isinstance(document, dict) else {}
+    for one in _objects(parts.get("swatches")):
+        value, name = one.get("hex"), one.get("name")
+        if isinstance(value, str):
+            found.add_text(value[:40], name if isinstance(name, str) else None)
+    return found.build()
+
+
+def _objects(value: Json) -> list[dict[str, Json]]:
+    return [one for one in value if isinstance(one, dict)] if isinstance(value, list) else []

@@ -1,0 +1,64 @@
+"""Plain JSON: `{"name", "colors": [{"name", "token", "role", "hex", "rgb", "scheme"}, …]}`."""
+
+from __future__ import annotations
+
+import json
+from typing import Final
+
+from tonada.core.color import hex_to_srgb8
+from tonada.core.errors import ColorError
+from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
+from tonada.core.formats.tokens import Json
+from tonada.core.notation import LONGEST_COLOR, read_color
+from tonada.core.sheet import Options, Sheet, Value, joined
+
+COLORS: Final = "colors"
+
+
+def is_plain(root: dict[str, Json]) -> bool:
+    """Say whether JSON is a plain list of colours, and no file of design tokens."""
+    return isinstance(root.get(COLORS), list)
+
+
+def read_json(root: dict[str, Json]) -> ColorList:
+    """Return the colours of a plain list. Raises InputError without any."""
+    found = ListBuilder("plain JSON")
+    title = root.get("name")
+    found.title = title if isinstance(title, str) else None
+    entries = root[COLORS]
+    for number, entry in enumerate(entries if isinstance(entries, list) else [], 1):
+        value = entry.get("hex") if isinstance(entry, dict) else entry
+        if not isinstance(value, str) or len(value) > LONGEST_COLOR:
+            found.note(None, f"Entry {number} has no “hex”.")
+            continue
+        name = entry.get("name") if isinstance(entry, dict) else None
+        role = entry.get("role") if isinstance(entry, dict) else None
+        try:
+            color = read_color(value)
+        except ColorError as reason:
+            found.note(None, f"Entry {number}: {reason}")
+            continue
+        found.add(
+            color,
+            name if isinstance(name, str) else None,
+            role=role_of_name(role) if isinstance(role, str) else None,
+        )
+    return found.build()
+
+
+def write_json(sheet: Sheet, options: Options) -> str:
+    """Return the list, by day and then by night."""
+    colors = [_entry(value, "day", options) for value in sheet.day]
+    colors += [_entry(value, "night", options) for value in sheet.night]
+    whole = {"name": sheet.title, **({"from": sheet.origin} if sheet.origin else {}), COLORS: colors}
+    return json.dumps(whole, ensure_ascii=False, indent=2) + "\n"
+
+
+def _entry(value: Value, scheme: str, options: Options) -> dict[str, Json]:
+    entry: dict[str, Json] = {"name": value.name, "token": joined(value.words, options)}
+    if value.part == "role":
+        entry["role"] = "-".join(value.words)
+    entry["hex"] = value.hex
+    entry["rgb"] = [int(channel) for channel in hex_to_srgb8(value.hex)]
+    entry["scheme"] = scheme
+    return entry

@@ -1,0 +1,29 @@
+"""A theme for Tailwind CSS 4: `--color-…` in `@theme`, and the night's values where a person wants dark."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from tonada.core.formats.css import header, properties
+from tonada.core.sheet import Options, Sheet, Value
+
+
+def write_tailwind(sheet: Sheet, options: Options) -> str:
+    """Return the theme. Its names are kebab, as utilities such as bg-primary are made of them."""
+    kebab = replace(options, naming="kebab", prefix="")
+    lead = ("color", options.prefix) if options.prefix else ("color",)
+    lines = [*header(sheet, "/* {} */"), "@theme {"]
+    lines += [f"  {line}" for line in properties(_led(sheet.day, lead), kebab, "--")]
+    lines.append("}")
+    if sheet.night:
+        night = properties(_led(sheet.night, lead), kebab, "--")
+        lines += ["", "@layer base {", "  @media (prefers-color-scheme: dark) {", "    :root {"]
+        lines += [*(f"      {line}" for line in night), "    }", "  }", "}"]
+    return "\n".join([*lines, ""])
+
+
+def _led(values: tuple[Value, ...], lead: tuple[str, ...]) -> tuple[Value, ...]:
+    return tuple(
+        replace(one, words=(*lead, *one.words), refers=(*lead, *one.refers) if one.refers else None)
+        for one in values
+    )

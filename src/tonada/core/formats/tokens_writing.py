@@ -1,0 +1,61 @@
+"""Design tokens written: groups for day and night, roles as references, pairs for a check of the build.
+
+Source: Design Tokens Community Group, Format Module and Color Module 2025.10.
+"""
+
+from __future__ import annotations
+
+import json
+
+from tonada.core.check_key import PAIRS_KEY
+from tonada.core.color import hex_to_srgb8
+from tonada.core.formats.tokens import Json
+from tonada.core.sheet import Options, Sheet, Value, joined
+
+
+def write_tokens(sheet: Sheet, options: Options) -> str:
+    """Return the file. A sheet with a night has a group for each; else the tokens stand at the top."""
+    root: dict[str, Json] = {"$description": sheet.title} if sheet.title else {}
+    if sheet.origin:
+        root["$description"] = f"{sheet.title} · {sheet.origin}"
+    day = _group(sheet.day, options, "day." if sheet.night else "")
+    if sheet.night:
+        root["day"] = day
+        root["night"] = _group(sheet.night, options, "night.")
+    else:
+        root |= day
+    pairs: list[Json] = [
+        {
+            "text": _reference(text, options, "day." if sheet.night else ""),
+            "ground": _reference(ground, options, "day." if sheet.night else ""),
+            "usage": str(pair.usage),
+            **({"size": pair.size} if pair.size else {}),
+            **({"weight": pair.weight} if pair.weight else {}),
+        }
+        for pair, text, ground in sheet.pairs
+    ]
+    if pairs:
+        root["$extensions"] = {PAIRS_KEY: pairs}
+    return json.dumps(root, ensure_ascii=False, indent=2) + "\n"
+
+
+def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str, Json]:
+    group: dict[str, Json] = {"$type": "color"}
+    for value in values:
+        token: dict[str, Json] = {
+            "$value": _reference(value.refers, options, above) if value.refers else _components(value)
+        }
+        note = value.note or (value.name if value.name != joined(value.words, options) else "")
+        if note:
+            token["$description"] = note
+        group[joined(value.words, options)] = token
+    return group
+
+
+def _reference(words: tuple[str, ...], options: Options, above: str) -> str:
+    return f"{{{above}{joined(words, options)}}}"
+
+
+def _components(value: Value) -> Json:
+    channels: list[Json] = [round(int(channel) / 255, 6) for channel in hex_to_srgb8(value.hex)]
+    return {"colorSpace": "srgb", "components": channels, "alpha": 1, "hex": value.hex}

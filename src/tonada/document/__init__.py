@@ -1,0 +1,1 @@
+"""The take as a document: what crosses every boundary, checked by pydantic; and its file."""

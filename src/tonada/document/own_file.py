@@ -1,0 +1,62 @@
+"""Tonada's own file: a whole take as JSON, with the version of the format. See docs/own-file.md."""
+
+from __future__ import annotations
+
+import json
+from typing import Final
+
+from pydantic import ValidationError
+
+from tonada.core.errors import InputError
+from tonada.core.formats.detect import decode_text
+from tonada.core.formats.own_list import MARK, is_own
+from tonada.core.formats.tokens import parse_json
+from tonada.core.limits import MAX_JSON_BYTES
+from tonada.core.palette import Take
+from tonada.document.take import TakeDocument
+
+VERSION: Final = 1
+
+
+def write_own(take: Take, name: str, origin: str = "") -> str:
+    """Return the file: the same take gives the same bytes."""
+    whole = {
+        "format": MARK,
+        "version": VERSION,
+        "name": name,
+        **({"from": origin} if origin else {}),
+        "take": TakeDocument.of(take).model_dump(mode="json"),
+    }
+    return json.dumps(whole, ensure_ascii=False, indent=1) + "\n"
+
+
+def is_own_file(data: bytes) -> bool:
+    """Say whether bytes are a file of Tonada's own, whatever else may be wrong with it."""
+    if len(data) > MAX_JSON_BYTES or data.lstrip()[:1] != b"{":
+        return False
+    try:
+        return is_own(parse_json(decode_text(data)))
+    except InputError:
+        return False
+
+
+def read_own(data: bytes) -> tuple[Take, str]:
+    """Return the take of a file and its name. Raises InputError naming what is wrong, and where."""
+    if len(data) > MAX_JSON_BYTES:
+        raise InputError(f"A file of a take has at most {MAX_JSON_BYTES // 1024} KB.", field="file")
+    root = parse_json(decode_text(data))
+    if not is_own(root):
+        raise InputError(f"This is no file of Tonada: its “format” is not “{MARK}”.", field="format")
+    if root.get("version") != VERSION:
+        raise InputError(
+            f"The file is of version {root.get('version')}; this Tonada reads version {VERSION}.",
+            field="version",
+        )
+    try:
+        document = TakeDocument.model_validate_json(json.dumps(root.get("take")))
+    except ValidationError as reason:
+        first = reason.errors()[0]
+        place = ".".join(str(part) for part in ("take", *first["loc"]))
+        raise InputError(f"{place}: {first['msg']}.", field=place) from reason
+    name = root.get("name")
+    return document.to_take(), name if isinstance(name, str) else ""

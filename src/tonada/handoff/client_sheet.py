@@ -1,0 +1,165 @@
+"""The sheet for the client: one page of HTML that prints well, and a tagged PDF made from it."""
+
+from __future__ import annotations
+
+import base64
+from dataclasses import dataclass
+from functools import lru_cache
+from importlib.resources import files
+from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
+
+from jinja2 import Environment, PackageLoader, select_autoescape
+
+from tonada.core.contrast import rounded_down
+from tonada.core.evaluation import Evaluation, evaluate
+from tonada.core.grounds import grounds_of
+from tonada.core.palette import Take
+from tonada.core.press import Press
+from tonada.core.proof_parts import Figure
+from tonada.core.rows import rows_of
+from tonada.core.written import written
+
+if TYPE_CHECKING:
+    from weasyprint import CSS
+    from weasyprint.text.fonts import FontConfiguration
+
+Paper: TypeAlias = Literal["A4", "Letter"]
+PAPERS: Final[tuple[Paper, ...]] = ("A4", "Letter")
+FONTS: Final = files("tonada.handoff") / "fonts"
+_FACES: Final = (
+    ("Bricolage Grotesque", 400, "BricolageGrotesque-Regular.ttf"),
+    ("Bricolage Grotesque", 700, "BricolageGrotesque-Bold.ttf"),
+    ("Spline Sans Mono", 400, "SplineSansMono-Regular.ttf"),
+)
+# What is said of each ground, and in which order.
+_TOLD: Final = (Figure.HEADING, Figure.TEXT, Figure.QUIET, Figure.LINK, Figure.LABEL)
+
+
+@dataclass(frozen=True, slots=True)
+class Letterhead:
+    """brand and take: names. origin: the version and its address. logo: a PNG, or None."""
+
+    brand: str
+    take: str
+    origin: str
+    logo: bytes | None = None
+
+
+def html_sheet(take: Take, head: Letterhead, press: Press | None) -> str:
+    """Return one file of HTML with everything in it: fonts, logo, style. It works without a network."""
+    return _page(take, head, press, paper="A4")
+
+
+def pdf_sheet(take: Take, head: Letterhead, press: Press | None, paper: Paper = "A4") -> bytes:
+    """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
+    # WeasyPrint takes half a second to import, and only this needs it.
+    from weasyprint import HTML
+
+    page = HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=_only_data)
+    faces, configuration = _fonts()
+    made = page.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
+    return bytes(made or b"")
+
+
+@lru_cache(maxsize=1)
+def _fonts() -> tuple[CSS, FontConfiguration]:
+    """Return the faces, read once: in every page anew they would take a quarter of the time."""
+    from weasyprint import CSS
+    from weasyprint.text.fonts import FontConfiguration
+
+    configuration = FontConfiguration()
+    style = "".join(
+        f'@font-face {{ font-family: "{family}"; font-weight: {weight}; '
+        f"src: url(data:font/ttf;base64,{data}); }}"
+        for family, weight, data in _font_faces()
+    )
+    return CSS(string=style, font_config=configuration), configuration
+
+
+def _only_data(url: str, *args: Any, **kwargs: Any) -> Any:
+    """Fetch nothing but what is in the page itself."""
+    from weasyprint import default_url_fetcher
+
+    if not url.startswith("data:"):
+        raise ValueError("A sheet fetches nothing.")
+    return default_url_fetcher(url, *args, **kwargs)
+
+
+@lru_cache(maxsize=1)
+def _environment() -> Environment:
+    return Environment(
+        loader=PackageLoader("tonada.handoff"), autoescape=select_autoescape(), trim_blocks=True
+    )
+
+
+@lru_cache(maxsize=1)
+def _font_faces() -> tuple[tuple[str, int, str], ...]:
+    return tuple(
+        (family, weight, base64.b64encode((FONTS / name).read_bytes()).decode())
+        for family, weight, name in _FACES
+    )
+
+
+def _page(take: Take, head: Letterhead, press: Press | None, *, paper: Paper, embeds: bool = True) -> str:
+    evaluation = evaluate(take)
+    night = take.turned() if take.other is not None else None
+    logo = base64.b64encode(head.logo).decode() if head.logo else None
+    return (
+        _environment()
+        .get_template("sheet.html")
+        .render(
+            head=head,
+            logo=logo,
+            paper=paper,
+            faces=_font_faces() if embeds else (),
+            press=press.name if press else None,
+            cells=_cells(evaluation, press),
+            night=_cells(evaluate(night), press) if night else [],
+            rows=_rows(take),
+            pairs=evaluation.pairs,
+            level=take.level,
+            grounds=_grounds(take),
+            cut=rounded_down,
+        )
+    )
+
+
+def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:
+    """Return each colour in use with its values in the notations of the trade."""
+    cells: list[dict[str, Any]] = []
+    for cell in evaluation.measure:
+        printed = press.printed(cell.hex) if press else None
+        cells.append(
+            {
+                "name": cell.role_names or cell.name,
+                "called": cell.name,
+                "share": cell.share,
+                "start": sum(one["share"] for one in cells),
+                "hex": cell.hex,
+                "rgb": written(cell.hex, "decimals"),
+                "hsl": written(cell.hex, "hsl"),
+                "cmyk": printed.text if printed else None,
+                "in_gamut": printed.in_gamut if printed else True,
+                "label": "#ffffff" if cell.better_label == "white" else "#000000",
+            }
+        )
+    return cells
+
+
+def _rows(take: Take) -> list[dict[str, Any]]:
+    return [
+        {"name": row.name, "steps": [{"hex": step.hex, "own": step.is_own} for step in row.steps]}
+        for row in rows_of(take)
+    ]
+
+
+def _grounds(take: Take) -> list[dict[str, Any]]:
+    """Return what may be set on each ground, as sentences can be made of it."""
+    return [
+        {
+            "name": ground.name,
+            "hex": ground.hex,
+            "figures": [one for one in ground.figures if one.figure in _TOLD],
+        }
+        for ground in grounds_of(take)
+    ]
