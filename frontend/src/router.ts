@@ -54,6 +54,12 @@ export const router = createRouter({
           component: () => import('@/views/ProofView.vue'),
           meta: { title: 'Proof' },
         },
+        {
+          path: 'handoff/:part?',
+          name: 'handoff',
+          component: () => import('@/views/HandoffView.vue'),
+          meta: { title: 'Handoff' },
+        },
       ],
     },
     {

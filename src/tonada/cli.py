@@ -12,7 +12,7 @@ from collections.abc import Sequence
 from pathlib import Path
 from typing import Any
 
-from tonada import __version__
+from tonada import __version__, cli_files
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
@@ -73,13 +73,17 @@ def _parser() -> argparse.ArgumentParser:
     mend.set_defaults(run=_mend)
 
     check = commands.add_parser("check", help="the pairs of tokens or a stylesheet; exit 1 when one fails")
-    check.add_argument("file", type=Path, metavar="FILE", help="design tokens with pairs, CSS or HTML")
+    check.add_argument(
+        "file", type=Path, metavar="FILE", help="Tonada's own, design tokens with pairs, CSS or HTML"
+    )
     check.add_argument("--level", choices=("A", "AA", "AAA"), default="AA", help="of WCAG 2.2 (AA)")
     check.add_argument("--junit", action="store_true", help="print JUnit XML")
     check.set_defaults(run=_check)
 
     for command in (extract, contrast, roles, harmony, ramp, mend, check):
         command.add_argument("--json", action="store_true", help="print JSON")
+
+    cli_files.add_commands(commands)
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
     serve.add_argument(
@@ -217,10 +221,17 @@ def _mend(parsed: argparse.Namespace) -> int:
 
 
 def _check(parsed: argparse.Namespace) -> int:
-    from tonada.core.check import as_junit, check_file
-    from tonada.core.contrast import rounded_down
+    from dataclasses import replace
 
-    pairs = check_file(parsed.file.read_bytes(), parsed.file.name, parsed.level)
+    from tonada.core.check import as_junit, check_file, check_take
+    from tonada.core.contrast import rounded_down
+    from tonada.document.own_file import is_own_file, read_own
+
+    data = parsed.file.read_bytes()
+    if is_own_file(data):
+        pairs = check_take(replace(read_own(data)[0], level=parsed.level))
+    else:
+        pairs = check_file(data, parsed.file.name, parsed.level)
     answer = {
         "pairs": [
             {

@@ -71,8 +71,10 @@ def test_from_a_file_on_disk_to_the_downloaded_css(page: Page, logo_file: Path, 
     expect(rows).to_have_count(19)
     page.reload()
     expect(rows).to_have_count(19)
+    page.get_by_role("link", name="Hand off").click()
+    page.get_by_role("radio", name="Files").click()
     with page.expect_download() as download:
-        page.get_by_test_id("download-css").click()
+        page.get_by_role("button", name="Download").click()
     text = Path(download.value.path()).read_text()
     assert f"--secondary: {gold};" in text
     assert re.search(r"--ink: #[0-9a-f]{6};", text)

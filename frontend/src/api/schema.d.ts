@@ -417,6 +417,212 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/takes/{take_id}/versions/{number}/files/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A file of a version, to be downloaded */
+        get: operations["handoff_download_takes__uuid_take_id__versions__int_number__files__string_kind__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/takes/{take_id}/versions/{number}/handoffs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note that a version was handed off */
+        post: operations["handoff_record_takes__uuid_take_id__versions__int_number__handoffs_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/takes/{take_id}/versions/{number}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What changed since the version that was handed off last, as a text */
+        get: operations["handoff_read_changes_takes__uuid_take_id__versions__int_number__changes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handoff": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The formats, notations and namings */
+        get: operations["handoff_computed_read_vocabulary_handoff_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/values": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Colours in every notation, and in print */
+        post: operations["handoff_computed_write_values_values_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handoff/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A file of text as it would be */
+        post: operations["handoff_computed_preview_handoff_preview_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/destinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Destinations, those that ship first */
+        get: operations["slots_list_destinations_destinations_get"];
+        put?: never;
+        /** A new destination */
+        post: operations["slots_create_destination_destinations_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/destinations/{destination_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save a destination; refused where it was changed since */
+        put: operations["slots_save_destination_destinations__uuid_destination_id__put"];
+        post?: never;
+        /** Delete a destination; it can be restored */
+        delete: operations["slots_remove_destination_destinations__uuid_destination_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/destinations/{destination_id}/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a destination back */
+        post: operations["slots_restore_destination_destinations__uuid_destination_id__restoration_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The slots of a destination, filled from a take */
+        post: operations["slots_computed_fill_slots_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Old colours with what takes their place */
+        post: operations["slots_computed_propose_mapping_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/restyle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stylesheets in the colours of a take */
+        post: operations["slots_computed_rewrite_restyle_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/takes": {
         parameters: {
             query?: never;
@@ -453,23 +659,6 @@ export interface paths {
         head?: never;
         /** Rename a take */
         patch: operations["takes_rename_take_takes__uuid_take_id__patch"];
-        trace?: never;
-    };
-    "/api/takes/{take_id}/palette.css": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The take as CSS custom properties */
-        get: operations["takes_download_css_takes__uuid_take_id__palette_css_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
         trace?: never;
     };
     "/api/takes/{take_id}/restoration": {
@@ -697,6 +886,18 @@ export interface components {
              * @default null
              */
             name: string | null;
+        };
+        /**
+         * ChosenSlotModel
+         * @description A slot of a destination that was filled by hand.
+         */
+        ChosenSlotModel: {
+            /** Destination */
+            destination: string;
+            /** Slot */
+            slot: string;
+            /** Key */
+            key: string;
         };
         /**
          * Figure
@@ -1130,6 +1331,11 @@ export interface components {
              *     }
              */
             proof: components["schemas"]["ProofModel"];
+            /**
+             * Slots
+             * @default []
+             */
+            slots: components["schemas"]["ChosenSlotModel"][];
         };
         /** TextSizeModel */
         TextSizeModel: {
@@ -2513,6 +2719,452 @@ export interface components {
             needed: number;
             /** Passes */
             passes: boolean;
+        };
+        /** HandedBody */
+        HandedBody: {
+            /** What */
+            what: string;
+        };
+        /**
+         * ChangesAnswer
+         * @description since: the version that was handed off last before this one; None where none was.
+         */
+        ChangesAnswer: {
+            /** Since */
+            since: number | null;
+            /** Text */
+            text: string;
+        };
+        /**
+         * HandoffVocabulary
+         * @description press: the name of the profile that CMYK goes through, None where there is none.
+         */
+        HandoffVocabulary: {
+            /** Formats */
+            formats: components["schemas"]["FormatAnswer"][];
+            /**
+             * Notations
+             * @default [
+             *       "hex",
+             *       "hex upper",
+             *       "digits",
+             *       "digits upper",
+             *       "rgb",
+             *       "decimals",
+             *       "per cent",
+             *       "hsl",
+             *       "hwb",
+             *       "oklch",
+             *       "lab"
+             *     ]
+             */
+            notations: ("hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab")[];
+            /**
+             * File Notations
+             * @default [
+             *       "hex",
+             *       "hex upper",
+             *       "rgb",
+             *       "hsl",
+             *       "hwb",
+             *       "oklch",
+             *       "lab"
+             *     ]
+             */
+            file_notations: ("hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab")[];
+            /**
+             * Namings
+             * @default [
+             *       "kebab",
+             *       "camel",
+             *       "snake"
+             *     ]
+             */
+            namings: ("kebab" | "camel" | "snake")[];
+            /**
+             * Papers
+             * @default [
+             *       "A4",
+             *       "Letter"
+             *     ]
+             */
+            papers: ("A4" | "Letter")[];
+            /**
+             * Purposes
+             * @default [
+             *       "ground",
+             *       "second ground",
+             *       "dark ground",
+             *       "text",
+             *       "quiet text",
+             *       "heading",
+             *       "link",
+             *       "brand",
+             *       "second brand",
+             *       "call",
+             *       "line",
+             *       "extra",
+             *       "call text"
+             *     ]
+             */
+            purposes: ("ground" | "second ground" | "dark ground" | "text" | "quiet text" | "heading" | "link" | "brand" | "second brand" | "call" | "call text" | "line" | "extra")[];
+            /**
+             * Press
+             * @default null
+             */
+            press: string | null;
+        };
+        /** FormatAnswer */
+        FormatAnswer: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            /** Name */
+            name: string;
+            /** Ending */
+            ending: string;
+            /** Is Text */
+            is_text: boolean;
+            /** Options */
+            options: boolean;
+            /** Note */
+            note: string;
+        };
+        /** ValuesAnswer */
+        ValuesAnswer: {
+            /** Values */
+            values: components["schemas"]["ValueAnswer"][];
+        };
+        /**
+         * PrintedAnswer
+         * @description In per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour.
+         */
+        PrintedAnswer: {
+            /** Text */
+            text: string;
+            /** Hex */
+            hex: string;
+            /** In Gamut */
+            in_gamut: boolean;
+        };
+        /** ValueAnswer */
+        ValueAnswer: {
+            /** Hex */
+            hex: string;
+            /** Written */
+            written: components["schemas"]["WrittenAnswer"][];
+            printed: components["schemas"]["PrintedAnswer"] | null;
+        };
+        /** WrittenAnswer */
+        WrittenAnswer: {
+            /**
+             * Notation
+             * @enum {string}
+             */
+            notation: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
+            /** Text */
+            text: string;
+        };
+        /**
+         * ValuesBody
+         * @description Colours that are wanted in every notation.
+         */
+        ValuesBody: {
+            /** Hexes */
+            hexes: string[];
+        };
+        /**
+         * PreviewAnswer
+         * @description The beginning of a text, as it would be handed off; cut where it is long. size: bytes, whole.
+         */
+        PreviewAnswer: {
+            /** Text */
+            text: string;
+            /** Size */
+            size: number;
+            /** Cut */
+            cut: boolean;
+        };
+        /** PreviewBody */
+        PreviewBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            /**
+             * @default {
+             *       "roles": true,
+             *       "swatches": true,
+             *       "steps": false,
+             *       "grounds": false,
+             *       "night": true,
+             *       "naming": "kebab",
+             *       "notation": "hex",
+             *       "prefix": "",
+             *       "paper": "A4"
+             *     }
+             */
+            options: components["schemas"]["OptionsModel"];
+            /**
+             * Brand
+             * @default Brand
+             */
+            brand: string;
+            /**
+             * Take
+             * @default Take
+             */
+            take: string;
+        };
+        /**
+         * OptionsModel
+         * @description What files say, and how it is named; see the core's Options.
+         */
+        OptionsModel: {
+            /**
+             * Roles
+             * @default true
+             */
+            roles: boolean;
+            /**
+             * Swatches
+             * @default true
+             */
+            swatches: boolean;
+            /**
+             * Steps
+             * @default false
+             */
+            steps: boolean;
+            /**
+             * Grounds
+             * @default false
+             */
+            grounds: boolean;
+            /**
+             * Night
+             * @default true
+             */
+            night: boolean;
+            /**
+             * Naming
+             * @default kebab
+             * @enum {string}
+             */
+            naming: "kebab" | "camel" | "snake";
+            /**
+             * Notation
+             * @default hex
+             * @enum {string}
+             */
+            notation: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
+            /**
+             * Prefix
+             * @default
+             */
+            prefix: string;
+            /**
+             * Paper
+             * @default A4
+             * @enum {string}
+             */
+            paper: "A4" | "Letter";
+        };
+        /** DestinationsAnswer */
+        DestinationsAnswer: {
+            /** Destinations */
+            destinations: components["schemas"]["DestinationAnswer"][];
+        };
+        /**
+         * DestinationAnswer
+         * @description is_own: made by the designer; those that ship can be copied, not changed.
+         */
+        DestinationAnswer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Is Own */
+            is_own: boolean;
+            /** Revision */
+            revision: number;
+            /** Slots */
+            slots: components["schemas"]["SlotModel"][];
+        };
+        /**
+         * SlotModel
+         * @description A slot of a destination; on: the name of the one it always stands on there.
+         */
+        SlotModel: {
+            /** Name */
+            name: string;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "ground" | "second ground" | "dark ground" | "text" | "quiet text" | "heading" | "link" | "brand" | "second brand" | "call" | "call text" | "line" | "extra";
+            /**
+             * Notation
+             * @default hex
+             * @enum {string}
+             */
+            notation: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
+            /**
+             * On
+             * @default null
+             */
+            on: string | null;
+            /**
+             * Needed
+             * @default 4.5
+             */
+            needed: number;
+        };
+        /**
+         * DestinationBody
+         * @description revision: the one that a change was made from; left out for a new destination.
+         */
+        DestinationBody: {
+            /** Name */
+            name: string;
+            /** Slots */
+            slots: components["schemas"]["SlotModel"][];
+            /**
+             * Revision
+             * @default null
+             */
+            revision: number | null;
+        };
+        /** FillAnswer */
+        FillAnswer: {
+            /** Slots */
+            slots: components["schemas"]["FilledAnswer"][];
+        };
+        /**
+         * FilledAnswer
+         * @description A slot with its colour, as text in the slot's notation. ratio: to the slot it stands on.
+         */
+        FilledAnswer: {
+            /** Name */
+            name: string;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "ground" | "second ground" | "dark ground" | "text" | "quiet text" | "heading" | "link" | "brand" | "second brand" | "call" | "call text" | "line" | "extra";
+            /** On */
+            on: string | null;
+            /** Key */
+            key: string;
+            /** Color Name */
+            color_name: string;
+            /** Hex */
+            hex: string;
+            /** Text */
+            text: string;
+            /** By Rule */
+            by_rule: boolean;
+            /** Ratio */
+            ratio: number | null;
+            /** Warning */
+            warning: string | null;
+        };
+        /** FillBody */
+        FillBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Destination */
+            destination: string;
+            /** Slots */
+            slots: components["schemas"]["SlotModel"][];
+        };
+        /** MappingAnswer */
+        MappingAnswer: {
+            /** Colors */
+            colors: components["schemas"]["OldColorAnswer"][];
+        };
+        /** OldColorAnswer */
+        OldColorAnswer: {
+            /** Hex */
+            hex: string;
+            /** Members */
+            members: string[];
+            /** Count */
+            count: number;
+            /** Text */
+            text: number;
+            /** Ground */
+            ground: number;
+            /** Border */
+            border: number;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** New Hex */
+            new_hex: string;
+            /** Difference */
+            difference: number;
+        };
+        /**
+         * MappingBody
+         * @description Stylesheets whose colours are to become those of the take; together within the usual limit.
+         */
+        MappingBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Files */
+            files: components["schemas"]["StyleText"][];
+        };
+        /** StyleText */
+        StyleText: {
+            /** Name */
+            name: string;
+            /** Text */
+            text: string;
+        };
+        /** RestyleAnswer */
+        RestyleAnswer: {
+            /** Files */
+            files: components["schemas"]["StyleText"][];
+            /** Diff */
+            diff: string;
+            /** Replaced */
+            replaced: number;
+            /** Pairs */
+            pairs: components["schemas"]["BesideAnswer"][];
+        };
+        /** BesideAnswer */
+        BesideAnswer: {
+            /** Selector */
+            selector: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+        };
+        /** RestyleBody */
+        RestyleBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Files */
+            files: components["schemas"]["StyleText"][];
+            /** Mapping */
+            mapping: components["schemas"]["MappedColor"][];
+            /**
+             * Write
+             * @default values
+             * @enum {string}
+             */
+            write: "values" | "properties";
+        };
+        /** MappedColor */
+        MappedColor: {
+            /** Old */
+            old: string;
+            /** Key */
+            key: string;
         };
         /** NewTakeBody */
         NewTakeBody: {
@@ -4806,6 +5458,947 @@ export interface operations {
             };
         };
     };
+    handoff_download_takes__uuid_take_id__versions__int_number__files__string_kind__get: {
+        parameters: {
+            query?: {
+                roles?: boolean;
+                swatches?: boolean;
+                steps?: boolean;
+                grounds?: boolean;
+                night?: boolean;
+                naming?: "kebab" | "camel" | "snake";
+                notation?: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
+                prefix?: string;
+                paper?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                take_id: string;
+                number: number;
+                kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoff_record_takes__uuid_take_id__versions__int_number__handoffs_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandedBody"];
+            };
+        };
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoff_read_changes_takes__uuid_take_id__versions__int_number__changes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                take_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangesAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoff_computed_read_vocabulary_handoff_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoffVocabulary"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoff_computed_write_values_values_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ValuesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ValuesAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoff_computed_preview_handoff_preview_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_list_destinations_destinations_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DestinationsAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_create_destination_destinations_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DestinationBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DestinationAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_save_destination_destinations__uuid_destination_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                destination_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DestinationBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DestinationAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_remove_destination_destinations__uuid_destination_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                destination_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_restore_destination_destinations__uuid_destination_id__restoration_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                destination_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DestinationAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_computed_fill_slots_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FillAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_computed_propose_mapping_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MappingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MappingAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    slots_computed_rewrite_restyle_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RestyleBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestyleAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takes_order_takes_brands__uuid_brand_id__takes_put: {
         parameters: {
             query?: never;
@@ -5159,64 +6752,6 @@ export interface operations {
                     "application/json": components["schemas"]["TakeAnswer"];
                 };
             };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unsupported Media Type */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takes_download_css_takes__uuid_take_id__palette_css_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                take_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
             /** @description Not Found */
             404: {
                 headers: {

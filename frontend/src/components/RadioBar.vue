@@ -10,7 +10,7 @@ defineProps<{ label: string; options: readonly { value: T; label: string }[]; sm
   <RadioGroup
     v-model="chosen"
     :aria-label="label"
-    class="flex max-w-full overflow-x-auto border border-ink"
+    class="flex max-w-full flex-none overflow-x-auto border border-ink"
   >
     <RadioGroupOption
       v-for="one in options"

@@ -1,15 +1,18 @@
 import { useClipboard } from '@vueuse/core'
 import { ref } from 'vue'
 
-const { copy, copied, text } = useClipboard({ legacy: true, copiedDuring: 1800 })
+const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 1800 })
 const announcement = ref('')
+const last = ref('')
 
-/** Copies a value and says so, to the eye beside the value and to a screen reader. */
+/** Copies a text and says so, to the eye beside what was asked for and to a screen reader. */
 export function useCopy() {
-  async function copyValue(value: string) {
-    await copy(value)
-    announcement.value = `${value} copied`
+  /** asked: what the person pressed, where another text than that is copied. */
+  async function copyValue(text: string, asked = text) {
+    await copy(text)
+    last.value = asked
+    announcement.value = `${text} copied`
   }
-  const isCopied = (value: string) => copied.value && text.value === value
+  const isCopied = (asked: string) => copied.value && last.value === asked
   return { copyValue, isCopied, announcement }
 }

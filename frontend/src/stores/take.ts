@@ -45,6 +45,7 @@ const EMPTY: TakeDocument = {
     overlay: null,
     sections: [],
   },
+  slots: [],
 }
 
 /** The open take: its document, the steps back and forward, and its way into the database. */

@@ -8,6 +8,7 @@ import MeasureBar from '@/components/frame/MeasureBar.vue'
 import StepBar from '@/components/frame/StepBar.vue'
 import TakeHeader from '@/components/frame/TakeHeader.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
+import NotationSheet from '@/components/handoff/NotationSheet.vue'
 import PasteDialog from '@/components/source/PasteDialog.vue'
 import { useColorDrag } from '@/composables/useColorDrag'
 import { useCopy } from '@/composables/useCopy'
@@ -100,6 +101,7 @@ const isReady = computed(() => brand.detail && take.document)
       @keep="open(brand.addText($event))"
       @file="open(brand.addFiles([$event], 'list'))"
     />
+    <NotationSheet />
     <p class="sr-only" role="status">{{ announcement }}</p>
   </div>
 </template>

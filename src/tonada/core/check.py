@@ -8,16 +8,18 @@ stylesheet or page the pairs are those that stand in one rule, as body text.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from xml.etree import ElementTree
 
 from tonada.core.check_key import PAIRS_KEY
 from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.contrast import Level, Usage, composite, contrast_ratio, rounded_down
 from tonada.core.errors import InputError
+from tonada.core.evaluation import evaluate
 from tonada.core.formats.detect import decode_text
 from tonada.core.formats.tokens import Json, TokenColors, parse_json
 from tonada.core.limits import MAX_PAIRS
+from tonada.core.palette import Take
 from tonada.core.requirements import requirement
 from tonada.core.stylesheet import StyleFile, read_stylesheets
 
@@ -55,6 +57,33 @@ def check_file(data: bytes, name: str, level: Level = "AA") -> tuple[CheckedPair
     return tuple(
         _checked((one.selector, one.text), ("", one.ground), Usage.BODY_TEXT, level) for one in reading.pairs
     )
+
+
+def check_take(take: Take) -> tuple[CheckedPair, ...]:
+    """Return the pairs of a take, by day and then by night, held to the take's level.
+
+    Those that a ground makes are among them where they fall short or were changed by hand.
+    """
+    schemes = (take, replace(take.turned(), level=take.level)) if take.other is not None else (take,)
+    return tuple(
+        CheckedPair(
+            text=f"{one.text_name}{_by(scheme)}",
+            ground=f"{one.ground_name}{_by(scheme)}",
+            text_hex=one.text_hex,
+            ground_hex=one.ground_hex,
+            usage=one.usage,
+            ratio=one.ratio,
+            needed=one.needed,
+            passes=one.passes,
+            excepted=one.excepted,
+        )
+        for scheme in schemes
+        for one in evaluate(scheme).pairs
+    )
+
+
+def _by(take: Take) -> str:
+    return " (night)" if take.scheme == "night" else ""
 
 
 def _of_tokens(root: dict[str, Json], level: Level) -> tuple[CheckedPair, ...]:

@@ -56,7 +56,10 @@ USUAL_OPTIONS: Final = Options()
 
 @dataclass(frozen=True, slots=True)
 class Value:
-    """One colour with its name. words: the name in small words; refers: those of the value it points at."""
+    """One colour with its name. words: the name in small words; refers: those of the value it points at.
+
+    note: a few words, such as the name of a role's colour; reason: a sentence.
+    """
 
     part: Part
     words: tuple[str, ...]
@@ -64,6 +67,7 @@ class Value:
     hex: Hex
     note: str = ""
     refers: tuple[str, ...] | None = None
+    reason: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -117,10 +121,10 @@ def _values(take: Take, options: Options) -> tuple[Value, ...]:
         ]
     if options.steps:
         values += _steps(take, owners)
-    known = {value.words for value in values}
     if options.roles:
         bare = [value for value in values if options.steps or not _is_worn(take, value, owners)]
-        values = [*_role_values(take, owners, known), *bare]
+        # A role refers only to what has a name of its own on the sheet.
+        values = [*_role_values(take, owners, {value.words for value in bare}), *bare]
     if options.grounds:
         values += _ground_values(take)
     return _distinct(values)
@@ -138,8 +142,9 @@ def _role_values(
             words_of(one.name or one.role),
             role_name(one.role, one.name),
             take.hex_of(one.role),
-            one.reason,
+            take.name_of(one.swatch, one.step),
             target if target in known else None,
+            one.reason,
         )
 
 

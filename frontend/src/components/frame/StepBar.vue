@@ -10,6 +10,7 @@ const STEPS = [
   { name: 'roles', label: 'Roles' },
   { name: 'pairs', label: 'Pairs' },
   { name: 'proof', label: 'Proof' },
+  { name: 'handoff', label: 'Handoff' },
 ] as const
 </script>
 

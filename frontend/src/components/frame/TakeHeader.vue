@@ -21,7 +21,6 @@ const saved = computed(
       conflict: 'Not saved: changed in another window',
     })[take.saveState],
 )
-const download = computed(() => (take.take ? `/api/takes/${take.take.id}/palette.css` : ''))
 
 const actions = useTakeActions()
 const { isRenaming, deleted, problem } = actions
@@ -45,13 +44,8 @@ const { isRenaming, deleted, problem } = actions
         Redo
       </button>
     </div>
-    <a
-      v-if="!take.isEmpty && download"
-      :href="download"
-      download
-      class="button-solid"
-      data-testid="download-css"
-      >Download CSS</a
+    <RouterLink v-if="!take.isEmpty" :to="{ name: 'handoff' }" class="button-solid"
+      >Hand off</RouterLink
     >
     <ViewMenu />
     <RenameDialog

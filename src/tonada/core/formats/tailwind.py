@@ -24,6 +24,11 @@ def write_tailwind(sheet: Sheet, options: Options) -> str:
 
 def _led(values: tuple[Value, ...], lead: tuple[str, ...]) -> tuple[Value, ...]:
     return tuple(
-        replace(one, words=(*lead, *one.words), refers=(*lead, *one.refers) if one.refers else None)
+        replace(one, words=_after(lead, one.words), refers=_after(lead, one.refers) if one.refers else None)
         for one in values
     )
+
+
+def _after(lead: tuple[str, ...], words: tuple[str, ...]) -> tuple[str, ...]:
+    """Put the lead before words; what was read from a theme has it already."""
+    return words if words[: len(lead)] == lead and len(words) > len(lead) else (*lead, *words)

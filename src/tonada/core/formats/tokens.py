@@ -98,6 +98,8 @@ class _Reader:
         self._seen = 0
 
     def read(self) -> ColorList:
+        said = self._root.get("$description")
+        self._found.title = said if isinstance(said, str) else None
         self._walk(self._root, (), None, frozenset())
         return self._found.build()
 

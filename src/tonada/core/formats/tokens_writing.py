@@ -45,7 +45,7 @@ def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str,
         token: dict[str, Json] = {
             "$value": _reference(value.refers, options, above) if value.refers else _components(value)
         }
-        note = value.note or (value.name if value.name != joined(value.words, options) else "")
+        note = value.reason or value.note
         if note:
             token["$description"] = note
         group[joined(value.words, options)] = token

@@ -31,6 +31,7 @@ Written: TypeAlias = Literal["values", "properties"]
 # The objective: how far the new colour is (deltaEOK), what speaks against it added.
 UNSUITED_COSTS: Final = 0.08  # a role that does another job than the old colour did
 STEP_COSTS: Final = 0.02  # a step where a role would do
+SAME: Final = 0.01  # closer than this a role is the colour itself, whatever it was used for
 
 _SUITED: Final[Mapping[str, tuple[Role, ...]]] = {
     "text": (Role.INK, Role.MUTED, Role.LINK, Role.PRIMARY, Role.PAPER, Role.BAD, Role.GOOD),
@@ -45,6 +46,8 @@ _COLOR: Final = re.compile(
           | (?<![-\w.#])[a-z]{{3,20}}(?![-\w(]))""",
     re.VERBOSE | re.IGNORECASE,
 )
+
+_LEADING: Final = re.compile(r"(?:\s*(?:/\*.*?\*/|@charset[^;]*;|@import[^;]*;))*", re.DOTALL | re.IGNORECASE)
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,7 +122,7 @@ def restyle(
         made.append(StyleFile(file.name, text))
         replaced += count
     if write == "properties" and made and replaced:
-        made[0] = StyleFile(made[0].name, _declared(take, new) + made[0].text)
+        made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(take, new)))
     return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made))
 
 
@@ -150,7 +153,7 @@ def _mapped(
 
 def _values_of(use: ColorUse) -> list[Hex]:
     """Return the values that a use was written as: a translucent one is replaced with its own opacity."""
-    return [use.hex, *(read_color(text).hex for text in use.translucent)]
+    return [use.hex, *(text.partition(" at ")[0] for text in use.translucent)]
 
 
 def _purpose(sums: Mapping[str, int]) -> str:
@@ -164,12 +167,18 @@ def _nearest(take: Take, value: Hex, purpose: str, candidates: list[str]) -> tup
     suited = {str(role) for role in _SUITED[purpose]}
     costs = np.array(
         [
-            distance + (STEP_COSTS if "/" in key else UNSUITED_COSTS if suited and key not in suited else 0.0)
+            distance + _cost_of(key, float(distance), suited)
             for key, distance in zip(candidates, away, strict=True)
         ]
     )
     best = int(np.argmin(costs))
     return candidates[best], float(away[best])
+
+
+def _cost_of(key: str, distance: float, suited: set[str]) -> float:
+    if "/" in key:
+        return STEP_COSTS
+    return UNSUITED_COSTS if suited and key not in suited and distance > SAME else 0.0
 
 
 def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: Written) -> tuple[str, int]:
@@ -221,6 +230,13 @@ def _declared(take: Take, new: Mapping[Hex, tuple[str, Hex]]) -> str:
     declared = {_property(take, key): value for key, value in new.values()}
     lines = [f"  {name}: {value};" for name, value in sorted(declared.items())]
     return "\n".join([":root {", *lines, "}", "", ""])
+
+
+def _with_declared(text: str, declared: str) -> str:
+    """Put the declarations first, but behind @charset and @import, which must stand before all rules."""
+    head = _LEADING.match(text)
+    at = head.end() if head and "@" in head[0] else 0
+    return f"{text[:at]}{chr(10) * 2 if at else ''}{declared}{text[at:]}"
 
 
 def _diff(before: Sequence[StyleFile], after: Sequence[StyleFile]) -> str:

@@ -1,0 +1,72 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { FileKind, FileOptions, Version } from '@/api/types'
+import { asKept } from '@/document/scheme'
+import { useTakeStore } from '@/stores/take'
+
+/** What leaves is always a version: the newest one where it is what is shown, else one is cut. */
+export function useHandoff() {
+  const take = useTakeStore()
+  const versions = shallowRef<Version[]>([])
+  const problem = ref('')
+
+  async function load() {
+    const id = take.take?.id
+    if (!id) return
+    const path = { take_id: id }
+    versions.value = (
+      await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
+    ).versions
+  }
+  watch(
+    () => take.take?.id,
+    () => void load(),
+    { immediate: true },
+  )
+
+  const newest = computed(() => versions.value[0])
+  /** Whether the newest version is the take as it is now. */
+  const isCut = computed(
+    () =>
+      newest.value !== undefined &&
+      take.document !== undefined &&
+      JSON.stringify(newest.value.document) === JSON.stringify(asKept(take.document)),
+  )
+
+  /** Return the number of the version that is handed off. */
+  async function versionToHand(what: string): Promise<number | undefined> {
+    problem.value = ''
+    try {
+      await load()
+      if (!isCut.value) {
+        await take.cutVersion(`Handed off: ${what}`, true)
+        await load()
+      }
+      const number = newest.value?.number
+      const id = take.take?.id
+      if (!id || !number) return undefined
+      await api.POST('/api/takes/{take_id}/versions/{number}/handoffs', {
+        params: { path: { take_id: id, number } },
+        body: { what },
+      })
+      return number
+    } catch (reason) {
+      problem.value = explain(reason)
+      return undefined
+    }
+  }
+
+  async function download(kind: FileKind, name: string, options: FileOptions) {
+    const number = await versionToHand(name)
+    if (!number || !take.take) return
+    const query = new URLSearchParams(
+      Object.entries(options).map(([key, value]) => [key, String(value)]),
+    )
+    const link = document.createElement('a')
+    link.href = `/api/takes/${take.take.id}/versions/${number.toString()}/files/${kind}?${query.toString()}`
+    link.download = ''
+    link.click()
+  }
+
+  return { versions, newest, isCut, problem, download, versionToHand }
+}

@@ -1,0 +1,169 @@
+"""The commands on files, and what outside readers make of the files: poppler, Tailwind's compiler, resvg."""
+
+from __future__ import annotations
+
+import io
+import json
+import re
+import subprocess
+import zipfile
+from dataclasses import replace
+from pathlib import Path
+
+import pytest
+from PIL import Image
+
+from tests.cli.test_cli import as_json, run
+from tests.core.test_assign import TAKE
+from tonada.core.color import hex_to_srgb8
+from tonada.core.errors import InputError
+from tonada.core.palette import Role
+from tonada.document.own_file import read_own, write_own
+from tonada.handoff.client_sheet import Letterhead, html_sheet, pdf_sheet
+from tonada.handoff.files import FILE_FORMATS, Handoff, make_file
+from tonada.handoff.press_profile import usual_press
+
+ROOT = Path(__file__).parents[2]
+HEAD = Letterhead("Orrin Peak Observatory", "Take 1", "version 3, made for a test")
+
+
+@pytest.fixture
+def own(tmp_path: Path) -> Path:
+    file = tmp_path / "orrin.tonada.json"
+    file.write_text(write_own(TAKE, "Orrin Peak Observatory, Take 1"), encoding="utf-8")
+    return file
+
+
+def test_tonadas_own_file_keeps_the_whole_take_to_the_byte(own: Path) -> None:
+    take, name = read_own(own.read_bytes())
+    assert take == TAKE
+    assert name == "Orrin Peak Observatory, Take 1"
+    assert write_own(take, name).encode() == own.read_bytes()
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"version": 2}, "version"),
+        ({"format": "other"}, "format"),
+        ({"take": {"format": 1, "level": "B"}}, "take.level"),
+        ({"take": {"format": 1, "hats": []}}, "take.hats"),
+    ],
+)
+def test_a_broken_own_file_is_refused_by_name(own: Path, change: dict[str, object], field: str) -> None:
+    broken = json.dumps({**json.loads(own.read_text(encoding="utf-8")), **change})
+    with pytest.raises(InputError) as refusal:
+        read_own(broken.encode())
+    assert refusal.value.field == field
+
+
+def test_check_reads_tonadas_own_file(own: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    code, out, _ = run(capsys, "check", str(own), "--json")
+    pairs = json.loads(out)["pairs"]
+    assert code == 1, "Paper on Secondary falls short"
+    assert sum(not pair["pass"] for pair in pairs) == 1
+    assert len(pairs) == len(TAKE.pairs) + len(TAKE.turned().pairs)
+    code, out, _ = run(capsys, "check", str(own), "--junit")
+    assert 'failures="1"' in out
+    assert run(capsys, "check", str(own), "--level", "A")[0] == 0
+
+
+def test_convert_takes_any_list_to_any_format(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    file = tmp_path / "list.txt"
+    file.write_text("Dusk: #2b3a8c\nLoam: 182 101 58\n")
+    code, gpl, _ = run(capsys, "convert", str(file), "--to", "gpl")
+    assert code == 0
+    # Read as the format is described: a mark, comments, then three decimals and a name in each line.
+    entries = [line for line in gpl.splitlines()[1:] if line and line[0] != "#"]
+    assert [tuple(map(int, line.split()[:3])) for line in entries] == [(43, 58, 140), (182, 101, 58)]
+    assert gpl.startswith("GIMP Palette\n")
+    assert run(capsys, "convert", str(file), "--to", "morse")[0] == 2
+    (tmp_path / "empty.txt").write_text("nothing")
+    code, _, err = run(capsys, "convert", str(tmp_path / "empty.txt"), "--to", "css")
+    assert (code, err.count("\n")) == (2, 1)
+
+
+def test_export_writes_every_format(own: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    for kind in ("css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "html"):
+        code, out, err = run(capsys, "export", str(own), "--to", kind, "--steps", "--prefix", "op")
+        assert (code, err) == (0, ""), kind
+        assert "2b3a8c" in out or "43" in out
+    target = tmp_path / "all.zip"
+    assert run(capsys, "export", str(own), "--to", "zip", "--out", str(target))[0] == 0
+    names = zipfile.ZipFile(target).namelist()
+    assert {f".{name.partition('.')[2]}" for name in names} == {
+        one.ending for kind, one in FILE_FORMATS.items() if kind != "zip"
+    }
+    assert run(capsys, "export", str(own), "--to", "css", "--prefix", "2 x")[0] == 2
+
+
+def test_recolour_rewrites_a_stylesheet(
+    own: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    sheet = tmp_path / "site.css"
+    sheet.write_text("/* kept */ a { color: #2a398b } b { background: #fdfdfd }")
+    code, out, _ = run(capsys, "recolour", str(sheet), "--take", str(own))
+    assert (code, out) == (0, "/* kept */ a { color: #2b3a8c } b { background: #f9fafd }")
+    assert "+++ site.css" in run(capsys, "recolour", str(sheet), "--take", str(own), "--diff")[1]
+    assert "var(--primary)" in run(capsys, "recolour", str(sheet), "--take", str(own), "--properties")[1]
+
+
+def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) -> None:
+    for paper, size in (("A4", "595.276 x 841.89"), ("Letter", "612 x 792")):
+        file = tmp_path / f"{paper}.pdf"
+        file.write_bytes(pdf_sheet(TAKE, HEAD, usual_press(), paper))  # type: ignore[arg-type]  # one of two
+        info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout
+        assert re.search(r"Tagged:\s+yes", info)
+        assert size in info
+        fonts = subprocess.run(["pdffonts", file], capture_output=True, text=True, check=True).stdout
+        rows = fonts.splitlines()[2:]
+        assert rows
+        assert all(" yes yes yes " in row for row in rows), "embedded, subset, with Unicode"
+        text = subprocess.run(
+            ["pdftotext", "-layout", file, "-"], capture_output=True, text=True, check=True
+        ).stdout
+        for said in ("Orrin Peak Observatory", "version 3", "#2b3a8c", "43, 58, 140", "98 93 9 2", "4.09"):
+            assert said in text, said
+        assert "falls short" in text
+
+
+def test_the_html_sheet_fetches_nothing_and_shows_names_as_text() -> None:
+    swatch = replace(TAKE.swatches[0], name="<img src=x onerror=alert(1)>")
+    take = replace(TAKE, swatches=(swatch, *TAKE.swatches[1:]))
+    page = html_sheet(take, replace(HEAD, brand="<b>Brand</b>"), None)
+    assert "<img src=x" not in page
+    assert "&lt;b&gt;Brand&lt;/b&gt;" in page
+    assert not re.findall(r"(?:src|href)=\"(?!data:)", page)
+    assert not re.findall(r"url\((?!data:)", page)
+
+
+def test_the_png_shows_the_values_and_a_zip_is_the_same_each_time() -> None:
+    handoff = Handoff(TAKE, HEAD)
+    picture = Image.open(io.BytesIO(make_file(handoff, "png"))).convert("RGB")
+    found = {color for _, color in picture.getcolors(1 << 24) or []}
+    for role in (Role.PRIMARY, Role.PAPER, Role.NIGHT):
+        assert tuple(int(part) for part in hex_to_srgb8(TAKE.hex_of(role))) in found
+    assert make_file(handoff, "zip") == make_file(handoff, "zip")
+
+
+def test_tailwinds_own_compiler_makes_utilities_of_the_theme() -> None:
+    theme = make_file(Handoff(TAKE, HEAD), "tailwind").decode()
+    script = (
+        "import { compile } from 'tailwindcss';"
+        "const made = await compile(process.argv[1] + '\\n@tailwind utilities;');"
+        "console.log(made.build(['bg-primary', 'text-ink', 'border-line']))"
+    )
+    command = ["node", "--input-type=module", "-e", script, theme]
+    made = subprocess.run(command, cwd=ROOT / "frontend", capture_output=True, text=True, check=True).stdout
+    assert ".bg-primary" in made
+    assert "background-color: var(--color-primary)" in made
+    assert "--color-primary: #2b3a8c" in made
+    assert "prefers-color-scheme: dark" in made
+
+
+def test_contrast_and_export_agree(own: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    listed = json.loads(run(capsys, "export", str(own), "--to", "json")[1])["colors"]
+    values = {one["role"]: one["hex"] for one in listed if one.get("role") and one["scheme"] == "day"}
+    ratio = as_json(capsys, "contrast", values["ink"], values["paper"])["ratio"]
+    checked = json.loads(run(capsys, "check", str(own), "--json")[1])["pairs"]
+    assert ratio == next(p["ratio"] for p in checked if (p["text"], p["ground"]) == ("Ink", "Paper"))
