@@ -124,6 +124,24 @@ def type_of_a_proof(page: Page) -> None:
     page.get_by_role("tab", name="Type").click()
 
 
+def values_to_hand_off(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_test_id("values").wait_for()
+
+
+def files_to_hand_off(page: Page) -> None:
+    values_to_hand_off(page)
+    page.get_by_role("radio", name="Files").click()
+    page.get_by_test_id("preview").wait_for()
+
+
+def slots_to_fill(page: Page) -> None:
+    values_to_hand_off(page)
+    page.get_by_role("radio", name="Slot sheet").click()
+    page.get_by_test_id("slots").wait_for()
+
+
 VIEWS = [
     brands,
     source,
@@ -139,6 +157,9 @@ VIEWS = [
     proof,
     grounds_of_a_proof,
     type_of_a_proof,
+    values_to_hand_off,
+    files_to_hand_off,
+    slots_to_fill,
     swatch,
     keys,
     view_menu,

@@ -127,6 +127,15 @@ def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) 
         assert "falls short" in text
 
 
+def test_the_logo_stands_on_the_sheet_and_nothing_else_is_read(tmp_path: Path) -> None:
+    made = io.BytesIO()
+    Image.new("RGB", (40, 20), (200, 30, 30)).save(made, "PNG")
+    file = tmp_path / "logo.pdf"
+    file.write_bytes(pdf_sheet(TAKE, replace(HEAD, logo=made.getvalue()), None))
+    listed = subprocess.run(["pdfimages", "-list", file], capture_output=True, text=True, check=True).stdout
+    assert "40" in listed.splitlines()[2]
+
+
 def test_the_html_sheet_fetches_nothing_and_shows_names_as_text() -> None:
     swatch = replace(TAKE.swatches[0], name="<img src=x onerror=alert(1)>")
     take = replace(TAKE, swatches=(swatch, *TAKE.swatches[1:]))

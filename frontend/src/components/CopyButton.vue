@@ -3,7 +3,12 @@ import { useCopy } from '@/composables/useCopy'
 import { useNotations } from '@/composables/useNotations'
 
 /** A colour’s value: a click copies it in the notation that was chosen, the right button shows all. */
-const props = defineProps<{ value: string; what?: string }>()
+const props = defineProps<{
+  value: string
+  what?: string
+  /** What is shown, where that isn’t the value in hex. */
+  shown?: string
+}>()
 const { copyValue, isCopied } = useCopy()
 const { inChosen, show } = useNotations()
 
@@ -13,17 +18,17 @@ async function copy() {
 </script>
 
 <template>
-  <button
-    type="button"
-    class="value inline-flex items-baseline gap-1.5 border-b border-transparent text-left hover:border-ink"
-    :aria-label="`Copy ${what ? `${what}, ` : ''}${value}`"
-    title="Click to copy; right button for every notation"
-    @click.stop="copy"
-    @contextmenu.prevent.stop="show(value)"
-  >
-    <slot>{{ value }}</slot>
-    <span v-if="isCopied(value)" class="font-sans text-small text-quiet" aria-hidden="true"
-      >copied</span
+  <span class="inline-flex items-baseline gap-1.5">
+    <button
+      type="button"
+      class="value border-b border-transparent text-left hover:border-ink"
+      :aria-label="`Copy ${what ? `${what}, ` : ''}${shown ?? value}`"
+      title="Click to copy; right button for every notation"
+      @click.stop="copy"
+      @contextmenu.prevent.stop="show(value)"
     >
-  </button>
+      <slot>{{ shown ?? value }}</slot>
+    </button>
+    <span v-if="isCopied(value)" class="text-small text-quiet" aria-hidden="true">copied</span>
+  </span>
 </template>

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import atexit
 import base64
 from dataclasses import dataclass
 from functools import lru_cache
@@ -54,8 +55,11 @@ def pdf_sheet(take: Take, head: Letterhead, press: Press | None, paper: Paper = 
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
     # WeasyPrint takes half a second to import, and only this needs it.
     from weasyprint import HTML
+    from weasyprint.urls import URLFetcher
 
-    page = HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=_only_data)
+    # Nothing is fetched but what is in the page itself.
+    fetcher = URLFetcher(allowed_protocols={"data"})
+    page = HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=fetcher)
     faces, configuration = _fonts()
     made = page.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
     return bytes(made or b"")
@@ -76,13 +80,8 @@ def _fonts() -> tuple[CSS, FontConfiguration]:
     return CSS(string=style, font_config=configuration), configuration
 
 
-def _only_data(url: str, *args: Any, **kwargs: Any) -> Any:
-    """Fetch nothing but what is in the page itself."""
-    from weasyprint import default_url_fetcher
-
-    if not url.startswith("data:"):
-        raise ValueError("A sheet fetches nothing.")
-    return default_url_fetcher(url, *args, **kwargs)
+# Let go of before the interpreter is: the library's own clean-up needs it.
+atexit.register(_fonts.cache_clear)
 
 
 @lru_cache(maxsize=1)

@@ -14,6 +14,7 @@ def register(app: Flask, folder: Path) -> None:
     """Serve the front end that was built into `folder`."""
     if (folder / "assets").is_dir():
         _serve_assets(app, folder)
+    app.add_url_rule("/api/docs", "docs", lambda: _page(folder, "docs.html"))
     app.add_url_rule("/", "page", lambda: _page(folder))
     app.add_url_rule("/<path:view>", "view", lambda view: _view(folder, view))
 
@@ -43,9 +44,9 @@ def _view(folder: Path, view: str) -> Response:
     return _page(folder)
 
 
-def _page(folder: Path) -> Response:
-    if not (folder / "index.html").is_file():
+def _page(folder: Path, name: str = "index.html") -> Response:
+    if not (folder / name).is_file():
         raise NotFound("The front end is not built yet. Run: make setup")
-    page = send_from_directory(folder, "index.html")
+    page = send_from_directory(folder, name)
     page.headers["Cache-Control"] = "no-cache"
     return page

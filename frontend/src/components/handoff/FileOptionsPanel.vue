@@ -37,7 +37,7 @@ function setPrefix(event: Event) {
     <template v-if="format?.options">
       <fieldset class="mt-2">
         <legend class="text-quiet">On the file</legend>
-        <label v-for="one in PARTS" :key="one.name" class="flex items-center gap-2 py-0.5">
+        <label v-for="one in PARTS" :key="one.name" class="flex min-h-6.5 items-center gap-2">
           <input
             type="checkbox"
             class="accent-ink"

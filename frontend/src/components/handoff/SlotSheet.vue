@@ -63,7 +63,7 @@ const area = useTemplateRef<HTMLElement>('area')
 async function copySlot(row: number) {
   const slot = filled.value[row]
   if (!slot) return
-  await copyValue(slot.text)
+  await copyValue(slot.text, `slot ${row.toString()}`)
   done.value = new Set([...done.value, row])
   at.value = Math.min(filled.value.length - 1, row + 1)
 }

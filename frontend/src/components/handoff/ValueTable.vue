@@ -45,13 +45,13 @@ const printed = (hex: string) => known.value.get(hex)?.printed
   <table class="mt-3 w-full border border-ink bg-sheet" data-testid="values">
     <thead class="text-left text-small text-quiet">
       <tr>
-        <th scope="col" class="w-14"></th>
+        <td class="w-14"></td>
         <th scope="col" class="py-1 font-normal">Role</th>
         <th scope="col" class="font-normal">Value</th>
         <th scope="col" class="font-normal">
           {{ vocabulary.press ? `CMYK, ${vocabulary.press}` : 'CMYK needs a press profile' }}
         </th>
-        <th scope="col"></th>
+        <td></td>
       </tr>
     </thead>
     <tbody>
@@ -63,9 +63,11 @@ const printed = (hex: string) => known.value.get(hex)?.printed
           {{ cell.role_names || cell.name }}
         </th>
         <td>
-          <CopyButton :value="cell.hex" :what="cell.role_names || cell.name">{{
-            writtenAs(cell.hex)
-          }}</CopyButton>
+          <CopyButton
+            :value="cell.hex"
+            :what="cell.role_names || cell.name"
+            :shown="writtenAs(cell.hex)"
+          />
         </td>
         <td>
           <button

@@ -20,7 +20,7 @@ function toggle(id: string) {
     <PopoverPanel class="absolute top-full right-0 z-30 mt-px w-56 border border-ink bg-sheet p-3">
       <fieldset>
         <legend class="mb-1 text-quiet">Beside this take, two at most</legend>
-        <label v-for="one in takes" :key="one.id" class="flex items-center gap-2 py-0.5">
+        <label v-for="one in takes" :key="one.id" class="flex min-h-6.5 items-center gap-2">
           <input
             type="checkbox"
             class="accent-ink"

@@ -1,0 +1,161 @@
+"""Handoff in a real browser: values copied, files downloaded and used, slots filled, styles recoloured."""
+
+from __future__ import annotations
+
+import re
+from pathlib import Path
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import axe_findings, open_demo
+from tests.browser.test_walk import saved
+from tonada.demo.seed import demo_file
+
+
+def open_part(page: Page, part: str, take: str = "Take 1") -> None:
+    open_demo(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_role("radio", name=part).click()
+
+
+def clipboard(page: Page) -> str:
+    text: str = page.evaluate("() => navigator.clipboard.readText()")
+    return text
+
+
+def test_a_click_copies_a_value_in_the_notation_that_was_chosen(page: Page) -> None:
+    open_part(page, "Values")
+    values = page.get_by_test_id("values")
+    values.get_by_role("button", name="Copy Primary, Link, #2b3a8c").click()
+    assert clipboard(page) == "#2b3a8c"
+    page.get_by_role("button", name="Notation: #2b3a8c").click()
+    page.get_by_role("option", name="43, 58, 140").click()
+    values.get_by_role("button", name="Copy Primary, Link, 43, 58, 140").click()
+    expect(values.get_by_text("copied")).to_be_visible()
+    assert clipboard(page) == "43, 58, 140"
+    # The same from the measure, in any view; and every notation with the right button.
+    page.get_by_role("link", name="Proof").click()
+    cell = page.get_by_test_id("measure").get_by_role("button", name=re.compile("^Copy .*#b6653a"))
+    cell.click()
+    expect(page.get_by_test_id("measure").get_by_text("copied")).to_be_visible()
+    assert clipboard(page) == "182, 101, 58"
+    cell.click(button="right")
+    dialog = page.get_by_role("dialog")
+    expect(dialog).to_contain_text("oklch(")
+    expect(dialog).to_contain_text("CMYK")
+    assert axe_findings(page) == []
+    dialog.get_by_role("button", name=re.compile(r"^hsl\(")).click()
+    assert clipboard(page).startswith("hsl(")
+
+
+def test_a_stylesheet_is_previewed_named_downloaded_and_works(page: Page) -> None:
+    open_part(page, "Files")
+    preview = page.get_by_test_id("preview")
+    expect(preview).to_contain_text("--primary: #2b3a8c;")
+    page.get_by_label("Before every name").fill("op")
+    expect(preview).to_contain_text("--op-primary: #2b3a8c;")
+    page.get_by_label("Tints and shades").check()
+    expect(preview).to_contain_text("--op-primary: var(--op-night-indigo);")
+    assert axe_findings(page) == []
+    with page.expect_download() as started:
+        page.get_by_role("button", name="Download").click()
+    css = Path(started.value.path()).read_text(encoding="utf-8")
+    assert started.value.suggested_filename == "orrin-peak-observatory-take-1.css"
+    assert "version 1, http://127.0.0.1" in css
+    page.evaluate(
+        """css => { const sheet = new CSSStyleSheet(); sheet.replaceSync(css)
+             document.adoptedStyleSheets = [sheet] }""",
+        css,
+    )
+    read = "name => getComputedStyle(document.documentElement).getPropertyValue(name).trim()"
+    assert page.evaluate(read, "--op-primary") == "#2b3a8c"
+    day = page.evaluate(read, "--op-paper")
+    page.emulate_media(color_scheme="dark")
+    assert page.evaluate(read, "--op-paper") != day
+    expect(page.get_by_role("heading", name="Version 1")).to_be_visible()
+
+
+def test_the_second_time_it_says_what_changed(page: Page) -> None:
+    open_part(page, "Files")
+    with page.expect_download():
+        page.get_by_role("button", name="Download").click()
+    expect(page.get_by_role("heading", name="Version 1")).to_be_visible()
+    page.get_by_role("link", name="Harmony").click()
+    page.get_by_role("slider", name="Good", exact=True).focus()
+    for _ in range(5):
+        page.keyboard.press("ArrowDown")
+    saved(page, 2)
+    page.get_by_role("link", name="Handoff").click()
+    expect(page.get_by_role("heading", name="Not a version yet")).to_be_visible()
+    page.get_by_role("radio", name="Files").click()
+    page.get_by_role("button", name=re.compile("^PDF sheet")).click()
+    with page.expect_download() as started:
+        page.get_by_role("button", name="Download").click()
+    assert Path(started.value.path()).read_bytes().startswith(b"%PDF-")
+    page.get_by_role("radio", name="What changed").click()
+    expect(page.get_by_role("heading", name=re.compile("since version 1"))).to_be_visible()
+    expect(page.get_by_test_id("changes")).to_contain_text("is now #")
+
+
+def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
+    open_part(page, "Slot sheet")
+    page.get_by_role("region", name="Next slot").focus()
+    page.keyboard.press("c")
+    expect(page.get_by_test_id("progress")).to_have_text("1 of 5 copied")
+    assert clipboard(page) == "#f9fafd"
+    page.keyboard.press("c")
+    expect(page.get_by_role("region", name="Next slot")).to_contain_text("Slot 3 of 5")
+    assert clipboard(page) == "#e1e6f5"
+    page.get_by_role("button", name=re.compile("^Colour of Text:")).click()
+    page.get_by_role("option", name="Accent", exact=True).click()
+    expect(page.get_by_test_id("slots")).to_contain_text("Text always stands on Background there")
+    assert axe_findings(page) == []
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_test_id("slots")).not_to_contain_text("always stands")
+
+
+def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
+    open_part(page, "Slot sheet")
+    page.get_by_role("button", name="Duplicate").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Name", exact=True).fill("The board’s slides")
+    dialog.get_by_label("Name of slot 1").fill("Behind everything")
+    dialog.get_by_role("button", name="Add a slot").click()
+    assert axe_findings(page) == []
+    dialog.get_by_role("button", name="Keep").click()
+    expect(page.get_by_test_id("slots").locator("li")).to_have_count(6)
+    page.reload()
+    page.get_by_role("button", name=re.compile("^Destination:")).click()
+    page.get_by_role("option", name=re.compile("^The board’s slides")).click()
+    expect(page.get_by_test_id("slots")).to_contain_text("Behind everything")
+    page.get_by_role("button", name="Delete").click()
+    page.get_by_role("button", name="Bring it back").click()
+    page.get_by_role("button", name=re.compile("^Destination:")).click()
+    expect(page.get_by_role("option", name=re.compile("^The board’s slides"))).to_be_visible()
+
+
+def test_an_old_stylesheet_is_recoloured(page: Page) -> None:
+    open_part(page, "Recolour a stylesheet")
+    with page.expect_file_chooser() as chooser:
+        page.get_by_role("button", name="Choose a stylesheet …").click()
+    content = demo_file("old-site.css")
+    chooser.value.set_files({"name": "old-site.css", "mimeType": "text/css", "buffer": content})
+    expect(page.get_by_test_id("replaced")).to_contain_text("52 values replaced")
+    page.get_by_role("button", name="#2b3a8c becomes: Primary").click()
+    page.get_by_role("option", name="Secondary", exact=True).click()
+    expect(page.get_by_test_id("diff")).to_contain_text("+a { color: #b6653a;")
+    assert axe_findings(page) == []
+    page.get_by_role("radio", name="Custom properties").click()
+    expect(page.get_by_test_id("diff")).to_contain_text("var(--secondary)")
+    with page.expect_download() as started:
+        page.get_by_role("button", name="Save the new file").click()
+    text = Path(started.value.path()).read_text(encoding="utf-8")
+    assert text.startswith(":root {")
+    assert "/* Orrin Peak Observatory, the site of some years ago" in text
+
+
+def test_the_api_is_documented_from_its_own_document(page: Page) -> None:
+    page.goto("/api/docs")
+    expect(page.get_by_text("/api/evaluate", exact=True)).to_be_visible()
+    expect(page.get_by_text("Colours in every notation, and in print")).to_be_visible()
