@@ -104,6 +104,23 @@ def proof_by_night(page: Page) -> None:
     time.sleep(0.6)
 
 
+def handoff(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_role("radio", name="Files").click()
+    page.get_by_test_id("preview").wait_for()
+
+
+def slots(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_role("radio", name="Slot sheet").click()
+    page.get_by_role("region", name="Next slot").focus()
+    page.keyboard.press("c")
+    page.keyboard.press("c")
+    page.get_by_test_id("slots").wait_for()
+
+
 def variations(page: Page) -> None:
     harmony(page)
     for name in ("Secondary", "Accent"):
@@ -165,6 +182,8 @@ SHOTS = {
     "grid": grid,
     "proof": proof,
     "proof-night": proof_by_night,
+    "handoff": handoff,
+    "slots": slots,
     "swatch": swatch,
     "compare": compare,
     "versions": versions,

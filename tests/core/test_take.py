@@ -21,8 +21,14 @@ from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
 from tonada.core.proposal import propose_roles
 from tonada.core.recolor import change_pair_text, recolor
 from tonada.core.roles import Candidate
+from tonada.core.sheet import Options, sheet_of
 
 TYPED = Origin("typed", "typed by hand")
+
+
+def css_of(take: Take, *, title: str) -> str:
+    options = Options(night=False)
+    return write_css(sheet_of(take, options, title=title), options)
 
 
 def take_of(*values: str) -> Take:
@@ -134,7 +140,7 @@ def test_what_can_t_be_reached_says_what_can() -> None:
 def test_every_mend_makes_its_pair_pass_and_held_colors_stay() -> None:
     held = {swatch.id: swatch.hex for swatch in FAILING.swatches if swatch.held}
     mends = mends_for_pair(FAILING, "label-on-accent")
-    assert {mend.kind for mend in mends} == {"change role", "move text", "change step"}
+    assert {mend.kind for mend in mends} == {"change role", "move text", "change step", "use step"}
     for mend in mends:
         pair = next(one for one in evaluate(mend.mended).pairs if one.id == "label-on-accent")
         assert pair.passes
@@ -170,7 +176,7 @@ def test_the_stylesheet_reads_back_as_the_same_colors() -> None:
     hostile = replace(TAKE.swatches[0], name="*/ } body { color: red")
     take = replace(TAKE, swatches=(hostile, *TAKE.swatches[1:]))
     rules = [
-        r for r in tinycss2.parse_stylesheet(write_css(take, title="Peak */ x")) if r.type == "qualified-rule"
+        r for r in tinycss2.parse_stylesheet(css_of(take, title="Peak */ x")) if r.type == "qualified-rule"
     ]
     assert len(rules) == 1
     declared = tinycss2.parse_blocks_contents(rules[0].content, skip_comments=True, skip_whitespace=True)
@@ -180,6 +186,6 @@ def test_the_stylesheet_reads_back_as_the_same_colors() -> None:
 
 def test_swatches_without_a_role_get_a_property_of_their_own() -> None:
     extra = (Swatch("s90", "Paper", "#123456", False, TYPED), Swatch("s91", "—", "#654321", False, TYPED))
-    text = write_css(replace(TAKE, swatches=TAKE.swatches + extra), title="x")
+    text = css_of(replace(TAKE, swatches=TAKE.swatches + extra), title="x")
     assert "--paper-s90: #123456;" in text
     assert "--s91: #654321;" in text

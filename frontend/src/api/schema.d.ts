@@ -3349,7 +3349,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "move text" | "move ground" | "change step" | "change role";
+            kind: "move text" | "move ground" | "change step" | "change role" | "use step";
             /** Moved */
             moved: string;
             /** Text Hex */

@@ -11,6 +11,7 @@ import numpy as np
 from tonada.core.color import (
     Floats,
     Hex,
+    Srgb8,
     delta_e_ok,
     hex_to_oklch,
     hex_to_srgb8,
@@ -18,6 +19,7 @@ from tonada.core.color import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
+from tonada.core.dichromats import dichromat_oklab
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.palette import ACCENTS, SIGNALS, Role, RoleKey, Take, role_name
 from tonada.core.vision import AnySight, simulated_oklab
@@ -64,8 +66,8 @@ def confusions(take: Take, sight: AnySight, severity: float = 1.0) -> tuple[Conf
             if values[0] == values[1]:
                 continue
             colors = hexes_to_srgb8(values)
-            seen, typical = simulated_oklab(colors, sight, severity), srgb8_to_oklab(colors)
-            difference = float(delta_e_ok(seen[0], seen[1]))
+            typical = srgb8_to_oklab(colors)
+            difference = min(float(delta_e_ok(*seen)) for seen in _as_seen(colors, sight, severity))
             if difference < TOLD_APART:
                 mend = _mend(take, one, other, sight, severity) or _mend(take, other, one, sight, severity)
                 found.append(
@@ -84,6 +86,14 @@ def confusions(take: Take, sight: AnySight, severity: float = 1.0) -> tuple[Conf
     return tuple(sorted(found, key=lambda one: one.difference))
 
 
+def _as_seen(colors: Srgb8, sight: AnySight, severity: float) -> list[Floats]:
+    """Return OKLab after Machado, and at full severity after Brettel and Viénot too: the worse counts."""
+    seen = [simulated_oklab(colors, sight, severity)]
+    if severity == 1 and sight != "no colour":
+        seen.append(dichromat_oklab(colors, sight))
+    return seen
+
+
 def _mend(
     take: Take, moving: RoleKey, staying: RoleKey, sight: AnySight, severity: float
 ) -> tuple[str, Hex] | None:
@@ -96,8 +106,14 @@ def _mend(
     grid = np.linspace(0.05, 0.97, _LIGHTNESSES)
     places = np.stack([grid, np.full(len(grid), chroma), np.full(len(grid), hue)], axis=-1)
     colors = nearest_of_hue(places)
-    other: Floats = simulated_oklab(hex_to_srgb8(take.hex_of(staying)), sight, severity)
-    apart = delta_e_ok(simulated_oklab(colors, sight, severity), other) >= TOLD_APART
+    others = _as_seen(hex_to_srgb8(take.hex_of(staying)), sight, severity)
+    apart = np.all(
+        [
+            delta_e_ok(seen, other) >= TOLD_APART
+            for seen, other in zip(_as_seen(colors, sight, severity), others, strict=True)
+        ],
+        axis=0,
+    )
     if not apart.any():
         return None
     away = np.where(apart, np.abs(grid - lightness), np.inf)

@@ -17,10 +17,11 @@ from tonada.core.palette_parts import free_swatch_id
 from tonada.core.recolor import change_pair_text, recolor
 from tonada.core.requirements import requirement
 
-MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role"]
+MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role", "use step"]
 End: TypeAlias = Literal["text", "ground"]
 
 MOST_OTHER_ROLES: Final = 3
+MOST_PALETTE_STEPS: Final = 2
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +61,7 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
         *_moves(take, pair, needed, mode),
         *_other_steps(take, pair, needed),
         *_other_roles(take, pair, needed),
+        *_palette_steps(take, pair, needed),
     ]
     passing = _passing(take)
     mends = [_weighed(take, pair, one, passing) for one in found]
@@ -236,6 +238,25 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
             mended = change_pair_text(take, pair.id, one.role)
             found.append((-ratio, _Change("change role", called(take, one.role), 0.0, mended)))
     return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
+
+
+def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
+    """Return the steps of other ramps that already read here, those nearest to the text first."""
+    text, ground = take.pair_colors(pair)
+    own, _ = owner_of(take, pair.text)
+    worn = {take.hex_of(one.role) for one in take.roles}
+    owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
+    found = [
+        (_difference(value, text), f"{owner}/{row + 1}")
+        for owner in owners
+        if owner != own
+        for row, value in enumerate(take.ramp(owner).hexes)
+        if value not in worn and _ratio(value, ground) >= needed
+    ]
+    return [
+        _Change("use step", called(take, key), difference, change_pair_text(take, pair.id, key))
+        for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
+    ]
 
 
 def _ratio(one: Hex, other: Hex) -> float:

@@ -10,12 +10,14 @@ const title = computed(() => {
   return {
     'change role': `Use ${moved} for the text`,
     'change step': `Take ${moved}`,
+    'use step': `Set the text in ${moved}`,
     'move text': `Move ${moved}, the text`,
     'move ground': `Move ${moved}, the ground`,
   }[props.mend.kind]
 })
 const effect = computed(() => {
-  if (props.mend.kind === 'change role') return 'No colour changes'
+  if (props.mend.kind === 'change role' || props.mend.kind === 'use step')
+    return 'In the palette already; no colour changes'
   const others = props.mend.touches
   const used = others
     ? `used in ${others} more ${others === 1 ? 'pair' : 'pairs'}`

@@ -1,0 +1,59 @@
+"""Handoff and proof: a whole archive, the PDF, the grounds of a take, a stylesheet in new colours."""
+
+from __future__ import annotations
+
+import io
+import zipfile
+from functools import partial
+
+from weasyprint import HTML
+
+from bench.timing import Row, milliseconds, table
+from tonada.core.build import build_take
+from tonada.core.grounds import grounds_of
+from tonada.core.proposal import propose_roles
+from tonada.core.roles import Candidate
+from tonada.core.stylesheet import StyleFile, read_stylesheets
+from tonada.core.stylesheet.restyle import propose_mapping, restyle
+from tonada.demo.seed import demo_file
+from tonada.handoff.client_sheet import Letterhead
+from tonada.handoff.files import Handoff, make_file
+from tonada.handoff.press_profile import usual_press
+from tonada.web.proof_models import ProofAnswer
+
+COLORS = ("#2b3a8c", "#b6653a", "#d7b13c")
+
+
+def run() -> str:
+    """Return the table."""
+    candidates = tuple(Candidate(value, 0.5**row) for row, value in enumerate(COLORS))
+    take = build_take(candidates, propose_roles(candidates), source=None, source_name="a list")
+    handoff = Handoff(take, Letterhead("Orrin Peak", "Take 1", "version 1"), usual_press())
+    everything = make_file(handoff, "zip")
+    sheet = [StyleFile("old-site.css", demo_file("old-site.css").decode())]
+    mapping = {old: one.key for one in propose_mapping(take, sheet) for old in one.members}
+
+    def packed() -> None:
+        # The same files, only packed again: what an archive costs without making anything.
+        files = zipfile.ZipFile(io.BytesIO(everything))
+        with zipfile.ZipFile(io.BytesIO(), "w", zipfile.ZIP_DEFLATED) as archive:
+            for name in files.namelist():
+                archive.writestr(name, files.read(name))
+
+    empty = milliseconds(partial(HTML(string="<p>one line</p>").write_pdf), times=5)
+    reading = milliseconds(lambda: read_stylesheets(sheet))
+    return table(
+        "Handoff and proof",
+        [
+            Row("all files in a zip", milliseconds(partial(make_file, handoff, "zip"), times=3),
+                "packing them again", milliseconds(packed, times=3)),
+            Row("PDF sheet, 4 pages", milliseconds(partial(make_file, handoff, "pdf"), times=5),
+                "WeasyPrint, one line", empty),
+            Row("grounds, 72 figures", milliseconds(lambda: grounds_of(take), times=51),
+                "reading an old stylesheet", reading),
+            Row("the proof's whole answer", milliseconds(lambda: ProofAnswer.of(take), times=51),
+                "reading an old stylesheet", reading),
+            Row("a stylesheet in new colours", milliseconds(lambda: restyle(take, sheet, mapping)),
+                "reading it", reading),
+        ],
+    )  # fmt: skip
