@@ -10,9 +10,9 @@ from uuid import UUID, uuid4
 import psycopg
 import pytest
 
-from tonada.store import brands, sources, takes, workspaces
+from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
-from tonada.store.errors import NotFound, StaleRevision, StoreUnavailable
+from tonada.store.errors import NotFound, StaleDestination, StaleRevision, StoreUnavailable
 from tonada.store.migrate import migrate
 
 DOCUMENT = {"format": 1, "swatches": []}
@@ -228,3 +228,45 @@ def test_sources_of_the_first_slice_are_carried_over(cluster_url: str) -> None:
         source = sources.list_of_brand(connection, workspace, UUID(int=2))[0]
         assert source.extraction == {"format": "SVG", "steps": [[{"hex": "#2b3a8c"}]], "count": 1}
         assert sources.preview(connection, workspace, source.id)[0] == b"png"
+
+
+def test_a_destination_belongs_to_its_workspace_and_a_stale_change_is_refused(
+    connection: Connection, workspace: UUID
+) -> None:
+    made = destinations.create(connection, workspace, "Slides", [{"name": "Page"}])
+    stranger = workspaces.find_or_create(connection, "Strangers")
+    assert destinations.list_all(connection, stranger) == []
+    for act in (
+        lambda: destinations.remove(connection, stranger, made.id),
+        lambda: destinations.restore(connection, stranger, made.id),
+        lambda: destinations.save(connection, stranger, made.id, "Theirs", [], made_from=1),
+    ):
+        with pytest.raises(NotFound):
+            act()
+    saved = destinations.save(connection, workspace, made.id, "Slides 2", [{"name": "A"}], made_from=1)
+    with pytest.raises(StaleDestination):
+        destinations.save(connection, workspace, made.id, "Slides 3", [], made_from=1)
+    assert destinations.list_all(connection, workspace) == [saved]
+    destinations.remove(connection, workspace, made.id)
+    assert destinations.list_all(connection, workspace) == []
+    assert destinations.restore(connection, workspace, made.id) == saved
+
+
+def test_the_last_handoff_before_a_version_is_found(
+    connection: Connection, workspace: UUID, brand: UUID
+) -> None:
+    take = takes.create(connection, workspace, brand, DOCUMENT).id
+    for _ in range(4):
+        versions.cut(connection, workspace, take, note="")
+    assert handoffs.last_before(connection, workspace, take, 4) is None
+    for number, what in ((1, "CSS"), (3, "PDF"), (4, "zip")):
+        handoffs.record(connection, workspace, take, number, what)
+    last = handoffs.last_before(connection, workspace, take, 4)
+    assert last
+    assert (last.version_number, last.what) == (3, "PDF")
+    with pytest.raises(NotFound):
+        handoffs.record(connection, workspace, take, 9, "CSS")
+    stranger = workspaces.find_or_create(connection, "Strangers")
+    with pytest.raises(NotFound):
+        handoffs.record(connection, stranger, take, 1, "CSS")
+    assert handoffs.last_before(connection, stranger, take, 4) is None

@@ -234,7 +234,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
     </div>
     <InspectorPanel>
       <TabGroup
-        v-if="figures && vocabulary && page !== SCATTER"
+        v-if="!take.isEmpty && figures && vocabulary && page !== SCATTER"
         :selected-index="tab"
         @change="tab = $event"
       >

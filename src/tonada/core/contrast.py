@@ -8,7 +8,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color import SRGB8_TO_LINEAR, Floats, Hex, Srgb8, linear_to_srgb, srgb8_to_hex
+from tonada.core.color import SRGB8_TO_LINEAR, Floats, Hex, Srgb8, hex_to_srgb8, linear_to_srgb, srgb8_to_hex
 
 # WCAG 2.2's own rounded weights, not the exact sRGB row: the standard decides who passes.
 LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
@@ -99,6 +99,13 @@ def rounded_down(ratio: float, decimals: int = 2) -> str:
     """Write a ratio rounded down: 4.499 must not look like a pass."""
     scale = 10**decimals
     return f"{int(ratio * scale) / scale:.{decimals}f}"
+
+
+# The same pairs of values come again with every drag.
+@lru_cache(maxsize=16384)
+def ratio_between(one: Hex, other: Hex) -> float:
+    """Return the contrast ratio of two opaque values, exact. Source: WCAG 2.2."""
+    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
 
 
 def scale_position(luminance: Floats) -> Floats:

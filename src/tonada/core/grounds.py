@@ -12,7 +12,7 @@ from functools import lru_cache
 from typing import Final
 
 from tonada.core.color import Hex, hex_to_srgb8
-from tonada.core.contrast import Usage, contrast_ratio, relative_luminance
+from tonada.core.contrast import Usage, ratio_between, relative_luminance
 from tonada.core.errors import TakeError
 from tonada.core.palette import Pair, Role, Take, role_name
 from tonada.core.proof_parts import FIGURE_USAGES, Figure, Ground, TextSize, TextStyle
@@ -317,12 +317,6 @@ def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | No
     passing = [(ratio_between(value, over), row) for row, value in enumerate(hexes)]
     passing = [one for one in passing if one[0] >= needed]
     return min(passing)[1] if passing else None
-
-
-@lru_cache(maxsize=16384)
-def ratio_between(one: Hex, other: Hex) -> float:
-    """Return the contrast ratio of two opaque values, remembered."""
-    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
 
 
 @lru_cache(maxsize=4096)

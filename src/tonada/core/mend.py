@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
-from tonada.core.contrast import contrast_ratio
+from tonada.core.contrast import ratio_between
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
 from tonada.core.grounds import absorbed, with_worn_pairs
@@ -55,7 +55,7 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
     take, pair = _with_pair(take, pair_id)
     needed = requirement(pair.usage, take.level, pair.size, pair.weight).ratio
     text, ground = take.pair_colors(pair)
-    if _ratio(text, ground) >= needed:
+    if ratio_between(text, ground) >= needed:
         return ()
     found = [
         *_moves(take, pair, needed, mode),
@@ -115,7 +115,7 @@ def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend
         moved=change.moved,
         text_hex=text,
         ground_hex=ground,
-        ratio=_ratio(text, ground),
+        ratio=ratio_between(text, ground),
         difference=change.difference,
         touches=len(touched),
         breaks=len(passing - _passing(change.mended)),
@@ -211,7 +211,7 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         passing = [
             (_difference(value, moving), number + 1)
             for number, value in enumerate(take.ramp(owner).hexes)
-            if number + 1 != step and value != moving and _ratio(value, fixed) >= needed
+            if number + 1 != step and value != moving and ratio_between(value, fixed) >= needed
         ]
         if passing:
             difference, number = min(passing)
@@ -233,7 +233,7 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
         if value in seen:
             continue
         seen.add(value)
-        ratio = _ratio(value, ground)
+        ratio = ratio_between(value, ground)
         if ratio >= needed:
             mended = change_pair_text(take, pair.id, one.role)
             found.append((-ratio, _Change("change role", called(take, one.role), 0.0, mended)))
@@ -251,16 +251,12 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         for owner in owners
         if owner != own
         for row, value in enumerate(take.ramp(owner).hexes)
-        if value not in worn and _ratio(value, ground) >= needed
+        if value not in worn and ratio_between(value, ground) >= needed
     ]
     return [
         _Change("use step", called(take, key), difference, change_pair_text(take, pair.id, key))
         for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
     ]
-
-
-def _ratio(one: Hex, other: Hex) -> float:
-    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
 
 
 def _difference(one: Hex, other: Hex) -> float:

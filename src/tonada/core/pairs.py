@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Final, Literal
 
-from tonada.core.color import Hex, hex_to_srgb8
-from tonada.core.contrast import Usage, contrast_ratio
+from tonada.core.color import Hex
+from tonada.core.contrast import Usage, ratio_between
 from tonada.core.palette import Pair, Role
 
 # Text, ground, usage, sample. A label is whichever of Paper and Ink reads better, a headline the
@@ -59,4 +59,4 @@ def _worn(text: str, ground: Role, hex_of: Mapping[str, Hex]) -> Role:
 
 
 def _ratio(hex_of: Mapping[str, Hex], text: Role, ground: Role) -> float:
-    return float(contrast_ratio(hex_to_srgb8(hex_of[text]), hex_to_srgb8(hex_of[ground])))
+    return ratio_between(hex_of[text], hex_of[ground])

@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color import Hex, hex_to_srgb8
-from tonada.core.contrast import contrast_ratio, rounded_down
+from tonada.core.color import Hex
+from tonada.core.contrast import ratio_between, rounded_down
 from tonada.core.errors import TakeError
 from tonada.core.grounds import called
 from tonada.core.palette import Role, Take
@@ -207,4 +207,4 @@ def _is_there(take: Take, key: str) -> bool:
 
 
 def _ratio(take: Take, one: str, other: str) -> float:
-    return float(contrast_ratio(hex_to_srgb8(take.color_of(one)), hex_to_srgb8(take.color_of(other))))
+    return ratio_between(take.color_of(one), take.color_of(other))

@@ -9,8 +9,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.color import Hex, hex_to_srgb8
-from tonada.core.contrast import Usage, contrast_ratio
+from tonada.core.contrast import Usage, ratio_between
 from tonada.core.palette import Pair, Role, RoleKey, Take
 
 STATE_IDS: Final = "state-"
@@ -69,8 +68,4 @@ def _moved(take: Take, role: RoleKey, steps: int) -> str:
 def _label_on(take: Take, face: str) -> RoleKey:
     labels = [role for role in (Role.PAPER, Role.INK) if take.has_role(role)]
     value = take.color_of(face)
-    return max(labels, key=lambda role: _ratio(take.hex_of(role), value), default=Role.PAPER)
-
-
-def _ratio(one: Hex, other: Hex) -> float:
-    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
+    return max(labels, key=lambda role: ratio_between(take.hex_of(role), value), default=Role.PAPER)

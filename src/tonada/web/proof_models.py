@@ -5,8 +5,8 @@ from __future__ import annotations
 from pydantic import ConfigDict
 
 from tonada.core import limits
-from tonada.core.contrast import Usage
-from tonada.core.grounds import WornGround, called, grounds_of, needed_for, ratio_between
+from tonada.core.contrast import Usage, ratio_between
+from tonada.core.grounds import WornGround, called, grounds_of, needed_for
 from tonada.core.palette import Take
 from tonada.core.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.proof_pages import PAGES, section_grounds

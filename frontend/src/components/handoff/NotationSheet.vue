@@ -17,7 +17,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
 </script>
 
 <template>
-  <SheetDialog v-model="isShown" :title="`${open ?? ''} in every notation`">
+  <SheetDialog v-model="isShown" :title="`${open ?? ''} in every notation`" wide>
     <div class="keeps-color mt-2 h-10 border border-ink" :style="{ backgroundColor: open }"></div>
     <ul v-if="value" class="rule-list mt-2">
       <li v-for="one in value.written" :key="one.notation" class="flex items-center gap-2 py-1">
@@ -36,7 +36,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
           :aria-pressed="chosen === one.notation"
           @click="chosen = one.notation"
         >
-          {{ chosen === one.notation ? 'copied by a click' : 'copy this one' }}
+          {{ chosen === one.notation ? 'copied by a click' : 'copy this by a click' }}
         </button>
       </li>
       <li v-if="value.printed" class="flex items-center gap-2 py-1">
