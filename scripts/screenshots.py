@@ -29,13 +29,6 @@ def source(page: Page) -> None:
     page.get_by_test_id("roles-made").wait_for()
 
 
-def empty(page: Page) -> None:
-    page.goto("/")
-    page.get_by_label("Name of the new brand").fill("A new brand")
-    page.get_by_role("button", name="New brand").click()
-    page.get_by_text("Start with the logo").wait_for()
-
-
 def photograph(page: Page) -> None:
     source(page)
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()
@@ -188,7 +181,6 @@ SHOTS = {
     "compare": compare,
     "versions": versions,
     "variations": variations,
-    "source-empty": empty,
     "pairs-dark": dark,
 }
 

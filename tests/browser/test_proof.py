@@ -173,6 +173,16 @@ def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> N
     expect(grounds.get_by_role("button", name=re.compile("^Secondary"))).to_have_count(0)
 
 
+def test_a_click_beside_the_parts_opens_the_ground_of_the_section(page: Page) -> None:
+    frame = open_proof(page)
+    frame.locator("[data-section=opening]").click(position={"x": 4, "y": 4})
+    grounds = page.get_by_role("region", name="Grounds", exact=True)
+    expect(grounds.get_by_role("button", name=re.compile("^Primary"), expanded=True)).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Ground of Opening:")).click()
+    page.get_by_role("option", name="Accent", exact=True).click()
+    expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "accent")
+
+
 def test_size_decides_what_is_needed(page: Page) -> None:
     open_proof(page)
     page.get_by_role("tab", name="Type").click()

@@ -16,7 +16,8 @@ from PIL import Image
 from tests.cli.test_cli import as_json, run
 from tests.core.test_assign import TAKE
 from tonada.core.color import hex_to_srgb8
-from tonada.core.errors import InputError
+from tonada.core.errors import ImageError, InputError
+from tonada.core.extract import extract_colors
 from tonada.core.palette import Role
 from tonada.document.own_file import read_own, write_own
 from tonada.handoff.client_sheet import Letterhead, html_sheet, pdf_sheet
@@ -134,6 +135,14 @@ def test_the_logo_stands_on_the_sheet_and_nothing_else_is_read(tmp_path: Path) -
     file.write_bytes(pdf_sheet(TAKE, replace(HEAD, logo=made.getvalue()), None))
     listed = subprocess.run(["pdfimages", "-list", file], capture_output=True, text=True, check=True).stdout
     assert "40" in listed.splitlines()[2]
+
+
+def test_a_sheet_leaves_the_reading_of_uploads_as_strict_as_it_was() -> None:
+    pdf_sheet(TAKE, HEAD, None)
+    made = io.BytesIO()
+    Image.effect_noise((64, 64), 90).save(made, "PNG")
+    with pytest.raises(ImageError):
+        extract_colors(made.getvalue()[:-200])
 
 
 def test_the_html_sheet_fetches_nothing_and_shows_names_as_text() -> None:

@@ -101,9 +101,14 @@ const chosen = computed(() => others.value.filter((one) => beside.value.includes
 
 const tab = ref(0)
 const GROUNDS_TAB = 1
+/** The ground of the section that was clicked beside its parts. */
+const clicked = ref<string>()
 function pick(name: string, section: string | undefined) {
   select(name || undefined)
   tab.value = name ? 0 : section ? GROUNDS_TAB : tab.value
+  clicked.value = figures.value?.sections.find(
+    (one) => one.page === page.value && one.section === section,
+  )?.ground
 }
 function choose(name: string) {
   select(name)
@@ -278,7 +283,12 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
             </template>
           </TabPanel>
           <TabPanel>
-            <GroundPanel :proof="figures" :counts="counts" :most="vocabulary.most_grounds" />
+            <GroundPanel
+              :proof="figures"
+              :counts="counts"
+              :most="vocabulary.most_grounds"
+              :chosen="clicked"
+            />
             <SectionPanel
               v-for="one in pages.filter((each) => each.id === page)"
               :key="one.id"

@@ -10,6 +10,7 @@ from importlib.resources import files
 from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
 from jinja2 import Environment, PackageLoader, select_autoescape
+from PIL import ImageFile
 
 from tonada.core.contrast import rounded_down
 from tonada.core.evaluation import Evaluation, evaluate
@@ -53,31 +54,41 @@ def html_sheet(take: Take, head: Letterhead, press: Press | None) -> str:
 
 def pdf_sheet(take: Take, head: Letterhead, press: Press | None, paper: Paper = "A4") -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
-    # WeasyPrint takes half a second to import, and only this needs it.
-    from weasyprint import HTML
-    from weasyprint.urls import URLFetcher
-
+    weasyprint = _weasyprint()
     # Nothing is fetched but what is in the page itself.
-    fetcher = URLFetcher(allowed_protocols={"data"})
-    page = HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=fetcher)
+    fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
+    page = weasyprint.HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=fetcher)
     faces, configuration = _fonts()
     made = page.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
     return bytes(made or b"")
 
 
 @lru_cache(maxsize=1)
+def _weasyprint() -> Any:
+    """Import WeasyPrint when it is first needed: it takes half a second, and only the PDF needs it.
+
+    It lets Pillow take images that are cut off, for the whole process; uploads must not profit from it.
+    """
+    before = ImageFile.LOAD_TRUNCATED_IMAGES
+    import weasyprint
+    import weasyprint.text.fonts
+    import weasyprint.urls
+
+    ImageFile.LOAD_TRUNCATED_IMAGES = before
+    return weasyprint
+
+
+@lru_cache(maxsize=1)
 def _fonts() -> tuple[CSS, FontConfiguration]:
     """Return the faces, read once: in every page anew they would take a quarter of the time."""
-    from weasyprint import CSS
-    from weasyprint.text.fonts import FontConfiguration
-
-    configuration = FontConfiguration()
+    weasyprint = _weasyprint()
+    configuration = weasyprint.text.fonts.FontConfiguration()
     style = "".join(
         f'@font-face {{ font-family: "{family}"; font-weight: {weight}; '
         f"src: url(data:font/ttf;base64,{data}); }}"
         for family, weight, data in _font_faces()
     )
-    return CSS(string=style, font_config=configuration), configuration
+    return weasyprint.CSS(string=style, font_config=configuration), configuration
 
 
 # Let go of before the interpreter is: the library's own clean-up needs it.

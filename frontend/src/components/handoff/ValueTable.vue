@@ -74,7 +74,7 @@ const printed = (hex: string) => known.value.get(hex)?.printed
             v-if="printed(cell.hex)"
             type="button"
             class="value hover:underline"
-            :aria-label="`Copy CMYK of ${cell.role_names || cell.name}`"
+            :aria-label="`Copy CMYK of ${cell.role_names || cell.name}, ${printed(cell.hex)?.text ?? ''}`"
             @click="copyValue(printed(cell.hex)?.text ?? '')"
           >
             {{ printed(cell.hex)?.text }}

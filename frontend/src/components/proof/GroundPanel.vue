@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Figure, GroundFigures, ProofFigures } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import { addGround, forgetGround, removeGround, wear } from '@/document/proof'
@@ -12,9 +12,16 @@ const props = defineProps<{
   /** How many parts of the page stand on each ground, and how many of them fall short. */
   counts: ReadonlyMap<string, { parts: number; short: number }>
   most: number
+  /** The ground of the section that was clicked; it opens. */
+  chosen?: string | undefined
 }>()
 const take = useTakeStore()
 const open = ref<string>()
+watch(
+  () => props.chosen,
+  (ground) => (open.value = ground),
+  { immediate: true },
+)
 
 const BY_RULE = ''
 const choices = computed(() => {
