@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from functools import lru_cache
+from functools import lru_cache, partial
 from typing import Final
 
 from tonada.core.color import Hex, hex_to_srgb8
@@ -88,17 +88,18 @@ class WornGround:
 def grounds_of(take: Take) -> tuple[WornGround, ...]:
     """Return the grounds of a take: those of the rule that its roles allow, then the designer's own."""
     changed = {one.id: one for one in take.grounds}
+    known = _Known(take)
     grounds = []
     for standard in STANDARD_GROUNDS:
         given = changed.get(standard, Ground(standard))
         key = _key_there(take, given.ground) or _standard_key(take, standard)
         if key is not None:
             name = given.name or (TINT_NAME if standard == TINT else role_name(standard))
-            grounds.append(_Dresser(take, given, key).dress(name, is_own=False))
+            grounds.append(_Dresser(known, given, key).dress(name, is_own=False))
     for one in take.grounds:
         key = _key_there(take, one.ground)
         if one.id not in STANDARD_GROUNDS and key is not None:
-            grounds.append(_Dresser(take, one, key).dress(one.name or called(take, key), is_own=True))
+            grounds.append(_Dresser(known, one, key).dress(one.name or called(take, key), is_own=True))
     return tuple(grounds)
 
 
@@ -228,18 +229,38 @@ def _key_there(take: Take, key: str | None) -> str | None:
     return key
 
 
+class _Known:
+    """A take with what was asked of it before: the same colours come up on every ground."""
+
+    def __init__(self, take: Take) -> None:
+        self.take = take
+        self.color = lru_cache(maxsize=None)(take.color_of)
+        self.name = lru_cache(maxsize=None)(partial(called, take))
+        self.ramp = lru_cache(maxsize=None)(lambda owner: take.ramp(owner).hexes)
+        self.needs = {figure: _needed(take, figure) for figure in Figure}
+
+
+def _needed(take: Take, figure: Figure) -> float:
+    if figure is Figure.HEADING:
+        size = _smallest_heading(take)
+        return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight).ratio
+    if figure in _STYLES:
+        return needed_for(take, _STYLES[figure], FIGURE_USAGES[figure]).ratio
+    return requirement(FIGURE_USAGES[figure], take.level).ratio
+
+
 class _Dresser:
     """Goes through the figures of one ground; later ones may depend on earlier ones."""
 
-    def __init__(self, take: Take, given: Ground, key: str) -> None:
-        self.take, self.given, self.key = take, given, key
-        self.hex = take.color_of(key)
+    def __init__(self, known: _Known, given: Ground, key: str) -> None:
+        self.known, self.take, self.given, self.key = known, known.take, given, key
+        self.hex = known.color(key)
         self.by_hand = dict(given.wears)
         self.worn: dict[Figure, Worn] = {}
 
     def dress(self, name: str, *, is_own: bool) -> WornGround:
         for figure, choose in _RULES.items():
-            needed = self._needed(figure)
+            needed = self.known.needs[figure]
             face = self.worn.get(Figure.BUTTON)
             if figure is Figure.LABEL and face is None:
                 continue
@@ -249,26 +270,18 @@ class _Dresser:
                 self.worn[figure] = self._worn(figure, by_rule, over, needed)
         return WornGround(self.given.id, name, self.key, self.hex, is_own, tuple(self.worn.values()))
 
-    def _needed(self, figure: Figure) -> float:
-        if figure is Figure.HEADING:
-            size = _smallest_heading(self.take)
-            return requirement(Usage.BODY_TEXT, self.take.level, size.size, size.weight).ratio
-        if figure in _STYLES:
-            return needed_for(self.take, _STYLES[figure], FIGURE_USAGES[figure]).ratio
-        return requirement(FIGURE_USAGES[figure], self.take.level).ratio
-
     def _worn(self, figure: Figure, by_rule: str, over: Hex, needed: float) -> Worn:
         hand = _key_there(self.take, self.by_hand.get(figure))
         key = hand or by_rule
-        value = self.take.color_of(key)
+        value = self.known.color(key)
         ratio = ratio_between(value, over)
         return Worn(
             figure=figure,
             key=key,
-            name=called(self.take, key),
+            name=self.known.name(key),
             hex=value,
             by_rule=by_rule,
-            by_rule_name=called(self.take, by_rule),
+            by_rule_name=self.known.name(by_rule),
             changed=key != by_rule,
             over=over,
             usage=FIGURE_USAGES[figure],
@@ -289,13 +302,13 @@ class _Dresser:
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
         """Return the first that reaches what is needed; else the quietest step that does; else the best."""
         for key in keys:
-            if ratio_between(self.take.color_of(key), over) >= needed:
+            if ratio_between(self.known.color(key), over) >= needed:
                 return key
         step = self.quietest(over, needed)
         return step or self.best(keys, over)
 
     def best(self, keys: list[str], over: Hex) -> str | None:
-        return max(keys, key=lambda key: ratio_between(self.take.color_of(key), over), default=None)
+        return max(keys, key=lambda key: ratio_between(self.known.color(key), over), default=None)
 
     def quietest(self, over: Hex, needed: float) -> str | None:
         """Return the step of the neutrals that just reaches the ratio, or None."""
@@ -303,7 +316,7 @@ class _Dresser:
 
     def step_of(self, owners: list[str], over: Hex, needed: float) -> str | None:
         for owner in owners:
-            step = _quietest_step(self.take.ramp(owner).hexes, over, needed)
+            step = _quietest_step(self.known.ramp(owner), over, needed)
             if step is not None:
                 return f"{owner}/{step + 1}"
         return None
@@ -332,22 +345,22 @@ def _heading(dresser: _Dresser, over: Hex, needed: float) -> str | None:
 def _text(dresser: _Dresser, over: Hex, needed: float) -> str | None:
     pair = dresser.roles((Role.INK, Role.PAPER))
     best = dresser.best(pair, over)
-    if best is not None and ratio_between(dresser.take.color_of(best), over) >= needed:
+    if best is not None and ratio_between(dresser.known.color(best), over) >= needed:
         return best
     return dresser.first(dresser.texts(), over, needed)
 
 
 def _quiet(dresser: _Dresser, over: Hex, needed: float) -> str | None:
     muted = dresser.roles((Role.MUTED,))
-    if muted and ratio_between(dresser.take.color_of(muted[0]), over) >= needed:
+    if muted and ratio_between(dresser.known.color(muted[0]), over) >= needed:
         return muted[0]
     return dresser.quietest(over, needed) or dresser.text
 
 
 def _link(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    text = dresser.take.color_of(dresser.text) if dresser.text else None
+    text = dresser.known.color(dresser.text) if dresser.text else None
     for key in dresser.roles(_LINK_WEARERS):
-        value = dresser.take.color_of(key)
+        value = dresser.known.color(key)
         if value != text and ratio_between(value, over) >= needed:
             return key
     owners = [dresser.take.assignment(role).swatch for role in dresser.roles(_LINK_WEARERS)]
@@ -371,7 +384,7 @@ def _signal(figure: Figure) -> Callable[[_Dresser, Hex, float], str | None]:
         role = _SIGNALS[figure]
         if not dresser.take.has_role(role):
             return None
-        if ratio_between(dresser.take.hex_of(role), over) >= needed:
+        if ratio_between(dresser.known.color(role), over) >= needed:
             return role
         return dresser.step_of([dresser.take.assignment(role).swatch], over, needed) or role
 
