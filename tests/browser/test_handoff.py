@@ -98,6 +98,21 @@ def test_the_second_time_it_says_what_changed(page: Page) -> None:
     expect(page.get_by_test_id("changes")).to_contain_text("is now #")
 
 
+def test_the_same_state_is_handed_off_as_the_same_version(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Roles").click()
+    page.get_by_role("button", name="Add a role").click()
+    page.get_by_role("menuitem", name="Accent 2").click()
+    saved(page, 2)
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_role("radio", name="Files").click()
+    for _ in range(2):
+        with page.expect_download() as started:
+            page.get_by_role("button", name="Download").click()
+        assert "version 1, http" in Path(started.value.path()).read_text(encoding="utf-8")
+    expect(page.get_by_role("heading", name="Version 1")).to_be_visible()
+
+
 def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
     open_part(page, "Slot sheet")
     page.get_by_role("region", name="Next slot").focus()

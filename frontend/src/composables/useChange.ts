@@ -1,6 +1,7 @@
 import { onScopeDispose, ref } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { Evaluation, TakeChange, TakeDocument } from '@/api/types'
+import { isSameDocument } from '@/document/same'
 import { useTakeStore } from '@/stores/take'
 
 interface Shown {
@@ -70,7 +71,7 @@ export function useChange() {
     const result = last?.document
     from = last = undefined
     take.preview = undefined
-    if (result && JSON.stringify(result) !== JSON.stringify(take.document)) take.change(result)
+    if (result && !isSameDocument(result, take.document)) take.change(result)
   }
 
   /** The gesture is given up: everything is as it was. */

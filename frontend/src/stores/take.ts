@@ -4,6 +4,7 @@ import { api, given, ProblemError } from '@/api/client'
 import type { Evaluation, Take, TakeDocument } from '@/api/types'
 import { useEvaluation } from '@/composables/useEvaluation'
 import { useHistory } from '@/composables/useHistory'
+import { isSameDocument } from '@/document/same'
 import { asKept, inScheme } from '@/document/scheme'
 import type { Scheme } from '@/document/scheme'
 import { unsent } from '@/document/unsent'
@@ -83,7 +84,7 @@ export const useTakeStore = defineStore('take', () => {
   function sendUnsent(takeId: string) {
     const left = unsent.read(takeId)
     if (!left || !take.value || !kept.value) return
-    if (JSON.stringify(left.document) === JSON.stringify(kept.value)) {
+    if (isSameDocument(left.document, kept.value)) {
       unsent.forget(takeId)
       return
     }

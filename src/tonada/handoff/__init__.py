@@ -1,6 +1,6 @@
 """What a version is handed off as: files, sheets for the client, an archive with everything.
 
-files     every format by name          client_sheet   HTML, and PDF from the same page
-picture   PNG of the swatches           archive        a zip with all of them
-press     the press profile of the machine
+files           every file by name, pictures and the archive among them
+client_sheet    HTML, and PDF from the same page
+press_profile   the press profile of the machine
 """

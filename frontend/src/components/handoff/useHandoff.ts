@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { FileKind, FileOptions, Version } from '@/api/types'
+import { isSameDocument } from '@/document/same'
 import { asKept } from '@/document/scheme'
 import { useTakeStore } from '@/stores/take'
 
@@ -30,7 +31,7 @@ export function useHandoff() {
     () =>
       newest.value !== undefined &&
       take.document !== undefined &&
-      JSON.stringify(newest.value.document) === JSON.stringify(asKept(take.document)),
+      isSameDocument(newest.value.document, asKept(take.document)),
   )
 
   /** Return the number of the version that is handed off. */
