@@ -8,6 +8,7 @@ import type { PairFigures } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
 import { useMends } from '@/composables/useMends'
 import { formatNeeded, formatRatio, verdictText } from '@/format'
+import { isOfGround } from '@/document/pairs'
 import { targetFrom, targetOf } from '@/document/roles'
 import { useTakeStore } from '@/stores/take'
 
@@ -89,7 +90,13 @@ function apply() {
         </dd>
       </div>
     </dl>
-    <PairSettings :pair="pair" />
+    <p v-if="isOfGround(pair.id)" class="mt-2">
+      What a section of the site wears on its ground.
+      <RouterLink :to="{ name: 'proof' }" class="underline underline-offset-2"
+        >Change it in Proof</RouterLink
+      >
+    </p>
+    <PairSettings v-else :pair="pair" />
     <template v-if="!isFine">
       <p v-if="unreachable" class="mt-2 font-semibold">{{ unreachable }}</p>
       <p v-if="held.length" class="mt-2 text-small text-quiet">
