@@ -39,6 +39,16 @@ def test_every_notation_reads_back_as_the_same_colour(value: str) -> None:
         assert read_color(text).hex == value, (notation, text)
 
 
+def test_the_darkest_and_the_palest_colours_read_back_too() -> None:
+    """Where one step of a channel is the least of the notation's digits."""
+    for base in (0, 252):
+        for one in range(64):
+            channels = (base + one // 16, base + one // 4 % 4, base + one % 4)
+            value = "#{:02x}{:02x}{:02x}".format(*channels)
+            for notation, text in all_notations(value).items():
+                assert read_color(text).hex == value, (notation, text)
+
+
 @given(hexes)
 @settings(max_examples=40)
 def test_functions_agree_with_another_library(value: str) -> None:

@@ -80,7 +80,7 @@ def _oklch(value: Hex) -> str:
 
 def _lab(value: Hex) -> str:
     lightness, a, b = Color(value).convert("lab").coords(nans=False)
-    return f"lab({_number(lightness, 3)} {_number(a, 3)} {_number(b, 3)})"
+    return f"lab({_number(lightness, 4)} {_number(a, 4)} {_number(b, 4)})"
 
 
 def _number(value: float, decimals: int) -> str:

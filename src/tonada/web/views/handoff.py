@@ -28,7 +28,7 @@ from tonada.web.handoff_models import (
     ValuesAnswer,
     ValuesBody,
 )
-from tonada.web.security import csrf
+from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
 from tonada.web.views.answers import answer, blueprint
 from tonada.web.views.takes import VersionPath
 
@@ -70,6 +70,7 @@ def preview(body: PreviewBody) -> Response:
     "/takes/<uuid:take_id>/versions/<int:number>/files/<string:kind>",
     summary="A file of a version, to be downloaded",
 )
+@limiter.limit(UPLOADS_PER_MINUTE)
 def download(path: FilePath, query: OptionsModel) -> Response:
     with workspace_connection() as (connection, workspace):
         version = versions.find(connection, workspace, path.take_id, path.number)
