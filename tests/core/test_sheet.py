@@ -27,8 +27,10 @@ from tonada.core.notation import read_color
 from tonada.core.palette import Assignment, Role
 from tonada.core.press import Press
 from tonada.core.sheet import Options, joined, sheet_of, words_of
-from tonada.core.written import NOTATIONS, all_notations, written
+from tonada.core.written import NOTATIONS, WrittenAs, all_notations, written
 
+# On the edge of sRGB, where a rounded value lies outside: one channel alone, and two alike.
+EDGES = [(0, 0, level) for level in range(0, 256, 5)] + [(level, level, 0) for level in range(0, 256, 5)]
 ALL = Options(steps=True, grounds=True)
 names = st.lists(st.sampled_from(["dusk", "reed", "tide", "loam", "ash", "fern"]), min_size=1, max_size=3)
 
@@ -41,6 +43,9 @@ def test_every_notation_reads_back_as_the_same_colour(value: str) -> None:
 
 def test_the_darkest_and_the_palest_colours_read_back_too() -> None:
     """Where one step of a channel is the least of the notation's digits."""
+    for value in (f"#{row << 16 | column << 8 | blue:06x}" for row, column, blue in EDGES):
+        for notation, text in all_notations(value).items():
+            assert read_color(text).hex == value, (notation, text)
     for base in (0, 252):
         for one in range(64):
             channels = (base + one // 16, base + one // 4 % 4, base + one % 4)
@@ -82,8 +87,8 @@ def test_a_list_comes_back_the_same_and_is_written_the_same(
 
 @pytest.mark.parametrize("kind", list(TEXT_FORMATS))
 @pytest.mark.parametrize("notation", ["hex", "oklch", "hsl"])
-def test_a_takes_values_are_all_there_after_reading(kind: str, notation: str) -> None:
-    options = Options(steps=True, notation=notation)  # type: ignore[arg-type]  # one of the three
+def test_a_takes_values_are_all_there_after_reading(kind: str, notation: WrittenAs) -> None:
+    options = Options(steps=True, notation=notation)
     sheet = sheet_of(TAKE, options, title="Orrin Peak, Take 1")
     text = TEXT_FORMATS[kind].write(sheet, options)
     found = {one.hex for one in read_list(text.encode(), f"a{TEXT_FORMATS[kind].ending}").colors}
@@ -165,7 +170,7 @@ def test_the_svg_is_a_sheet_of_named_rectangles_with_text() -> None:
     text = TEXT_FORMATS["svg"].write(sheet_of(TAKE, Options(), title="Orrin Peak"), Options())
     root = ElementTree.fromstring(text)
     space = "{http://www.w3.org/2000/svg}"
-    assert root.find(f"{space}title").text == "Orrin Peak"  # type: ignore[union-attr]  # it is there
+    assert root.findtext(f"{space}title") == "Orrin Peak"
     assert len(root.findall(f"{space}g")) == len(root.findall(f".//{space}rect"))
     assert root.findall(f".//{space}text")
 

@@ -13,10 +13,13 @@ from coloraide import Color
 
 from tonada.core.color import Hex, hex_to_srgb8
 from tonada.core.errors import InputError
+from tonada.core.notation import read_color
 
 WrittenAs: TypeAlias = Literal[
     "hex", "hex upper", "digits", "digits upper", "rgb", "decimals", "per cent", "hsl", "hwb", "oklch", "lab"
 ]
+LEAST_DIGITS: Final = 5
+MOST_DIGITS: Final = 12
 # Those that a stylesheet takes as they are.
 CSS_NOTATIONS: Final[tuple[WrittenAs, ...]] = (
     "hex",
@@ -75,12 +78,31 @@ def _hwb(value: Hex) -> str:
 
 def _oklch(value: Hex) -> str:
     lightness, chroma, hue = Color(value).convert("oklch").coords(nans=False)
-    return f"oklch({_number(lightness, 5)} {_number(chroma, 5)} {_number(hue if chroma > 1e-5 else 0, 3)})"
+    hue = hue if chroma > 1e-5 else 0.0
+    return _reading_back(
+        value,
+        lambda more: f"oklch({_number(lightness, more)} {_number(chroma, more)} {_number(hue, more - 2)})",
+    )
 
 
 def _lab(value: Hex) -> str:
     lightness, a, b = Color(value).convert("lab").coords(nans=False)
-    return f"lab({_number(lightness, 4)} {_number(a, 4)} {_number(b, 4)})"
+    return _reading_back(
+        value,
+        lambda more: f"lab({_number(lightness, more - 1)} {_number(a, more - 1)} {_number(b, more - 1)})",
+    )
+
+
+def _reading_back(value: Hex, write: Callable[[int], str]) -> str:
+    """Return the first of ever more digits that reads back as the value.
+
+    At the edge of the gamut a rounded colour may lie outside, and would lose chroma when it is read.
+    """
+    for digits in range(LEAST_DIGITS, MOST_DIGITS):
+        text = write(digits)
+        if read_color(text).hex == value:
+            return text
+    return write(MOST_DIGITS)
 
 
 def _number(value: float, decimals: int) -> str:
