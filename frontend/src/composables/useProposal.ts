@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
@@ -19,9 +19,12 @@ const WHOLE = { image: 'artwork', stylesheet: 'stylesheet', list: 'list', mood: 
 export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
   const leaveOutGround = ref(true)
   const wishes = ref<Record<string, Choice>>({})
-  const proposal = shallowRef<Proposal>()
+  /** What was proposed, and to which state of the take: the two are only compared as they were together. */
+  const answered = shallowRef<{ proposal: Proposal; take: TakeDocument | undefined }>()
+  const proposal = computed(() => answered.value?.proposal)
   const error = ref('')
   let asked = 0
+  let newest = Promise.resolve()
 
   const shown = computed(() => {
     const colors = source.value?.colors ?? []
@@ -36,6 +39,11 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
   })
   const asking = computed(() => shown.value.slice(0, MOST))
   const isBuilt = computed(() => (take.value?.swatches.length ?? 0) > 0)
+  const isAsProposed = computed(
+    () =>
+      isBuilt.value &&
+      rolesWithColors(proposal.value?.document) === rolesWithColors(answered.value?.take),
+  )
   /** Whether the take came from this source; then what it says of a colour is what is wished for. */
   const isOwn = computed(
     () => take.value?.swatches.some((one) => one.origin.source === source.value?.id) ?? false,
@@ -63,13 +71,21 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       wishes.value = {}
     },
   )
-  watch([asking, wishes, take], ask, { immediate: true, deep: true })
+  watch([asking, wishes, take], () => (newest = ask()), { immediate: true, deep: true })
+
+  /** What is proposed for the take as it is now, once the answer to the last change is there. */
+  async function current(): Promise<TakeDocument | undefined> {
+    await nextTick()
+    for (let waited; waited !== newest;) await (waited = newest)
+    return proposal.value?.document
+  }
 
   async function ask() {
     const { value: from } = source
     const number = ++asked
+    const { value: of } = take
     if (!from || !asking.value.length) {
-      proposal.value = undefined
+      answered.value = undefined
       return
     }
     const colors = asking.value.map(({ color, share }) => ({
@@ -82,11 +98,11 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       source: from.id,
       source_name: from.name,
       whole: WHOLE[from.kind],
-      level: take.value?.level ?? 'AA',
+      level: of?.level ?? 'AA',
     } as const
     try {
       const answer = await given(api.POST('/api/proposals', { body }))
-      if (number === asked) proposal.value = answer
+      if (number === asked) answered.value = { proposal: answer, take: of }
       error.value = ''
     } catch (reason) {
       if (number === asked) error.value = explain(reason)
@@ -103,7 +119,12 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     wishes.value = { ...settled, [hex]: choice }
   }
 
-  return { offers, proposal, error, leaveOutGround, isBuilt, choose }
+  return { offers, proposal, current, error, leaveOutGround, isBuilt, isAsProposed, choose }
+}
+
+function rolesWithColors(document: TakeDocument | undefined): string {
+  const hexes = new Map(document?.swatches.map((one) => [one.id, one.hex]))
+  return JSON.stringify(document?.roles.map(({ role, swatch }) => [role, hexes.get(swatch)]))
 }
 
 function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {

@@ -52,8 +52,8 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
       class="stroke-ink"
     />
     <line
-      v-for="{ flag, x } in flags"
-      :key="flag.angle"
+      v-for="({ x }, row) in flags"
+      :key="row"
       :x1="x"
       :x2="x"
       y1="22"
@@ -90,7 +90,8 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
   >
     anchor
   </div>
-  <template v-for="{ flag, x, label } in flags" :key="flag.angle">
+  <!-- A flag stays itself while its angle changes, so that it keeps the focus and the pointer. -->
+  <template v-for="({ flag, x, label }, row) in flags" :key="row">
     <div
       role="slider"
       tabindex="0"

@@ -35,25 +35,14 @@ const sources = computed(() => brand.detail?.sources ?? [])
 const source = computed(
   () => sources.value.find((one) => one.id === selected.value) ?? sources.value[0],
 )
-const { offers, proposal, error, leaveOutGround, isBuilt, choose } = useProposal(
-  source,
-  toRef(() => take.document),
-)
+const { offers, proposal, current, error, leaveOutGround, isBuilt, isAsProposed, choose } =
+  useProposal(
+    source,
+    toRef(() => take.document),
+  )
 const adoption = useAdoption(source)
 const roles = computed(() => proposal.value?.roles.map((one) => one.role) ?? [])
 const details = computed(() => stylesheetDetails(source.value?.stylesheet))
-
-const isAsProposed = computed(() => {
-  const signature = (document: typeof take.document) =>
-    document?.roles.map(({ role, swatch }) => [
-      role,
-      document.swatches.find((one) => one.id === swatch)?.hex,
-    ])
-  return (
-    isBuilt.value &&
-    JSON.stringify(signature(proposal.value?.document)) === JSON.stringify(signature(take.document))
-  )
-})
 
 function become(offer: Offer, choice: Choice) {
   if (isBuilt.value) adoption.become(offer, choice)
@@ -62,8 +51,8 @@ function become(offer: Offer, choice: Choice) {
 
 /** Building anew replaces everything, so that what was there is kept as a version first. */
 async function build() {
-  const built = proposal.value?.document
-  if (!built) return
+  const built = await current()
+  if (!built || isAsProposed.value) return
   if (isBuilt.value)
     await take.cutVersion(
       `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
