@@ -8,7 +8,7 @@ from dataclasses import replace
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
-from tonada.core import color, evaluation
+from tonada.core import color, contrast, evaluation
 from tonada.core.build import build_take
 from tonada.core.evaluation import evaluate
 from tonada.core.nearest import mend_color
@@ -50,9 +50,15 @@ def whole_request(body: bytes) -> bytes:
 
 def from_nothing(take: Take) -> None:
     """Evaluate with nothing remembered of the colours before."""
-    for remembered in (evaluation._place_of, evaluation._figures_of_pair, evaluation._figures_of_swatch):
+    for remembered in (
+        color.hex_to_oklab,
+        color.hex_to_oklch,
+        contrast.luminance_of,
+        contrast.position_of,
+        evaluation._figures_of_pair,
+        evaluation._figures_of_swatch,
+    ):
         remembered.cache_clear()
-    color.hex_to_oklch.cache_clear()
     evaluate(take)
 
 

@@ -7,8 +7,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from tests.strategies import srgb8_colors
-from tonada.core.color import hex_to_srgb8
+from tests.strategies import hexes, srgb8_colors
+from tonada.core.color import hex_to_oklab, hex_to_oklch, hex_to_srgb8, srgb8_to_oklab, srgb8_to_oklch
 from tonada.core.contrast import (
     EXCEPTED,
     NEEDED,
@@ -16,6 +16,8 @@ from tonada.core.contrast import (
     composite,
     contrast_ratio,
     levels_of_ratio,
+    luminance_of,
+    ratio_between,
     ratio_length,
     relative_luminance,
     scale_greys,
@@ -58,6 +60,15 @@ def test_ratio_is_what_wcag_defines(text: str, ground: str, expected: float) -> 
 def test_ratio_agrees_with_the_formula_written_out(a: np.ndarray, b: np.ndarray) -> None:
     by_hand = wcag_by_hand("#" + bytes(a).hex(), "#" + bytes(b).hex())
     assert float(contrast_ratio(a, b)) == pytest.approx(by_hand, rel=1e-12)
+
+
+@given(hexes, hexes)
+def test_one_value_has_the_figures_of_an_array_bit_for_bit(one: str, other: str) -> None:
+    first, second = hex_to_srgb8(one), hex_to_srgb8(other)
+    assert luminance_of(one) == relative_luminance(first)
+    assert ratio_between(one, other) == contrast_ratio(first, second)
+    assert hex_to_oklab(one) == tuple(srgb8_to_oklab(first).tolist())
+    assert hex_to_oklch(one) == tuple(srgb8_to_oklch(first).tolist())
 
 
 @given(srgb8_colors, srgb8_colors)

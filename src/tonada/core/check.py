@@ -13,7 +13,7 @@ from xml.etree import ElementTree
 
 from tonada.core.check_key import PAIRS_KEY
 from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
-from tonada.core.contrast import Level, Usage, composite, contrast_ratio, rounded_down
+from tonada.core.contrast import Level, Usage, composite, ratio_between, rounded_down
 from tonada.core.errors import InputError
 from tonada.core.evaluation import evaluate
 from tonada.core.formats.detect import decode_text
@@ -134,7 +134,7 @@ def _checked(
     weight: int | None = None,
 ) -> CheckedPair:
     asked = requirement(usage, level, size, weight)
-    ratio = float(contrast_ratio(hex_to_srgb8(text[1]), hex_to_srgb8(ground[1])))
+    ratio = ratio_between(text[1], ground[1])
     return CheckedPair(
         text=text[0] or text[1],
         ground=ground[0] or ground[1],

@@ -12,6 +12,7 @@ oklch   float64, L 0 to 1, C 0 to about 0.4, h in degrees 0 to 360; h of a neutr
 
 from __future__ import annotations
 
+import math
 import re
 from functools import lru_cache
 from typing import Any, Final, TypeAlias
@@ -61,10 +62,17 @@ def _transform(matrix: Floats, vectors: Floats) -> Floats:
     """Return the matrix applied to each vector on the last axis.
 
     Written out: a matrix product rounds differently with the number of vectors and the machine,
-    and the same input has to give the same output, bit for bit.
+    and the same input has to give the same output, bit for bit. The result is laid out in columns,
+    which whatever follows is quicker with.
     """
-    x, y, z = vectors[..., 0], vectors[..., 1], vectors[..., 2]
-    return np.stack([row[0] * x + row[1] * y + row[2] * z for row in matrix], axis=-1)
+    return np.moveaxis(_transform_columns(matrix, np.moveaxis(vectors, -1, 0)), 0, -1)
+
+
+def _transform_columns(matrix: Floats, columns: Floats) -> Floats:
+    """Return the matrix applied to each vector on the first axis."""
+    x, y, z = columns
+    first, second, third = matrix.T.reshape(3, 3, *(1 for _ in x.shape))
+    return np.asarray(first * x + second * y + third * z)
 
 
 def srgb_to_linear(srgb: Floats) -> Floats:
@@ -83,6 +91,10 @@ def linear_to_srgb(linear: Floats) -> Floats:
 
 SRGB8_TO_LINEAR: Final = srgb_to_linear(np.arange(256) / 255)
 SRGB8_TO_LINEAR.setflags(write=False)
+# What each value of each channel adds to the cone responses, shape (channel, LMS, 256). Their sum in
+# the order of red, green, blue is what linear_to_oklab takes the cube roots of, bit for bit.
+LMS_TERMS: Final = np.ascontiguousarray((_LINEAR_TO_LMS[:, :, None] * SRGB8_TO_LINEAR).swapaxes(0, 1))
+LMS_TERMS.setflags(write=False)
 
 
 def linear_to_oklab(linear: Floats) -> Floats:
@@ -91,10 +103,15 @@ def linear_to_oklab(linear: Floats) -> Floats:
     return _transform(_LMS_TO_OKLAB, lms)
 
 
+def lms_to_oklab(lms: Floats) -> Floats:
+    """Return OKLab of cone responses, both as columns, shape (3, N): much quicker than rows of three."""
+    return _transform_columns(_LMS_TO_OKLAB, np.cbrt(lms))
+
+
 def oklab_to_linear(oklab: Floats) -> Floats:
     """Return linear light, outside 0 to 1 where the colour is outside the sRGB gamut."""
-    lms = _transform(_OKLAB_TO_LMS, np.asarray(oklab, dtype=np.float64)) ** 3
-    return _transform(_LMS_TO_LINEAR, lms)
+    roots = _transform(_OKLAB_TO_LMS, np.asarray(oklab, dtype=np.float64))
+    return _transform(_LMS_TO_LINEAR, roots * roots * roots)
 
 
 def oklab_to_oklch(oklab: Floats) -> Floats:
@@ -140,9 +157,10 @@ def largest_chroma(lightness: Floats, hue: Floats) -> Floats:
     # A few colours cost as much as one: cut each span into many parts at once. Many colours: halve it.
     parts, passes = (80, 3) if lightness.size <= 256 else (2, 19)
     low, width = np.zeros(lightness.shape), 0.5
+    cuts = np.arange(1, parts)
     for _ in range(passes):
         width /= parts
-        chroma = low[..., None] + width * np.arange(1, parts)
+        chroma = low[..., None] + width * cuts
         value = cubic[3][..., None]
         for coefficient in (cubic[2], cubic[1], cubic[0]):
             value = value * chroma[..., None, :] + coefficient[..., None]
@@ -159,8 +177,8 @@ def _chroma_cubics(lightness: Floats, hue: Floats) -> tuple[Floats, Floats, Floa
     angle = np.radians(hue)[..., None]
     k = _OKLAB_TO_LMS[:, 1] * np.cos(angle) + _OKLAB_TO_LMS[:, 2] * np.sin(angle)
     base = lightness[..., None] * _OKLAB_TO_LMS[:, 0]
-    terms = (base**3, 3 * base**2 * k, 3 * base * k**2, k**3)
-    zeroth, first, second, third = (_transform(_LMS_TO_LINEAR, term) for term in terms)
+    terms = np.stack([base * base * base, 3 * base * base * k, 3 * base * k * k, k * k * k])
+    zeroth, first, second, third = _transform(_LMS_TO_LINEAR, terms)
     return zeroth, first, second, third
 
 
@@ -188,6 +206,11 @@ def delta_e_ok(oklab_a: Floats, oklab_b: Floats) -> Floats:
     return np.asarray(np.linalg.norm(np.asarray(oklab_a) - np.asarray(oklab_b), axis=-1))
 
 
+def difference_between(one: Hex, other: Hex) -> float:
+    """Return deltaEOK of two values `#rrggbb`."""
+    return math.dist(hex_to_oklab(one), hex_to_oklab(other))
+
+
 def hue_distance(hue_a: Floats | float, hue_b: Floats | float) -> Floats:
     """Return the angle between two hues in degrees, 0 to 180."""
     return np.asarray(np.abs((np.asarray(hue_a) - np.asarray(hue_b) + 180) % 360 - 180))
@@ -208,12 +231,20 @@ def hexes_to_srgb8(values: list[Hex] | tuple[Hex, ...]) -> NDArray[np.uint8]:
 
 
 @lru_cache(maxsize=4096)
-def hex_to_oklch(value: Hex) -> tuple[float, float, float]:
-    """Return lightness, chroma and hue of a `#rrggbb`. Raises ColorError for anything else.
+def hex_to_oklab(value: Hex) -> tuple[float, float, float]:
+    """Return OKLab of a `#rrggbb`, bit for bit as srgb8_to_oklab. Raises ColorError for anything else.
 
     Remembered: a drag asks many times for a dozen values, of which one is new.
     """
-    lightness, chroma, hue = srgb8_to_oklch(hex_to_srgb8(value)).tolist()
+    red, green, blue = LMS_TERMS[range(3), :, hex_to_srgb8(value)]
+    lightness, a, b = lms_to_oklab((red + green + blue)[:, None])[:, 0].tolist()
+    return lightness, a, b
+
+
+@lru_cache(maxsize=4096)
+def hex_to_oklch(value: Hex) -> tuple[float, float, float]:
+    """Return lightness, chroma and hue of a `#rrggbb`. Raises ColorError for anything else."""
+    lightness, chroma, hue = oklab_to_oklch(np.array(hex_to_oklab(value))).tolist()
     return lightness, chroma, hue
 
 

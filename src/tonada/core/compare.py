@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
-from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
+from tonada.core.color import Hex, difference_between
 from tonada.core.evaluation import evaluate
 from tonada.core.palette import RoleKey, Take, role_rank
 
@@ -67,9 +67,8 @@ def _swatches(before: Take, after: Take) -> tuple[SwatchChange, ...]:
         if was is None:
             changes.append(SwatchChange("added", swatch.name, None, swatch.hex, None))
         elif (was.hex, was.name) != (swatch.hex, swatch.name):
-            labs = [srgb8_to_oklab(hex_to_srgb8(value)) for value in (was.hex, swatch.hex)]
             renamed = was.name if was.name != swatch.name else None
-            difference = float(delta_e_ok(labs[0], labs[1]))
+            difference = difference_between(was.hex, swatch.hex)
             changes.append(SwatchChange("changed", swatch.name, was.hex, swatch.hex, difference, renamed))
     removed = [swatch for swatch in before.swatches if swatch.id not in new]
     changes += [SwatchChange("removed", swatch.name, swatch.hex, None, None) for swatch in removed]

@@ -68,6 +68,12 @@ NEEDED: Final[dict[Level, dict[Usage, float]]] = {
 }
 
 
+# The term of each channel value in the luminance, shape (channel, 256), and as numbers of Python.
+LUMINANCE_TERMS: Final = LUMINANCE_WEIGHTS[:, None] * SRGB8_TO_LINEAR
+LUMINANCE_TERMS.setflags(write=False)
+_RED, _GREEN, _BLUE = LUMINANCE_TERMS.tolist()
+
+
 def _weighted(linear: Floats) -> Floats:
     # Summed in the order of the standard's formula: a matrix product may round differently.
     red, green, blue = LUMINANCE_WEIGHTS
@@ -101,11 +107,19 @@ def rounded_down(ratio: float, decimals: int = 2) -> str:
     return f"{int(ratio * scale) / scale:.{decimals}f}"
 
 
-# The same pairs of values come again with every drag.
+# The same values come again with every drag.
 @lru_cache(maxsize=16384)
+def luminance_of(value: Hex) -> float:
+    """Return Y of a `#rrggbb`, bit for bit as relative_luminance; of one value much quicker."""
+    red, green, blue = hex_to_srgb8(value).tolist()
+    luminance: float = _RED[red] + _GREEN[green] + _BLUE[blue]
+    return luminance
+
+
 def ratio_between(one: Hex, other: Hex) -> float:
     """Return the contrast ratio of two opaque values, exact. Source: WCAG 2.2."""
-    return float(contrast_ratio(hex_to_srgb8(one), hex_to_srgb8(other)))
+    darker, lighter = sorted((luminance_of(one), luminance_of(other)))
+    return (lighter + FLARE) / (darker + FLARE)
 
 
 def scale_position(luminance: Floats) -> Floats:
@@ -114,6 +128,12 @@ def scale_position(luminance: Floats) -> Floats:
     log(Y + 0.05), stretched to 0 to 1, so that equal distance is equal contrast ratio.
     """
     return np.asarray(np.log((np.asarray(luminance) + FLARE) / FLARE) / np.log(1.05 / FLARE))
+
+
+@lru_cache(maxsize=16384)
+def position_of(value: Hex) -> float:
+    """Return the place of a `#rrggbb` on the contrast scale, 0 to 1."""
+    return float(scale_position(np.array(luminance_of(value))))
 
 
 @lru_cache(maxsize=64)

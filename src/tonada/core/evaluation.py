@@ -6,8 +6,6 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-
 from tonada.core.chord import NEUTRAL_BELOW, ground_of
 from tonada.core.color import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.contrast import (
@@ -17,10 +15,10 @@ from tonada.core.contrast import (
     Level,
     Usage,
     Verdict,
+    luminance_of,
+    position_of,
+    ratio_between,
     ratio_length,
-    ratio_of_luminances,
-    relative_luminance,
-    scale_position,
 )
 from tonada.core.grounds import with_worn_pairs
 from tonada.core.palette import (
@@ -172,7 +170,6 @@ def _measure(take: Take) -> tuple[Cell, ...]:
 
 def _cell(take: Take, owner: str, step: int | None, worn: tuple[Assignment, ...], share: float) -> Cell:
     value = take.value_at(owner, step)
-    luminance, position = _place_of(value)
     _, chroma, hue = hex_to_oklch(value)
     return Cell(
         key=owner if step is None else f"{owner}/{step}",
@@ -183,10 +180,10 @@ def _cell(take: Take, owner: str, step: int | None, worn: tuple[Assignment, ...]
         roles=tuple(one.role for one in worn),
         role_names=", ".join(role_name(one.role, one.name) for one in worn),
         share=share,
-        position=position,
+        position=position_of(value),
         hue=hue,
         is_neutral=chroma < NEUTRAL_BELOW,
-        better_label=_label_on(luminance),
+        better_label=_label_on(luminance_of(value)),
         held=step is None and take.swatch(owner).held,
     )
 
@@ -199,9 +196,9 @@ def _label_on(luminance: float) -> Literal["black", "white"]:
 @lru_cache(maxsize=4096)
 def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], ground: Hex) -> SwatchFigures:
     srgb8 = hex_to_srgb8(value)
-    luminance, position = _place_of(value)
+    luminance = luminance_of(value)
     lightness, chroma, hue = hex_to_oklch(value)
-    on_ground = float(ratio_of_luminances(np.array(luminance), np.array(_place_of(ground)[0])))
+    on_ground = ratio_between(value, ground)
     return SwatchFigures(
         id=swatch,
         srgb8=(int(srgb8[0]), int(srgb8[1]), int(srgb8[2])),
@@ -209,7 +206,7 @@ def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], grou
         chroma=chroma,
         hue=hue,
         luminance=luminance,
-        position=position,
+        position=position_of(value),
         roles=roles,
         better_label=_label_on(luminance),
         on_ground=on_ground,
@@ -254,9 +251,8 @@ def _end_name(take: Take, key: str) -> str:
 def _figures_of_pair(
     pair: Pair, text_name: str, ground_name: str, text: Hex, ground: Hex, level: Level
 ) -> PairFigures:
-    text_luminance, text_position = _place_of(text)
-    ground_luminance, ground_position = _place_of(ground)
-    ratio = float(ratio_of_luminances(np.array(text_luminance), np.array(ground_luminance)))
+    text_position, ground_position = position_of(text), position_of(ground)
+    ratio = ratio_between(text, ground)
     asked = requirement(pair.usage, level, pair.size, pair.weight)
     needed = asked.ratio
     passes = ratio >= needed and not asked.excepted
@@ -285,13 +281,6 @@ def _figures_of_pair(
         bracket_start=bracket_start,
         bracket_end=bracket_end,
     )
-
-
-@lru_cache(maxsize=8192)
-def _place_of(value: Hex) -> tuple[float, float]:
-    """Return relative luminance and place on the contrast scale."""
-    luminance = relative_luminance(hex_to_srgb8(value))
-    return float(luminance), float(scale_position(luminance))
 
 
 def verdict_of(ratio: float, usage: Usage) -> Verdict:

@@ -5,10 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-
 from tonada.core.color import Hex, hexes_to_srgb8
-from tonada.core.contrast import contrast_ratio, relative_luminance, rounded_down, scale_position
+from tonada.core.contrast import contrast_ratio, position_of, rounded_down
 from tonada.core.evaluation import Reach, evaluate, reach
 from tonada.core.palette import Take
 
@@ -72,8 +70,7 @@ def _to_try(take: Take) -> list[GridColor]:
 
 
 def _color(key: str, name: str, value: Hex) -> GridColor:
-    place = scale_position(relative_luminance(hexes_to_srgb8((value,))))
-    return GridColor(key, name, value, float(np.ravel(place)[0]))
+    return GridColor(key, name, value, position_of(value))
 
 
 def grid_csv(grid: Grid) -> str:

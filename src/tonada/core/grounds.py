@@ -11,8 +11,8 @@ from dataclasses import dataclass, replace
 from functools import lru_cache, partial
 from typing import Final
 
-from tonada.core.color import Hex, hex_to_srgb8
-from tonada.core.contrast import Usage, ratio_between, relative_luminance
+from tonada.core.color import Hex
+from tonada.core.contrast import Usage, luminance_of, ratio_between
 from tonada.core.errors import TakeError
 from tonada.core.palette import Pair, Role, Take, role_name
 from tonada.core.proof_parts import FIGURE_USAGES, Figure, Ground, TextSize, TextStyle
@@ -214,8 +214,8 @@ def _standard_key(take: Take, ground: str) -> str | None:
 @lru_cache(maxsize=1024)
 def _between(hexes: tuple[Hex, ...], paper: Hex, mist: Hex) -> int:
     """Return the row whose luminance is nearest to the middle of the two grounds."""
-    middle = (_luminance(paper) + _luminance(mist)) / 2
-    return min(range(len(hexes)), key=lambda row: abs(_luminance(hexes[row]) - middle))
+    middle = (luminance_of(paper) + luminance_of(mist)) / 2
+    return min(range(len(hexes)), key=lambda row: abs(luminance_of(hexes[row]) - middle))
 
 
 def _key_there(take: Take, key: str | None) -> str | None:
@@ -330,11 +330,6 @@ def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | No
     passing = [(ratio_between(value, over), row) for row, value in enumerate(hexes)]
     passing = [one for one in passing if one[0] >= needed]
     return min(passing)[1] if passing else None
-
-
-@lru_cache(maxsize=4096)
-def _luminance(value: Hex) -> float:
-    return float(relative_luminance(hex_to_srgb8(value)))
 
 
 def _heading(dresser: _Dresser, over: Hex, needed: float) -> str | None:

@@ -8,15 +8,14 @@ greatest in a cell are those of two corners.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final
 
 import numpy as np
 from numpy.typing import NDArray
 
-from tonada.core.color import SRGB8_TO_LINEAR, Floats, srgb8_to_oklab
-from tonada.core.contrast import LUMINANCE_WEIGHTS
+from tonada.core.color import LMS_TERMS, Floats, srgb8_to_oklab
+from tonada.core.contrast import LUMINANCE_TERMS, relative_luminance
 
 # The corners of a cell are its farthest colours but for the bend of the space; tests hold every one
 # of the 16.7 million colours against the radii.
@@ -25,25 +24,28 @@ _CELL: Final = 4
 _CELLS: Final = 256 // _CELL
 
 
-@dataclass(frozen=True, slots=True)
 class Level:
-    """Boxes of one size, every field in their shape: columns, since rows of three are slow to sum.
+    """Boxes of one size: columns, since rows of three are slow to sum.
 
-    lightness, a, b: OKLab of the representative. radius: deltaEOK. luminance: of the representative.
-    darkest, lightest: the least and the greatest luminance.
+    places, shape (4, ...): the square of the length, and lightness, a, b, of the representative in
+    OKLab. radius: deltaEOK. luminance: of the representative. darkest, lightest: the least and the
+    greatest luminance.
     """
 
-    lightness: Floats
-    a: Floats
-    b: Floats
-    radius: Floats
-    luminance: Floats
-    darkest: Floats
-    lightest: Floats
+    def __init__(self, columns: Floats) -> None:
+        """Take the eight columns, shape (8, ...), in the order of the description above."""
+        self._columns = columns
+        self.places = columns[:4]
+        self.radius, self.luminance, self.darkest, self.lightest = columns[4:]
+
+    @classmethod
+    def around(cls, places: Floats, *others: Floats) -> Level:
+        """Make one from representatives, shape (3, ...), and the other columns."""
+        return cls(np.stack([(places * places).sum(axis=0), *places, *others]))
 
     def of(self, rows: NDArray[np.intp]) -> Level:
         """Return some of them; of cells, all 64 of each box."""
-        return Level(*(getattr(self, name)[rows].reshape(-1) for name in self.__slots__))
+        return Level(self._columns.take(rows, axis=1).reshape(8, -1))
 
 
 @lru_cache(maxsize=1)
@@ -51,19 +53,15 @@ def boxes() -> Level:
     """Return the 4096 boxes of 16 x 16 x 16 colours, shape (4096,)."""
     fine = cells()
     middle = 42  # the part behind the middle: 2, 2, 2 of 4
-    away = np.sqrt(
-        (fine.lightness - fine.lightness[:, middle, None]) ** 2
-        + (fine.a - fine.a[:, middle, None]) ** 2
-        + (fine.b - fine.b[:, middle, None]) ** 2
-    )
-    return Level(
-        lightness=fine.lightness[:, middle].copy(),
-        a=fine.a[:, middle].copy(),
-        b=fine.b[:, middle].copy(),
-        radius=(away + fine.radius).max(axis=1),
-        luminance=fine.luminance[:, middle].copy(),
-        darkest=fine.darkest.min(axis=1),
-        lightest=fine.lightest.max(axis=1),
+    places = fine.places[1:]
+    center = places[:, :, middle]
+    away = np.sqrt(((places - center[:, :, None]) ** 2).sum(axis=0))
+    return Level.around(
+        center,
+        (away + fine.radius).max(axis=1),
+        fine.luminance[:, middle],
+        fine.darkest.min(axis=1),
+        fine.lightest.max(axis=1),
     )
 
 
@@ -77,14 +75,15 @@ def cells() -> Level:
     for corner in corners:
         away = srgb8_to_oklab(low + corner) - lab
         np.maximum(radius, np.sqrt((away * away).sum(axis=1)), out=radius)
-    columns = (
-        *lab.T,
-        radius * _BEND,
-        luminance_of(low + _CELL // 2),
-        luminance_of(low),
-        luminance_of(low + _CELL - 1),
-    )
-    return Level(*(np.ascontiguousarray(column).reshape(4096, 64) for column in columns))
+    others = [radius * _BEND, *(relative_luminance(low + add) for add in (_CELL // 2, 0, _CELL - 1))]
+    return Level.around(lab.T.reshape(3, 4096, 64), *(column.reshape(4096, 64) for column in others))
+
+
+@lru_cache(maxsize=1)
+def greys() -> tuple[Floats, Floats]:
+    """Return OKLab lightness and relative luminance of the 256 greys, dark to light."""
+    levels = np.repeat(np.arange(256)[:, None], 3, axis=1)
+    return srgb8_to_oklab(levels)[:, 0], relative_luminance(levels)
 
 
 @lru_cache(maxsize=1)
@@ -99,18 +98,25 @@ def _ordered_lows() -> NDArray[np.int64]:
     return np.ascontiguousarray(parted.reshape(-1, 3))
 
 
-# The term of each channel in the luminance, in the order of WCAG's formula.
-_TERMS: Final = SRGB8_TO_LINEAR[None] * LUMINANCE_WEIGHTS[:, None]
+# What each channel value adds to luminance and to the cone responses, shape (channel, 4, 256).
+_TERMS: Final = np.concatenate([LUMINANCE_TERMS[:, None], LMS_TERMS], axis=1)
 _INSIDE: Final = np.stack(np.meshgrid(*[np.arange(_CELL)] * 3, indexing="ij"), axis=-1).reshape(-1, 3)
 
 
-def luminance_of(srgb8: NDArray[np.int64]) -> Floats:
-    """Return relative luminance of integer channels 0 to 255, bit for bit as contrast.relative_luminance."""
-    red, green, blue = _TERMS
-    return np.asarray(red[srgb8[..., 0]] + green[srgb8[..., 1]] + blue[srgb8[..., 2]])
+def lights_in(chosen: NDArray[np.intp]) -> tuple[Floats, Floats]:
+    """Return luminance, shape (N,), and cone responses, shape (3, N), of all colours of cells.
+
+    Bit for bit as of one colour; but a cell is a cube, so that its 64 sums share their terms. The
+    cells are on the last axis, since numpy is quick along a long one. color_at says which is which.
+    """
+    values = lows().reshape(-1, 3).take(chosen, axis=0).T[:, None] + np.arange(_CELL)[:, None]
+    red, green, blue = (terms.take(own, axis=1) for terms, own in zip(_TERMS, values, strict=True))
+    sums = red[:, :, None, None] + green[:, None, :, None] + blue[:, None, None, :]
+    sums = sums.reshape(4, -1)
+    return sums[0], sums[1:]
 
 
-def colors_in(chosen: NDArray[np.intp]) -> NDArray[np.int64]:
-    """Return the colours of cells, by their places in a row of all, shape (64 for each, 3)."""
-    low = lows().reshape(-1, 3)[chosen]
-    return np.asarray((low[:, None] + _INSIDE[None]).reshape(-1, 3))
+def color_at(chosen: NDArray[np.intp], place: int) -> tuple[int, ...]:
+    """Return a colour of cells by its place in what lights_in returns of them."""
+    inside, cell = divmod(place, len(chosen))
+    return tuple((lows().reshape(-1, 3)[chosen[cell]] + _INSIDE[inside]).tolist())

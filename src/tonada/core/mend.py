@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
+from tonada.core.color import Hex, difference_between
 from tonada.core.contrast import ratio_between
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
@@ -209,7 +209,7 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
             continue
         owner, step = owner_of(take, key)
         passing = [
-            (_difference(value, moving), number + 1)
+            (difference_between(value, moving), number + 1)
             for number, value in enumerate(take.ramp(owner).hexes)
             if number + 1 != step and value != moving and ratio_between(value, fixed) >= needed
         ]
@@ -247,7 +247,7 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     worn = {take.hex_of(one.role) for one in take.roles}
     owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
     found = [
-        (_difference(value, text), f"{owner}/{row + 1}")
+        (difference_between(value, text), f"{owner}/{row + 1}")
         for owner in owners
         if owner != own
         for row, value in enumerate(take.ramp(owner).hexes)
@@ -257,10 +257,6 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         _Change("use step", called(take, key), difference, change_pair_text(take, pair.id, key))
         for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
     ]
-
-
-def _difference(one: Hex, other: Hex) -> float:
-    return float(delta_e_ok(srgb8_to_oklab(hex_to_srgb8(one)), srgb8_to_oklab(hex_to_srgb8(other))))
 
 
 def _passing(take: Take) -> set[str]:

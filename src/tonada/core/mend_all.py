@@ -21,12 +21,11 @@ from tonada.core.color import (
     Hex,
     delta_e_ok,
     hex_to_oklch,
-    hex_to_srgb8,
     hexes_to_srgb8,
     srgb8_to_hex,
     srgb8_to_oklab,
 )
-from tonada.core.contrast import ratio_of_luminances, relative_luminance, rounded_down
+from tonada.core.contrast import luminance_of, ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.evaluation import PairFigures, evaluate
 from tonada.core.grounds import absorbed, with_worn_pairs
 from tonada.core.harmony import nearest_of_hue
@@ -168,7 +167,7 @@ def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
     if one == other:
         one = other = None
     fixed = pair.ground_hex if one is not None and other is None else pair.text_hex
-    return _Need(pair, one, other, float(relative_luminance(hex_to_srgb8(fixed))))
+    return _Need(pair, one, other, luminance_of(fixed))
 
 
 def _components(count: int, needs: Sequence[_Need]) -> list[set[int]]:

@@ -6,6 +6,7 @@ turned in hue, or when even its nearest point is farther than the best colour fo
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
@@ -13,18 +14,16 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color import (
-    SRGB8_TO_LINEAR,
     Floats,
     Hex,
+    hex_to_oklab,
     hex_to_oklch,
-    hex_to_srgb8,
-    linear_to_oklab,
+    lms_to_oklab,
     srgb8_to_hex,
-    srgb8_to_oklab,
 )
-from tonada.core.contrast import FLARE, ratio_of_luminances, relative_luminance
+from tonada.core.contrast import FLARE, luminance_of, ratio_between, ratio_of_luminances
 from tonada.core.errors import NotReachable
-from tonada.core.lattice import Level, boxes, cells, colors_in, luminance_of
+from tonada.core.lattice import Level, boxes, cells, color_at, greys, lights_in
 
 MendMode: TypeAlias = Literal["hue", "free"]
 
@@ -33,11 +32,9 @@ HUE_TOLERANCE: Final = 2.0
 HUELESS_BELOW: Final = 0.02
 # The chroma of an exact grey, which has every hue: rounding leaves it under 4e-8.
 _EXACT_GREY: Final = 1e-6
-# Boxes looked into before anything is known of the distance, and cells opened before the rest.
-_FIRST_BOXES: Final = 24
-_FIRST_CELLS: Final = 16
-_SLACK: Final = 1e-12
-_EDGE: Final = 1e-9
+# More than the bounds, which are not exact, can be off.
+_ROUNDING: Final = 1e-7
+_EXTREMES: Final = ("#000000", "#ffffff")
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,49 +48,59 @@ class Nearest:
 
 @dataclass(frozen=True, slots=True)
 class _Question:
-    """What a colour must be. above, below: the luminance from which, or up to which, the ratio is reached."""
+    """What a colour must be. luminance: of the fixed one, shape ().
+
+    above, below: the luminance from which, or up to which, the ratio is reached.
+
+    weights, shape (1 or 3, 4): what Level.places is multiplied with for the squared distance, but for
+    the length of the origin, and for how far they lie beyond each edge of the wedge of the hue.
+    """
 
     origin: tuple[float, float, float]
-    fixed: Floats
+    fixed: Hex
+    luminance: Floats
     ratio: float
     above: float
     below: float
     keeps: Literal["hue", "grey", "nothing"]
     hue: float
-    toward: tuple[float, float]
+    weights: Floats
 
-    def may_do(self, level: Level) -> NDArray[np.bool_]:
-        """Say of boxes whether they may hold a colour that reaches the ratio and keeps what is to be kept."""
-        may = (level.lightest >= self.above - _SLACK) | (level.darkest <= self.below + _SLACK)
-        if self.keeps == "grey":
-            may &= np.hypot(level.a, level.b) - level.radius < HUELESS_BELOW
-        elif self.keeps == "hue":
-            # How far it lies beyond the wedge of the hue; the axis of greys is the wedge's edge.
-            cosine, sine = self.toward
-            aside = np.abs(level.b * cosine - level.a * sine)
-            along = level.a * cosine + level.b * sine
-            may &= aside * _COSINE - along * _SINE <= level.radius + _SLACK
-        return np.asarray(may)
+    def weigh(self, level: Level, best: float) -> tuple[Floats, float]:
+        """Return the least deltaEOK that a colour of each box can have; endless where none can do.
 
-    def keeps_exactly(self, a: Floats, b: Floats) -> NDArray[np.bool_]:
-        """Say of colours whether they keep the hue within HUE_TOLERANCE, or stay neutral."""
-        chroma = np.hypot(a, b)
-        if self.keeps == "grey":
-            return np.asarray(chroma < HUELESS_BELOW)
-        hue = np.degrees(np.arctan2(b, a)) % 360
-        turned = np.abs((hue - self.hue + 180) % 360 - 180)
-        return np.asarray((turned <= HUE_TOLERANCE) | (chroma < _EXACT_GREY))
+        And the deltaEOK of the nearest representative that does, a hair more for rounding, or `best`.
+        Nothing here is exact, so that it may be a matrix product: it only leaves out what can't be.
+        """
+        squared, *sides = self.weights @ level.places
+        squared += sum(part * part for part in self.origin)
+        away = np.sqrt(np.maximum(squared, 0))
+        may = self.is_apart(level.darkest, level.lightest, _ROUNDING)
+        does = self.is_apart(level.luminance, level.luminance, -_ROUNDING)
+        if self.keeps != "nothing":
+            # The axis of greys, which have every hue, is the edge of the wedge.
+            beyond = np.maximum(*sides) if sides else _chroma(level) - HUELESS_BELOW
+            may &= beyond <= level.radius + _ROUNDING
+            does &= beyond < -_ROUNDING
+        known = float(away.min(where=does, initial=best - _ROUNDING)) + _ROUNDING
+        return np.where(may, away - level.radius - _ROUNDING, np.inf), known
 
-    def keeps_surely(self, a: Floats, b: Floats) -> NDArray[np.bool_]:
-        """Say the same without an angle, and no of what lies on the edge: quick, for a first bound."""
-        if self.keeps == "grey":
-            return np.asarray(a * a + b * b < (HUELESS_BELOW - _EDGE) ** 2)
-        cosine, sine = self.toward
-        aside = np.abs(b * cosine - a * sine)
-        along = a * cosine + b * sine
-        return np.asarray(
-            (aside * _COSINE - along * _SINE < -_EDGE) | (np.abs(a) + np.abs(b) < _EXACT_GREY / 2)
-        )
+    def is_apart(self, darkest: Floats, lightest: Floats, slack: float) -> NDArray[np.bool_]:
+        """Say of ranges of luminance whether something in them reaches the ratio, within `slack` of Y."""
+        if self.below + slack < 0:
+            return np.asarray(lightest >= self.above - slack)
+        if self.above - slack > 1:
+            return np.asarray(darkest <= self.below + slack)
+        return np.asarray((lightest >= self.above - slack) | (darkest <= self.below + slack))
+
+    def nearest_grey(self) -> float:
+        """Return the deltaEOK of the nearest grey that reads: a grey may always be taken."""
+        reads = [one for one in _EXTREMES if ratio_between(one, self.fixed) >= self.ratio]
+        extreme = min(math.dist(self.origin, hex_to_oklab(one)) for one in reads)
+        lightness, luminance = greys()
+        apart = self.is_apart(luminance, luminance, -_ROUNDING)
+        nearest = np.abs(lightness - self.origin[0]).min(where=apart, initial=1.0)
+        return min(extreme, math.hypot(float(nearest), *self.origin[1:])) + _ROUNDING
 
     def away(self, lightness: Floats, a: Floats, b: Floats) -> Floats:
         """Return deltaEOK from the colour that moves."""
@@ -101,17 +108,29 @@ class _Question:
         return np.asarray(np.sqrt((lightness - first) ** 2 + (a - second) ** 2 + (b - third) ** 2))
 
     def reads(self, luminance: Floats) -> NDArray[np.bool_]:
-        return np.asarray(ratio_of_luminances(luminance, self.fixed) >= self.ratio)
+        """Say of colours whether they reach the ratio, exactly."""
+        return np.asarray(ratio_of_luminances(luminance, self.luminance) >= self.ratio)
+
+    def keeps_what_it_must(self, a: Floats, b: Floats) -> NDArray[np.bool_]:
+        """Say of colours whether they keep the hue within HUE_TOLERANCE, or stay neutral."""
+        if self.keeps == "nothing":
+            return np.ones(a.shape, dtype=np.bool_)
+        chroma = np.hypot(a, b)
+        if self.keeps == "grey":
+            return np.asarray(chroma < HUELESS_BELOW)
+        hue = np.degrees(np.arctan2(b, a)) % 360
+        turned = np.abs((hue - self.hue + 180) % 360 - 180)
+        return np.asarray((turned <= HUE_TOLERANCE) | (chroma < _EXACT_GREY))
 
 
-_COSINE: Final = float(np.cos(np.radians(HUE_TOLERANCE)))
-_SINE: Final = float(np.sin(np.radians(HUE_TOLERANCE)))
+def _chroma(level: Level) -> Floats:
+    _, _, a, b = level.places
+    return np.asarray(np.sqrt(a * a + b * b))
 
 
 def best_ratio(fixed: Hex) -> float:
     """Return the highest ratio that any colour has against this one: that of black or of white."""
-    luminance = relative_luminance(hex_to_srgb8(fixed))
-    return float(ratio_of_luminances(np.array([0.0, 1.0]), luminance).max())
+    return max(ratio_between(fixed, extreme) for extreme in _EXTREMES)
 
 
 def nearest_passing(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue") -> Nearest:
@@ -123,18 +142,13 @@ def nearest_passing(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue
 
     Raises NotReachable where neither black nor white does.
     """
-    start, ground = hex_to_srgb8(moving), hex_to_srgb8(fixed)
-    reached = float(ratio_of_luminances(relative_luminance(start), relative_luminance(ground)))
+    reached = ratio_between(moving, fixed)
     if reached >= ratio:
         return Nearest(moving, 0.0, reached)
     if best_ratio(fixed) < ratio:
         raise NotReachable(ratio, best_ratio(fixed))
-    found, difference = _search(_question(moving, relative_luminance(ground), ratio, mode))
-    return Nearest(
-        srgb8_to_hex(found),
-        difference,
-        float(ratio_of_luminances(relative_luminance(found), relative_luminance(ground))),
-    )
+    found, difference = _search(_question(moving, fixed, ratio, mode))
+    return Nearest(found, difference, ratio_between(found, fixed))
 
 
 def mend_color(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue") -> tuple[Hex, float]:
@@ -143,91 +157,51 @@ def mend_color(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue") ->
     return found.hex, found.difference
 
 
-def _question(moving: Hex, fixed: Floats, ratio: float, mode: MendMode) -> _Question:
+def _question(moving: Hex, fixed: Hex, ratio: float, mode: MendMode) -> _Question:
     _, chroma, hue = hex_to_oklch(moving)
-    keeps: Literal["hue", "grey", "nothing"] = "hue" if chroma >= HUELESS_BELOW else "grey"
-    lightness, a, b = srgb8_to_oklab(hex_to_srgb8(moving)).tolist()
+    keeps: Literal["hue", "grey"] = "hue" if chroma >= HUELESS_BELOW else "grey"
+    luminance, origin = luminance_of(fixed), hex_to_oklab(moving)
+    weights = [[1.0, *(-2 * part for part in origin)]]
+    if mode == keeps:
+        weights += [_outward(hue + HUE_TOLERANCE, 90), _outward(hue - HUE_TOLERANCE, -90)]
     return _Question(
-        origin=(lightness, a, b),
+        origin=origin,
         fixed=fixed,
+        luminance=np.array(luminance),
         ratio=ratio,
-        above=ratio * (float(fixed) + FLARE) - FLARE,
-        below=(float(fixed) + FLARE) / ratio - FLARE,
+        above=ratio * (luminance + FLARE) - FLARE,
+        below=(luminance + FLARE) / ratio - FLARE,
         keeps=keeps if mode == "hue" else "nothing",
         hue=hue,
-        toward=(float(np.cos(np.radians(hue))), float(np.sin(np.radians(hue)))),
+        weights=np.array(weights),
     )
 
 
-def _search(asked: _Question) -> tuple[NDArray[np.int64], float]:
-    """Return the best colour, shape (3,), and its deltaEOK."""
-    coarse = boxes()
-    reach = _reach(asked, coarse)
-    best = _nearest_known(asked, coarse, np.inf)
-    order = np.nonzero(reach <= best)[0]
-    order = order[np.argsort(reach[order], kind="stable")]
-    rows, within, best = _open(asked, order[:_FIRST_BOXES], best)
-    more = order[_FIRST_BOXES:]
-    more = more[reach[more] <= best]
-    if len(more):
-        other_rows, other_within, best = _open(asked, more, best)
-        rows, within = np.concatenate([rows, other_rows]), np.concatenate([within, other_within])
-    chosen = np.nonzero(within <= best)[0]
-    chosen = chosen[np.argsort(within[chosen], kind="stable")]
-    found = _look(asked, rows[chosen[:_FIRST_CELLS]], _Found(best, None))
-    rest = chosen[_FIRST_CELLS:]
-    found = _look(asked, rows[rest[within[rest] <= found.difference]], found)
-    # Black or white passes, so that something is always found.
-    return np.asarray(found.color), found.difference
+def _outward(edge: float, turn: float) -> list[float]:
+    """Return, for Level.places, the normal of a plane through the neutral axis; degrees."""
+    angle = math.radians(edge + turn)
+    return [0.0, 0.0, math.cos(angle), math.sin(angle)]
 
 
-@dataclass(frozen=True, slots=True)
-class _Found:
-    difference: float
-    color: NDArray[np.int64] | None
+def _search(asked: _Question) -> tuple[Hex, float]:
+    """Return the best colour and its deltaEOK."""
+    reach, best = asked.weigh(boxes(), asked.nearest_grey())
+    opened = np.nonzero(reach <= best)[0]
+    within, best = asked.weigh(cells().of(opened), best)
+    box, part = np.divmod(np.nonzero(within <= best)[0], 64)
+    return _look(asked, opened[box] * 64 + part, best)
 
 
-def _open(
-    asked: _Question, box_rows: NDArray[np.intp], best: float
-) -> tuple[NDArray[np.intp], Floats, float]:
-    """Return the cells of boxes, the least deltaEOK that each can have, and the best that is known now."""
-    fine = cells().of(box_rows)
-    rows = (box_rows[:, None] * 64 + np.arange(64)).reshape(-1)
-    return rows, _reach(asked, fine), _nearest_known(asked, fine, best)
-
-
-def _reach(asked: _Question, level: Level) -> Floats:
-    """Return the least deltaEOK that a colour of each box can have; endless where none can do."""
-    least = asked.away(level.lightness, level.a, level.b) - level.radius
-    return np.where(asked.may_do(level), least, np.inf)
-
-
-def _nearest_known(asked: _Question, level: Level, best: float) -> float:
-    """Return the deltaEOK of the nearest representative that does, a hair more for rounding, or `best`."""
-    does = np.nonzero(asked.reads(level.luminance))[0]
-    a, b = level.a[does], level.b[does]
-    if asked.keeps != "nothing":
-        kept = asked.keeps_surely(a, b)
-        does, a, b = does[kept], a[kept], b[kept]
-    if not len(does):
-        return best
-    return min(best, float(asked.away(level.lightness[does], a, b).min()) + _SLACK)
-
-
-def _look(asked: _Question, rows: NDArray[np.intp], found: _Found) -> _Found:
-    """Return the best of what was found and of all colours of these cells."""
-    if not len(rows):
-        return found
-    colors = colors_in(rows)
-    colors = colors[asked.reads(luminance_of(colors))]
-    lightness, a, b = linear_to_oklab(SRGB8_TO_LINEAR[colors]).T
+def _look(asked: _Question, rows: NDArray[np.intp], best: float) -> tuple[Hex, float]:
+    """Return the best of all colours of these cells, and its deltaEOK, which is `best` at most."""
+    luminance, lms = lights_in(rows)
+    places = np.nonzero(asked.is_apart(luminance, luminance, _ROUNDING))[0]
+    lightness, a, b = lms_to_oklab(lms.take(places, axis=1))
     distance = asked.away(lightness, a, b)
-    close = np.nonzero(distance <= found.difference)[0]
-    if asked.keeps != "nothing":
-        close = close[asked.keeps_exactly(a[close], b[close])]
-    if not len(close):
-        return found
-    colors, distance = colors[close], distance[close]
+    close = np.nonzero(distance <= best)[0]
+    close = close[asked.reads(luminance[places[close]])]
+    close = close[asked.keeps_what_it_must(a[close], b[close])]
+    least = float(distance[close].min())
     # Of equals the first in order of red, green, blue, so that the order of the search is of no account.
-    order = np.lexsort((colors[:, 2], colors[:, 1], colors[:, 0], distance))
-    return _Found(float(distance[order[0]]), colors[order[0]])
+    equal = [color_at(rows, place) for place in places[close[distance[close] == least]].tolist()]
+    return srgb8_to_hex(np.array(min(equal))), least

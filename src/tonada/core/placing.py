@@ -15,7 +15,7 @@ from tonada.core.color import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
-from tonada.core.contrast import FLARE, contrast_ratio, relative_luminance, scale_position
+from tonada.core.contrast import FLARE, contrast_ratio, position_of, relative_luminance, scale_position
 from tonada.core.harmony import nearest_of_hue
 
 # The ratios whose lines stand on the stave: large text and parts, body text, enhanced.
@@ -64,7 +64,7 @@ def settled(position: float, chroma: float, hue: float, ground: Hex) -> Hex:
 
     A colour that settles reaches the line's ratio: it lies on it or just beyond.
     """
-    here = float(scale_position(relative_luminance(hex_to_srgb8(ground))))
+    here = position_of(ground)
     for ratio in LINES:
         length = float(np.log(ratio) / np.log(1.05 / FLARE))
         for line in (here - length, here + length):
@@ -82,7 +82,7 @@ def _on_line(line: float, chroma: float, hue: float, ground: Hex, ratio: float) 
 
 def same_luminance(color: Hex, hue: float, chroma: float) -> Hex:
     """Return the colour of another hue and chroma at the same place on the contrast scale."""
-    return color_at_position(float(scale_position(relative_luminance(hex_to_srgb8(color)))), chroma, hue)
+    return color_at_position(position_of(color), chroma, hue)
 
 
 def web_safe(color: Hex) -> Hex:

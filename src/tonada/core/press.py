@@ -12,7 +12,7 @@ from typing import Final
 
 from PIL import Image, ImageCms
 
-from tonada.core.color import Hex, delta_e_ok, hex_to_srgb8, srgb8_to_oklab
+from tonada.core.color import Hex, difference_between, hex_to_srgb8
 from tonada.core.errors import InputError
 
 # Printed and looked at on the screen again, a colour this far off (deltaEOK) is another one.
@@ -63,8 +63,7 @@ class Press:
         # What is typed are whole per cents, so those are what is looked at again.
         typed = Image.new("CMYK", (1, 1), tuple(round(percent * 2.55) for percent in percents))
         back = "#" + bytes(_pixel(ImageCms.applyTransform(typed, self._back))).hex()
-        labs = [srgb8_to_oklab(hex_to_srgb8(one)) for one in (value, back)]
-        near = float(delta_e_ok(labs[0], labs[1])) <= IN_PRINT
+        near = difference_between(value, back) <= IN_PRINT
         cyan, magenta, yellow, black = percents
         return Printed(cyan, magenta, yellow, black, back, near)
 

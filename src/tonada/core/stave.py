@@ -12,13 +12,12 @@ from PIL import Image
 from tonada.core.chord import NEUTRAL_BELOW, anchor_of, ground_of, open_angles, place_of
 from tonada.core.color import (
     Floats,
-    hex_to_srgb8,
     is_in_gamut,
     oklab_to_linear,
     oklch_to_oklab,
     oklch_to_srgb8,
 )
-from tonada.core.contrast import ratio_length, relative_luminance, scale_position
+from tonada.core.contrast import position_of, ratio_length, relative_luminance, scale_position
 from tonada.core.palette import Take
 from tonada.core.placing import LINES
 
@@ -69,7 +68,7 @@ def stave_of(take: Take) -> Stave:
     anchor, ground = anchor_of(take), ground_of(take)
     _, chroma, hue = place_of(anchor) if anchor else (0.0, 0.0, 0.0)
     has_hue = chroma >= NEUTRAL_BELOW
-    here = float(scale_position(relative_luminance(hex_to_srgb8(ground.hex)))) if ground else 1.0
+    here = position_of(ground.hex) if ground else 1.0
     lines = [
         Line(ratio, position)
         for ratio in LINES

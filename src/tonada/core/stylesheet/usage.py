@@ -9,7 +9,7 @@ from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
-from tonada.core.contrast import composite, contrast_ratio
+from tonada.core.contrast import composite, ratio_between
 from tonada.core.limits import MAX_STYLESHEET_COLORS
 from tonada.core.notation import ReadColor
 from tonada.core.stylesheet.markup import looks_like_html, scan_page
@@ -227,7 +227,7 @@ def _pairs(tally: _Tally) -> tuple[RulePair, ...]:
             ground,
             tally.selectors[text, ground],
             count,
-            float(contrast_ratio(hex_to_srgb8(text), hex_to_srgb8(ground))),
+            ratio_between(text, ground),
         )
         for (text, ground), count in tally.pairs.items()
     ]
