@@ -20,7 +20,7 @@ from tonada.core.errors import ImageError, InputError
 from tonada.core.extract import extract_colors
 from tonada.core.palette import Role
 from tonada.document.own_file import read_own, write_own
-from tonada.handoff.client_sheet import Letterhead, html_sheet, pdf_sheet
+from tonada.handoff.client_sheet import Letterhead, Paper, html_sheet, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, make_file
 from tonada.handoff.press_profile import usual_press
 
@@ -110,9 +110,10 @@ def test_recolour_rewrites_a_stylesheet(
 
 
 def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) -> None:
-    for paper, size in (("A4", "595.276 x 841.89"), ("Letter", "612 x 792")):
+    sizes: dict[Paper, str] = {"A4": "595.276 x 841.89", "Letter": "612 x 792"}
+    for paper, size in sizes.items():
         file = tmp_path / f"{paper}.pdf"
-        file.write_bytes(pdf_sheet(TAKE, HEAD, usual_press(), paper))  # type: ignore[arg-type]  # one of two
+        file.write_bytes(pdf_sheet(TAKE, HEAD, usual_press(), paper))
         info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout
         assert re.search(r"Tagged:\s+yes", info)
         assert size in info

@@ -13,7 +13,7 @@ from PIL import Image
 from tonada.core.advice import advise
 from tonada.core.build import build_take
 from tonada.core.character import CHARACTERS
-from tonada.core.chord import Place, add_partner, open_angles, place, play, shape
+from tonada.core.chord import Place, add_partner, move_flag, open_angles, place, play, shape
 from tonada.core.color import (
     delta_e_ok,
     hex_to_srgb8,
@@ -25,6 +25,7 @@ from tonada.core.color import (
 from tonada.core.compare import compare
 from tonada.core.errors import InputError, TakeError
 from tonada.core.evaluation import evaluate
+from tonada.core.harmony import rule_angles
 from tonada.core.palette import Origin, Role, Swatch, Take
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
@@ -71,6 +72,34 @@ def test_free_players_take_their_places(rule: str, spread: float | None, angles:
     found = sorted(angle_of(played, role) for role in (Role.SECONDARY, Role.ACCENT))
     for one, other in zip(found, sorted(angles), strict=True):
         assert float(hue_distance(one, other)) <= 2.5
+
+
+@pytest.mark.parametrize(
+    ("rule", "index", "angle", "angles"),
+    [
+        pytest.param("split complementary", 0, 140, (140, 220), id="the other partner follows"),
+        pytest.param("split complementary", 1, -128.4, (128, 232), id="counted from its own side"),
+        pytest.param("split complementary", 0, 90, (110, 250), id="no nearer than the rule allows"),
+        pytest.param("analogous", 0, 50, (310, 50), id="over the anchor to the other side"),
+        pytest.param("tetradic", 2, 270, (90, 180, 270), id="counted from the opposite"),
+        pytest.param("tetradic", 1, 120, (60, 180, 240), id="the opposite stays"),
+        pytest.param("complementary", 0, 90, (180,), id="a rule without a spread"),
+    ],
+)
+def test_a_flag_goes_where_its_rule_allows(
+    rule: str, index: int, angle: float, angles: tuple[float, ...]
+) -> None:
+    moved = move_flag(orrin(Role.PRIMARY, rule=rule), index, angle)
+    assert rule_angles(rule, moved.harmony.spread) == angles
+    with pytest.raises(InputError):
+        move_flag(moved, len(angles), angle)
+
+
+def test_a_flag_of_free_angles_moves_alone() -> None:
+    take = orrin(Role.PRIMARY, rule="free", angles=(100.0, 200.0))
+    assert move_flag(take, 1, -30).harmony.angles == (100.0, 330.0)
+    with pytest.raises(InputError):
+        move_flag(take, 2, 0)
 
 
 def test_held_swatches_never_move_and_keep_their_seat() -> None:

@@ -15,7 +15,7 @@ from tonada.core.color import delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to
 from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import TakeError
 from tonada.core.evaluation import evaluate
-from tonada.core.grounds import STANDARD_GROUNDS, absorbed, grounds_of, wear, with_worn_pairs
+from tonada.core.grounds import STANDARD_GROUNDS, Worn, grounds_of, wear
 from tonada.core.mend import mends_for_pair
 from tonada.core.mend_all import mend_all
 from tonada.core.palette import Role, Take
@@ -25,9 +25,10 @@ from tonada.core.ramp import RampSettings
 from tonada.core.remap import remove, set_ramp
 from tonada.core.series import series_of
 from tonada.core.vision import simulated_oklab
+from tonada.core.worn_pairs import absorbed, with_worn_pairs
 
 
-def worn(take: Take, ground: str, figure: Figure):  # type: ignore[no-untyped-def]  # a short name in a test
+def worn(take: Take, ground: str, figure: Figure) -> Worn:
     here = next(one for one in grounds_of(take) if one.id == ground)
     return next(one for one in here.figures if one.figure is figure)
 

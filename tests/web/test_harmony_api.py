@@ -92,6 +92,8 @@ def test_the_field_is_a_picture_that_may_be_kept(client: Client) -> None:
         {"kind": "place", "swatch": "nobody", "chroma": 0.1, "hue": 0},
         {"kind": "place", "swatch": "s1", "chroma": 9, "hue": 0},
         {"kind": "chord", "harmony": {"rule": "blurple"}},
+        {"kind": "flag", "index": 7, "angle": 20},
+        {"kind": "flag", "index": 0, "angle": 7200},
         {"kind": "chord", "harmony": {"rule": "analogous", "spread": 200}},
         {"kind": "character", "harmony": {"character": "blurple"}},
         {"kind": "dance"},

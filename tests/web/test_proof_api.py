@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+import re
+from pathlib import Path
+from typing import get_args
+
 from tests.core.test_assign import TAKE
 from tests.web.conftest import Client
 from tonada.core.typefaces import PAIRINGS, TYPEFACES
+from tonada.document.proof import FaceName
 from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
@@ -21,6 +26,12 @@ def test_the_vocabulary_names_pages_faces_and_pairings(client: Client) -> None:
         "mail",
     ]
     assert len(said["typefaces"]) == len(TYPEFACES) >= 12
+    names = {face.name for face in TYPEFACES}
+    assert set(get_args(FaceName)) == names
+    shipped = (Path(__file__).parents[2] / "frontend/src/proof/faces.css").read_text(encoding="utf-8")
+    assert set(re.findall(r"fontsource-variable/([a-z0-9-]+)/", shipped)) == {
+        name.lower().replace(" ", "-") for name in names
+    }
     names = {face["name"] for face in said["typefaces"]}
     assert all({one.heading, one.text} <= names for one in PAIRINGS)
 
@@ -29,7 +40,9 @@ def test_the_proof_of_a_document(client: Client) -> None:
     said = client.post("/api/proof", json={"document": DOCUMENT}).get_json()
     assert [one["id"] for one in said["grounds"]][:2] == ["paper", "mist"]
     assert {one["style"] for one in said["styles"]} == {"h1", "h2", "h3", "text", "small", "label"}
-    assert len(said["grounds"][0]["series"]) == 5
+    series = said["grounds"][0]["series"]
+    assert len(series) == 5
+    assert all(one["passes"] and one["ratio"] >= one["needed"] == 3 for one in series)
     assert said["layer"] is None
     empty = client.post("/api/proof", json={"document": {"format": 1}}).get_json()
     assert empty["grounds"] == []

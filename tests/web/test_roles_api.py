@@ -144,6 +144,9 @@ def test_a_text_over_a_picture_of_the_brand(client: Client, document: dict[str, 
     assert whole["x"] > 0.5
     left = {"left": 0, "top": 0, "width": 0.5, "height": 1}
     assert client.post(path, json=body | {"region": left}).get_json()["passes"]
+    for level, needed in (("AA", 3.0), ("AAA", 4.5)):
+        large = body | {"document": document | {"level": level}, "size": 24}
+        assert client.post(path, json=large).get_json()["needed"] == needed
     veiled = client.post(path, json=body | {"layers": ["o1"]}).get_json()
     assert 0 < veiled["least_opacity"] <= 100
     assert problem_of(client.post(path, json=body | {"layers": ["o9"]}), 422)["field"] == "layers"

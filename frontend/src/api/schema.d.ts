@@ -2011,6 +2011,8 @@ export interface components {
             text_position: number;
             /** Ground Position */
             ground_position: number;
+            /** By Ground */
+            by_ground: boolean;
             /** Bracket Start */
             bracket_start: number;
             /** Bracket End */
@@ -2091,7 +2093,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
         };
         /**
          * CharacterChange
@@ -2121,6 +2123,21 @@ export interface components {
              * @default 0
              */
             turn: number;
+        };
+        /**
+         * FlagChange
+         * @description A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free.
+         */
+        FlagChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flag";
+            /** Index */
+            index: number;
+            /** Angle */
+            angle: number;
         };
         /**
          * Instead
@@ -2504,6 +2521,16 @@ export interface components {
             layers: string[];
             /** @default body text */
             usage: components["schemas"]["Usage"];
+            /**
+             * Size
+             * @default null
+             */
+            size: number | null;
+            /**
+             * Weight
+             * @default null
+             */
+            weight: number | null;
             /** @default null */
             region: components["schemas"]["RegionModel"] | null;
         };
@@ -2522,6 +2549,16 @@ export interface components {
             layers: string[];
             /** @default body text */
             usage: components["schemas"]["Usage"];
+            /**
+             * Size
+             * @default null
+             */
+            size: number | null;
+            /**
+             * Weight
+             * @default null
+             */
+            weight: number | null;
             /** Stops */
             stops: string[];
         };
@@ -2652,7 +2689,7 @@ export interface components {
         };
         /**
          * SeriesColor
-         * @description A colour for the series of a chart, with its ratio to the ground.
+         * @description A colour for the series of a chart, with its ratio to the ground and the ratio it needs.
          */
         SeriesColor: {
             /** Key */
@@ -2663,6 +2700,10 @@ export interface components {
             hex: string;
             /** Ratio */
             ratio: number;
+            /** Needed */
+            needed: number;
+            /** Passes */
+            passes: boolean;
         };
         /** StandsOn */
         StandsOn: {

@@ -22,6 +22,3 @@ export function changePair(take: TakeDocument, id: string, changes: Partial<Pair
     pairs: take.pairs.map((pair) => (pair.id === id ? { ...pair, ...changes } : pair)),
   }
 }
-
-/** A pair that a ground of the proof makes; it is changed there, and stands in no document. */
-export const isOfGround = (id: string) => id.startsWith('worn-')

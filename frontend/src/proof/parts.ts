@@ -91,9 +91,7 @@ function ofSeries(ground: GroundFigures, row: number): PartFigures | undefined {
     byRule: undefined,
     byRuleName: undefined,
     changed: false,
-    needed: 3,
     criterion: '1.4.11',
-    passes: one.ratio >= 3,
   }
 }
 
@@ -115,7 +113,7 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
       (sum, one) => sum + areaOf(one),
       0,
     )
-    add(ground.key, nameOfGround(ground), ground.hex, Math.max(0, areaOf(element) - covered))
+    add(ground.key, ground.name, ground.hex, Math.max(0, areaOf(element) - covered))
   }
   for (const element of page.querySelectorAll('[data-part]')) {
     const part = readPart(element)
@@ -127,8 +125,6 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
     .map((one) => ({ ...one, share: one.share / whole }))
     .sort((one, other) => other.share - one.share)
 }
-
-const nameOfGround = (ground: GroundFigures) => ground.name
 
 const areaOf = (element: Element) => {
   const box = element.getBoundingClientRect()

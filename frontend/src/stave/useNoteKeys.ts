@@ -1,5 +1,4 @@
 import { useDebounceFn } from '@vueuse/core'
-import { spreadChange } from './useStaveDrag'
 import { signed } from './layout'
 import type { Evaluation, Flag, SwatchFigures, TakeChange, TakeDocument } from '@/api/types'
 import { arrowOf } from '@/composables/arrows'
@@ -86,8 +85,7 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     if (flag === 'anchor') verbs.show({ kind: 'chord', harmony, turn })
     else {
       const index = look.evaluation.stave.flags.indexOf(flag)
-      const change = spreadChange(look.document, index, signed(flag.angle) + degrees)
-      if (change) verbs.show(change)
+      verbs.show({ kind: 'flag', index, angle: signed(flag.angle) + degrees })
     }
     void keep()
   }

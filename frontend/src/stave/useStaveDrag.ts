@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 import type { Ref } from 'vue'
-import { angleOf, positionOf, signed } from './layout'
+import { angleOf, positionOf } from './layout'
 import type { Box } from './layout'
 import type { Evaluation, Flag, SwatchFigures, TakeChange, TakeDocument } from '@/api/types'
 
@@ -100,8 +100,7 @@ export function useStaveDrag(
   }
 
   function moveFlag(grip: Extract<Grip, { kind: 'flag' }>, x: number) {
-    const change = spreadChange(look.document, grip.index, angleOf(x, field.value))
-    if (change) verbs.show(change)
+    verbs.show({ kind: 'flag', index: grip.index, angle: angleOf(x, field.value) })
   }
 
   function turned(degrees: number): TakeChange {
@@ -127,32 +126,4 @@ export function useStaveDrag(
       end(verbs.drop)
     },
   }
-}
-
-/** The spread that brings a partner to an angle: which way a rule counts it. */
-export function spreadChange(
-  document: TakeDocument,
-  index: number,
-  angle: number,
-): TakeChange | undefined {
-  const { harmony } = document
-  if (harmony.rule === 'free') {
-    const angles = harmony.angles.map((own, row) => (row === index ? (angle + 720) % 360 : own))
-    return { kind: 'chord', harmony: { ...harmony, angles }, turn: 0 }
-  }
-  const range = SPREADS[harmony.rule]
-  if (!range) return undefined
-  const away = Math.abs(signed(range.opposite?.includes(index) ? angle - 180 : angle))
-  const spread = Math.round(Math.min(range.most, Math.max(range.least, away)))
-  return { kind: 'chord', harmony: { ...harmony, spread }, turn: 0 }
-}
-
-/** Which rules have a spread, and which of their partners are counted from the opposite. */
-const SPREADS: Readonly<
-  Record<string, { least: number; most: number; opposite?: readonly number[] } | undefined>
-> = {
-  analogous: { least: 10, most: 60 },
-  'split complementary': { least: 110, most: 175 },
-  tetradic: { least: 20, most: 160, opposite: [2] },
-  'analogous with accent': { least: 10, most: 60 },
 }

@@ -297,7 +297,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
             />
           </TabPanel>
           <TabPanel><TypePanel :proof="figures" :vocabulary="vocabulary" /></TabPanel>
-          <TabPanel><MaterialPanel :proof="figures" :page="page" /></TabPanel>
+          <TabPanel><MaterialPanel :proof="figures" /></TabPanel>
         </TabPanels>
       </TabGroup>
       <PlannedShares

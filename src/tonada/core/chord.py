@@ -18,7 +18,7 @@ from tonada.core.color import (
     largest_chroma,
 )
 from tonada.core.errors import InputError
-from tonada.core.harmony import color_at, rule_angles
+from tonada.core.harmony import FREE, color_at, rule_angles, spread_at
 from tonada.core.naming import color_name, unlike
 from tonada.core.palette import SIGNALS, Origin, Role, Swatch, Take
 from tonada.core.palette_parts import free_swatch_id
@@ -124,6 +124,22 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
         if not swatch.held:
             values[swatch.id] = _at_hue(swatch.hex, turned + angle)
     return recolor_many(take, _limited(take, values), f"by the rule “{take.harmony.rule}”", "harmony")
+
+
+def move_flag(take: Take, index: int, angle: float) -> Take:
+    """Return the take with a partner's flag at an angle from the anchor, as near as its rule allows.
+
+    The spread follows, and the other partners with it; of the rule “free” only this angle. Raises
+    InputError for a partner that isn't there.
+    """
+    harmony = take.harmony
+    if harmony.rule == FREE.name:
+        if not 0 <= index < len(harmony.angles):
+            raise InputError(f"There are {len(harmony.angles)} angles of your own.", field="index")
+        angles = (*harmony.angles[:index], angle % 360, *harmony.angles[index + 1 :])
+        return play(replace(take, harmony=replace(harmony, angles=angles)))
+    spread = spread_at(harmony.rule, index, angle)
+    return take if spread is None else play(replace(take, harmony=replace(harmony, spread=spread)))
 
 
 def shape(take: Take) -> Take:

@@ -20,7 +20,6 @@ from tonada.core.contrast import (
     ratio_between,
     ratio_length,
 )
-from tonada.core.grounds import with_worn_pairs
 from tonada.core.palette import (
     Assignment,
     Pair,
@@ -32,6 +31,7 @@ from tonada.core.palette import (
 from tonada.core.plan import Plan, plan_of, planned_share
 from tonada.core.requirements import requirement
 from tonada.core.stave import Stave, stave_of
+from tonada.core.worn_pairs import is_worn, with_worn_pairs
 
 Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enhanced text"]
 
@@ -91,6 +91,7 @@ class PairFigures:
 
     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
+    by_ground: it was made by a ground of the proof, and is changed there.
     """
 
     id: str
@@ -113,6 +114,7 @@ class PairFigures:
     verdict: Verdict
     text_position: float
     ground_position: float
+    by_ground: bool
     bracket_start: float
     bracket_end: float
 
@@ -278,6 +280,7 @@ def _figures_of_pair(
         verdict=verdict_of(ratio, asked.usage),
         text_position=text_position,
         ground_position=ground_position,
+        by_ground=is_worn(pair.id),
         bracket_start=bracket_start,
         bracket_end=bracket_end,
     )

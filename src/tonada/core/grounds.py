@@ -14,7 +14,7 @@ from typing import Final
 from tonada.core.color import Hex
 from tonada.core.contrast import Usage, luminance_of, ratio_between
 from tonada.core.errors import TakeError
-from tonada.core.palette import Pair, Role, Take, role_name
+from tonada.core.palette import Role, Take, role_name
 from tonada.core.proof_parts import FIGURE_USAGES, Figure, Ground, TextSize, TextStyle
 from tonada.core.requirements import Requirement, requirement
 
@@ -22,11 +22,10 @@ from tonada.core.requirements import Requirement, requirement
 TINT: Final = "tint"
 STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.ACCENT, Role.NIGHT)
 TINT_NAME: Final = "Tint"
-# How a pair is named that comes from a ground: `worn-` ground `-` figure.
-WORN: Final = "worn-"
 
 _HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
-_STYLES: Final[dict[Figure, TextStyle]] = {
+# The style of each figure that is a running text.
+TEXT_FIGURES: Final[dict[Figure, TextStyle]] = {
     Figure.TEXT: "text",
     Figure.QUIET: "small",
     Figure.LINK: "text",
@@ -42,13 +41,6 @@ _SIGNALS: Final = {
     Figure.CAUTION: Role.CAUTION,
     Figure.BAD: Role.BAD,
     Figure.NOTE: Role.NOTE,
-}
-_SAMPLES: Final[dict[Figure, str]] = {
-    Figure.HEADING: "A heading",
-    Figure.TEXT: "A text to be read",
-    Figure.QUIET: "A quiet remark",
-    Figure.LINK: "a link in a text",
-    Figure.LABEL: "A button",
 }
 
 
@@ -117,38 +109,6 @@ def called(take: Take, key: str) -> str:
     return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
 
 
-def with_worn_pairs(take: Take) -> Take:
-    """Return the take with a pair for each figure that falls short or was changed by hand.
-
-    The rule's own choices pass and say nothing new, so they stay out of the list.
-    """
-    take = absorbed(take)
-    known = {(one.text, one.ground, one.usage) for one in take.pairs}
-    pairs = [
-        pair
-        for ground in grounds_of(take)
-        for worn in ground.figures
-        if worn.changed or not worn.passes
-        if (pair := _pair_of(take, ground, worn)) and (pair.text, pair.ground, pair.usage) not in known
-    ]
-    return replace(take, pairs=(*take.pairs, *pairs)) if pairs else take
-
-
-def absorbed(take: Take) -> Take:
-    """Return the take with the pairs of with_worn_pairs taken into its grounds again."""
-    worn = [one for one in take.pairs if one.id.startswith(WORN)]
-    if not worn:
-        return take
-    plain = replace(take, pairs=tuple(one for one in take.pairs if not one.id.startswith(WORN)))
-    for pair in worn:
-        ground, figure = _place_of(pair.id)
-        now = next((one for one in grounds_of(plain) if one.id == ground), None)
-        here = next((one for one in now.figures if one.figure == figure), None) if now else None
-        if here and here.key != pair.text:
-            plain = wear(plain, ground, figure, pair.text)
-    return plain
-
-
 def wear(take: Take, ground: str, figure: Figure, key: str | None) -> Take:
     """Return the take with a figure of a ground worn by a colour; None gives it back to the rule.
 
@@ -166,36 +126,8 @@ def wear(take: Take, ground: str, figure: Figure, key: str | None) -> Take:
     return replace(take, grounds=(*others[:at], after, *others[at:]))
 
 
-def _place_of(pair_id: str) -> tuple[str, Figure]:
-    ground, _, figure = pair_id.removeprefix(WORN).rpartition("-")
-    return ground, next(one for one in Figure if _word(one) == figure)
-
-
-def _word(figure: Figure) -> str:
-    return figure.split(" ")[-1] if figure is not Figure.QUIET else "quiet"
-
-
-def _pair_of(take: Take, ground: WornGround, worn: Worn) -> Pair:
-    below = ground.key
-    if worn.figure is Figure.LABEL:
-        below = next(one.key for one in ground.figures if one.figure == Figure.BUTTON)
-    size: TextSize | None = None
-    if worn.figure is Figure.HEADING:
-        size = _smallest_heading(take)
-    elif worn.figure in _STYLES:
-        size = take.proof.size_of(_STYLES[worn.figure])
-    return Pair(
-        f"{WORN}{ground.id}-{_word(worn.figure)}",
-        worn.key,
-        below,
-        worn.usage,
-        _SAMPLES.get(worn.figure, worn.figure.capitalize()),
-        size=size.size if size else None,
-        weight=size.weight if size else None,
-    )
-
-
-def _smallest_heading(take: Take) -> TextSize:
+def smallest_heading(take: Take) -> TextSize:
+    """Return the size of the heading that needs the highest ratio."""
     sizes = [take.proof.size_of(style) for style in _HEADINGS]
     return max(sizes, key=lambda one: requirement(Usage.BODY_TEXT, take.level, one.size, one.weight).ratio)
 
@@ -242,10 +174,10 @@ class _Known:
 
 def _needed(take: Take, figure: Figure) -> float:
     if figure is Figure.HEADING:
-        size = _smallest_heading(take)
+        size = smallest_heading(take)
         return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight).ratio
-    if figure in _STYLES:
-        return needed_for(take, _STYLES[figure], FIGURE_USAGES[figure]).ratio
+    if figure in TEXT_FIGURES:
+        return needed_for(take, TEXT_FIGURES[figure], FIGURE_USAGES[figure]).ratio
     return requirement(FIGURE_USAGES[figure], take.level).ratio
 
 

@@ -93,6 +93,22 @@ def rule_angles(name: str, spread: float | None = None, free: tuple[float, ...] 
     return tuple(float(angle) % 360 for angle in rule.angles(chosen))
 
 
+def spread_at(name: str, index: int, angle: float) -> float | None:
+    """Return the whole spread, within its range, at which a partner of the rule stands nearest to an angle.
+
+    On either side of where it is counted from. None where the partner stays whatever the spread.
+    Raises InputError for a partner that the rule has not.
+    """
+    rule = RULES[name]
+    starts, turned = rule.angles(0), rule.angles(1)
+    if not 0 <= index < len(starts):
+        raise InputError(f"“{name}” has {len(starts)} partners.", field="index")
+    if starts[index] % 360 == turned[index] % 360:
+        return None
+    away = float(hue_distance(angle, starts[index]))
+    return float(np.floor(min(rule.most, max(rule.least, away)) + 0.5))
+
+
 def partners(
     anchor: Hex, rule: str, spread: float | None = None, free: tuple[float, ...] = ()
 ) -> tuple[tuple[Hex, float], ...]:

@@ -9,13 +9,13 @@ from tonada.core.color import Hex, difference_between
 from tonada.core.contrast import ratio_between
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.evaluation import evaluate
-from tonada.core.grounds import absorbed, with_worn_pairs
 from tonada.core.naming import color_name, unlike
 from tonada.core.nearest import MendMode, best_ratio, mend_color
 from tonada.core.palette import Origin, Pair, Swatch, Take, role_name
 from tonada.core.palette_parts import free_swatch_id
 from tonada.core.recolor import change_pair_text, recolor
 from tonada.core.requirements import requirement
+from tonada.core.worn_pairs import absorbed, with_worn_pairs
 
 MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role", "use step"]
 End: TypeAlias = Literal["text", "ground"]

@@ -27,11 +27,11 @@ from tonada.core.color import (
 )
 from tonada.core.contrast import luminance_of, ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.evaluation import PairFigures, evaluate
-from tonada.core.grounds import absorbed, with_worn_pairs
 from tonada.core.harmony import nearest_of_hue
 from tonada.core.mend import called, is_held, owner_of
 from tonada.core.palette import Take
 from tonada.core.recolor import recolor_many
+from tonada.core.worn_pairs import absorbed, with_worn_pairs
 
 CANDIDATES: Final = 160
 # So that a colour without a share still counts.

@@ -15,6 +15,9 @@ Name = Annotated[
     str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
 ]
 Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
+# Of a text, in CSS pixels and as a font's weight.
+PixelSize = Annotated[float, Field(gt=0, le=1000)]
+Weight = Annotated[int, Field(ge=1, le=1000)]
 Share = Annotated[float, Field(ge=0, le=1)]
 # One of Role, or one of the designer's own: “own-…”.
 RoleText = Annotated[str, StringConstraints(pattern=r"^[a-z0-9-]{1,40}$")]

@@ -18,9 +18,11 @@ from tonada.document.parts import (
     Identifier,
     Model,
     Name,
+    PixelSize,
     RoleText,
     Share,
     StepNumber,
+    Weight,
 )
 from tonada.document.proof import ChosenSlotModel, GroundModel, ProofModel
 
@@ -131,8 +133,8 @@ class PairModel(Model):
     usage: Usage
     sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
     layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
-    size: Annotated[float, Field(gt=0, le=1000)] | None = None
-    weight: Annotated[int, Field(ge=1, le=1000)] | None = None
+    size: PixelSize | None = None
+    weight: Weight | None = None
 
     def to_pair(self) -> palette.Pair:
         return _pair(

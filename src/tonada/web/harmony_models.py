@@ -48,6 +48,17 @@ class ChordChange(Model):
         return TakeDocument.of(chord.play(take, turn=self.turn)), ()
 
 
+class FlagChange(Model):
+    """A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free."""
+
+    kind: Literal["flag"]
+    index: Annotated[int, Field(ge=0, le=MOST_FREE_ANGLES - 1)]
+    angle: Annotated[float, Field(ge=-720, le=720)]
+
+    def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
+        return TakeDocument.of(chord.move_flag(document.to_take(), self.index, self.angle)), ()
+
+
 class CharacterChange(Model):
     """Other settings; the free swatches get the lightness and chroma of the character."""
 
@@ -70,7 +81,8 @@ class PartnerChange(Model):
 
 
 TakeChange = Annotated[
-    PlaceChange | ChordChange | CharacterChange | PartnerChange | RoleChanges, Field(discriminator="kind")
+    PlaceChange | ChordChange | FlagChange | CharacterChange | PartnerChange | RoleChanges,
+    Field(discriminator="kind"),
 ]
 
 

@@ -16,34 +16,12 @@ from tonada.core.nearest import MendMode
 from tonada.core.notation import Notation
 from tonada.core.palette import Role
 from tonada.core.proposal import ProposedRole
-from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.roles import Candidate, Whole
-from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
 from tonada.document.parts import Described, HexText, Identifier, Model, Name, Share
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
 from tonada.store.versions import VersionRow
-
-
-class LimitsAnswer(Model):
-    """What the page may ask for, so that it need not know."""
-
-    neutrals: int = limits.MAX_NEUTRALS
-    overlays: int = limits.MAX_OVERLAYS
-    least_steps: int = LEAST_STEPS
-    most_steps: int = MOST_STEPS
-    most_mixed: int = MOST_MIXED
-    difference: float = LARGEST_DIFFERENCE
-
-
-class SessionAnswer(Model):
-    csrf_token: str
-    limits: LimitsAnswer = LimitsAnswer()
-    version: str
-    max_file_bytes: int
-    max_pixels: int
-    scale_greys: tuple[str, ...]
 
 
 class BrandBody(Model):
@@ -238,6 +216,7 @@ class PairFiguresAnswer(Model):
     verdict: Verdict
     text_position: float
     ground_position: float
+    by_ground: bool
     bracket_start: float
     bracket_end: float
 

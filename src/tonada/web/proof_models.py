@@ -5,13 +5,14 @@ from __future__ import annotations
 from pydantic import ConfigDict
 
 from tonada.core import limits
+from tonada.core.color import Hex
 from tonada.core.contrast import Usage, ratio_between
 from tonada.core.grounds import WornGround, called, grounds_of, needed_for
 from tonada.core.palette import Take
 from tonada.core.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.proof_pages import PAGES, section_grounds
 from tonada.core.proof_parts import TEXT_STYLES, USUAL_SIZES, Figure, TextStyle
-from tonada.core.series import series_of
+from tonada.core.series import NEEDED, series_of
 from tonada.core.typefaces import PAIRINGS, TYPEFACES
 from tonada.document.parts import Model
 from tonada.document.proof import FaceName, TextSizeModel
@@ -41,12 +42,22 @@ class WornAnswer(Read):
 
 
 class SeriesColor(Model):
-    """A colour for the series of a chart, with its ratio to the ground."""
+    """A colour for the series of a chart, with its ratio to the ground and the ratio it needs."""
 
     key: str
     name: str
     hex: str
     ratio: float
+    needed: float
+    passes: bool
+
+    @classmethod
+    def of(cls, take: Take, key: str, ground: Hex) -> SeriesColor:
+        value = take.color_of(key)
+        ratio = ratio_between(value, ground)
+        return cls(
+            key=key, name=called(take, key), hex=value, ratio=ratio, needed=NEEDED, passes=ratio >= NEEDED
+        )
 
 
 class GroundAnswer(Model):
@@ -62,11 +73,6 @@ class GroundAnswer(Model):
 
     @classmethod
     def of(cls, one: WornGround, take: Take) -> GroundAnswer:
-        series = tuple(
-            SeriesColor(key=key, name=called(take, key), hex=value, ratio=ratio_between(value, one.hex))
-            for key in series_of(take, one.hex)
-            if (value := take.color_of(key))
-        )
         return cls(
             id=one.id,
             name=one.name,
@@ -74,7 +80,7 @@ class GroundAnswer(Model):
             hex=one.hex,
             is_own=one.is_own,
             figures=tuple(WornAnswer.model_validate(worn) for worn in one.figures),
-            series=series,
+            series=tuple(SeriesColor.of(take, key, one.hex) for key in series_of(take, one.hex)),
         )
 
 

@@ -15,7 +15,7 @@ from tonada.core.grid import GridOrder
 from tonada.core.palette import Take
 from tonada.core.requirements import Requirement, requirement
 from tonada.core.vision import AnySight
-from tonada.document.parts import ColorKey, Identifier, Model
+from tonada.document.parts import ColorKey, Identifier, Model, PixelSize, Weight
 from tonada.document.take import TakeDocument
 from tonada.web.source_models import RegionModel
 
@@ -79,12 +79,17 @@ class GridAnswer(Model):
 
 
 class OverBody(Model):
-    """A text of a take over something, with overlays between, the lowest first."""
+    """A text of a take over something, with overlays between, the lowest first.
+
+    size, in CSS pixels, and weight decide whether a text is large, as those of a pair do.
+    """
 
     document: TakeDocument
     text: ColorKey
     layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
     usage: Usage = Usage.BODY_TEXT
+    size: PixelSize | None = None
+    weight: Weight | None = None
 
     def laid(self, take: Take) -> tuple[Layer, ...]:
         """Return the layers with their values. Raises TakeError for one that isn't there."""
@@ -99,7 +104,7 @@ class OverBody(Model):
         )
 
     def asked(self) -> Requirement:
-        return requirement(self.usage, self.document.level)
+        return requirement(self.usage, self.document.level, self.size, self.weight)
 
 
 class PictureBody(OverBody):

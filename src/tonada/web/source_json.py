@@ -86,7 +86,9 @@ def stylesheet_to_json(
                 ground=use.ground,
                 border=use.border,
                 other=use.other,
-                translucent=use.translucent,
+                translucent=tuple(
+                    dict.fromkeys(f"{value} at {alpha * 100:.0f} %" for value, alpha in use.translucent)
+                ),
             )
             for use in reading.uses
         ),

@@ -66,6 +66,8 @@ watch(
       text: text.value,
       layers: layer.value ? [layer.value] : [],
       usage: usage.value,
+      size: null,
+      weight: null,
     }
     try {
       const answer = isPicture.value

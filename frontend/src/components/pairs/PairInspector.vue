@@ -8,7 +8,6 @@ import type { PairFigures } from '@/api/types'
 import CopyButton from '@/components/CopyButton.vue'
 import { useMends } from '@/composables/useMends'
 import { formatNeeded, formatRatio, verdictText } from '@/format'
-import { isOfGround } from '@/document/pairs'
 import { targetFrom, targetOf } from '@/document/roles'
 import { useTakeStore } from '@/stores/take'
 
@@ -90,7 +89,7 @@ function apply() {
         </dd>
       </div>
     </dl>
-    <p v-if="isOfGround(pair.id)" class="mt-2">
+    <p v-if="pair.by_ground" class="mt-2">
       What a section of the site wears on its ground.
       <RouterLink :to="{ name: 'proof' }" class="underline underline-offset-2"
         >Change it in Proof</RouterLink

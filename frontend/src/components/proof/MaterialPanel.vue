@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { ProofFigures, TakeDocument } from '@/api/types'
+import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import { freeIdOf } from '@/document/pairs'
 import { setProof } from '@/document/proof'
@@ -10,7 +10,7 @@ import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
 /** The brand’s own logo and picture, and the layer that makes a text on the picture readable. */
-const props = defineProps<{ proof: ProofFigures; page: string }>()
+const props = defineProps<{ proof: ProofFigures }>()
 const brand = useBrandStore()
 const take = useTakeStore()
 const settings = computed(() => take.shown?.proof)
@@ -59,7 +59,7 @@ async function lay() {
     const alphas = await Promise.all(
       ground.figures
         .filter((one) => one.figure === 'heading' || one.figure === 'text')
-        .map((one) => least(laid, source, id, one.key, neededBy(one.figure))),
+        .map((one) => least(laid, source, id, one.key, one.figure === 'heading' ? 'h1' : 'small')),
     )
     const alpha = Math.max(...alphas) / 100
     const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))
@@ -69,22 +69,19 @@ async function lay() {
     problem.value = explain(reason)
   }
 }
-const neededBy = (figure: string) =>
-  props.proof.styles.find((one) => one.style === (figure === 'heading' ? 'h1' : 'small'))?.needed ??
-  4.5
 
 async function least(
   document: TakeDocument,
   source: string,
   layer: string,
   text: string,
-  needed: number,
+  style: TextStyle,
 ) {
-  const usage = needed <= 3 ? ('large text' as const) : ('body text' as const)
+  const { size = null, weight = null } = props.proof.styles.find((one) => one.style === style) ?? {}
   const found = await given(
     api.POST('/api/sources/{source_id}/backdrop', {
       params: { path: { source_id: source } },
-      body: { document, text, layers: [layer], usage, region: null },
+      body: { document, text, layers: [layer], usage: 'body text', size, weight, region: null },
     }),
   )
   return found.least_opacity ?? 100

@@ -85,7 +85,7 @@ function give(key: string | null) {
       </dl>
       <PictureRatio
         v-if="part.isOverPicture && part.look"
-        :part="part"
+        :style="style"
         :worn="worn"
         :element="element"
       />

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { Backdrop } from '@/api/types'
+import type { Backdrop, ProofFigures } from '@/api/types'
 import { formatRatio } from '@/format'
 import { regionOf } from '@/proof/parts'
-import type { Part, PartFigures } from '@/proof/parts'
+import type { PartFigures } from '@/proof/parts'
 import { useTakeStore } from '@/stores/take'
 
 /** What a text over the brand’s picture has under it: the worst pixel counts. */
-const props = defineProps<{ part: Part; worn: PartFigures; element: Element | undefined }>()
+const props = defineProps<{
+  style: ProofFigures['styles'][number] | undefined
+  worn: PartFigures
+  element: Element | undefined
+}>()
 const take = useTakeStore()
 const found = shallowRef<Backdrop>()
 const problem = shallowRef('')
@@ -28,7 +32,9 @@ watch(
             document,
             text: props.worn.key,
             layers: overlay ? [overlay] : [],
-            usage: props.worn.needed <= 3 ? 'large text' : 'body text',
+            usage: 'body text',
+            size: props.style?.size ?? null,
+            weight: props.style?.weight ?? null,
             region: regionOf(props.element),
           },
         }),
@@ -57,7 +63,7 @@ watch(
       </div>
     </dl>
     <p class="mt-1 font-semibold">
-      <template v-if="found.worst >= worn.needed">It can be read everywhere.</template>
+      <template v-if="found.passes">It can be read everywhere.</template>
       <template v-else-if="found.least_opacity !== null">
         The layer over the picture must be {{ found.least_opacity }} % and more.
       </template>

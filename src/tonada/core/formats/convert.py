@@ -17,7 +17,7 @@ from tonada.core.formats.svg_swatches import write_svg
 from tonada.core.formats.table import write_csv
 from tonada.core.formats.tailwind import write_tailwind
 from tonada.core.formats.tokens_writing import write_tokens
-from tonada.core.sheet import USUAL_OPTIONS, Options, Sheet, Value, words_of
+from tonada.core.sheet import USUAL_OPTIONS, Options, Part, Sheet, Value, words_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +60,6 @@ def sheet_of_list(found: ColorList) -> Sheet:
         while words in taken:
             words, number = (*base, str(number)), number + 1
         taken.add(words)
-        part = "role" if color.role else "swatch"
-        values.append(Value(part, words, color.name or color.hex, color.hex))  # type: ignore[arg-type]  # a literal
+        part: Part = "role" if color.role else "swatch"
+        values.append(Value(part, words, color.name or color.hex, color.hex))
     return Sheet(found.title or "", tuple(values))

@@ -153,7 +153,7 @@ def _mapped(
 
 def _values_of(use: ColorUse) -> list[Hex]:
     """Return the values that a use was written as: a translucent one is replaced with its own opacity."""
-    return [use.hex, *(text.partition(" at ")[0] for text in use.translucent)]
+    return [use.hex, *(value for value, _ in use.translucent)]
 
 
 def _purpose(sums: Mapping[str, int]) -> str:

@@ -44,14 +44,14 @@ class StyleFile:
 
 @dataclass(frozen=True, slots=True)
 class ColorUse:
-    """A colour and how often it is used as what. translucent: as written, where it had an alpha."""
+    """A colour and how often it is used as what. translucent: value and opacity, where it had one."""
 
     hex: Hex
     text: int
     ground: int
     border: int
     other: int
-    translucent: tuple[str, ...] = ()
+    translucent: tuple[tuple[Hex, float], ...] = ()
 
     @property
     def count(self) -> int:
@@ -85,7 +85,7 @@ class _Tally:
     """What is counted while the files are walked."""
 
     purposes: Counter[tuple[Hex, Purpose]] = field(default_factory=Counter)
-    translucent: dict[Hex, set[str]] = field(default_factory=dict)
+    translucent: dict[Hex, set[tuple[Hex, float]]] = field(default_factory=dict)
     pairs: Counter[tuple[Hex, Hex]] = field(default_factory=Counter)
     selectors: dict[tuple[Hex, Hex], str] = field(default_factory=dict)
 
@@ -200,7 +200,7 @@ def _count_rule(rule: list[Declaration], variables: dict[str, str], page: Hex, t
             seen = _over(color, page if purpose == "ground" else own_ground or page)
             tally.purposes[seen, purpose] += 1
             if color.alpha < 1:
-                tally.translucent.setdefault(seen, set()).add(f"{color.hex} at {color.alpha * 100:.0f} %")
+                tally.translucent.setdefault(seen, set()).add((color.hex, color.alpha))
             if one.property == "color":
                 text = seen
     if text and own_ground:

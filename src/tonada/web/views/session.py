@@ -8,7 +8,7 @@ from flask_wtf.csrf import generate_csrf
 from tonada import __version__
 from tonada.core.contrast import scale_greys
 from tonada.core.limits import MAX_FILE_BYTES, MAX_PIXELS
-from tonada.web.models import SessionAnswer
+from tonada.web.session_models import SessionAnswer
 from tonada.web.views.answers import answer, blueprint
 
 api = blueprint("session")
