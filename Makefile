@@ -5,7 +5,7 @@ NODE := PATH="$$(scripts/node-path.sh)"
 FRONTEND_FILES := $(shell find frontend/src frontend/public -type f 2>/dev/null) frontend/index.html frontend/docs.html frontend/vite.config.ts
 
 .DEFAULT_GOAL := help
-.PHONY: help setup demo demo-reset serve test lint pytest browser-test bench screenshots types lock system system-tests clean
+.PHONY: help setup demo demo-reset serve test lint pytest frontend-test bench screenshots types lock system system-tests clean
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -42,7 +42,9 @@ lint: .venv/.installed-dev frontend/node_modules/.installed ## ruff, mypy, vue-t
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent check
 pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
 	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
-test: lint pytest ## everything that proves a change
+frontend-test: frontend/node_modules/.installed ## the front end's own tests: documents, stores, layout
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent test
+test: lint frontend-test pytest ## everything that proves a change
 
 bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run
 	@$(PYTHON) -m bench

@@ -89,7 +89,7 @@ export function placeNotes(spots: readonly Spot[], bounds: Box): Record<string, 
   return result
 }
 
-const ASIDE = [0, 14, -14, 21, -21, 28, -28, 35, -35] as const
+const ASIDE = [0, 14, -14, 21, -21, 28, -28, 35, -35, 42, -42, 56, -56] as const
 const LABEL_HEIGHT = 18
 /** WCAG 2.2, 2.5.8: so far apart that each can be hit. */
 const TARGET = 25

@@ -1,0 +1,15 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+/** What has no screen: documents, stores, layout. The interface itself is driven by tests/browser. */
+export default defineConfig({
+  plugins: [vue()],
+  resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
+  test: {
+    include: ['tests/**/*.test.ts'],
+    environment: 'happy-dom',
+    environmentOptions: { happyDOM: { url: 'http://tonada.test/' } },
+    setupFiles: ['tests/server.ts'],
+    unstubGlobals: true,
+  },
+})
