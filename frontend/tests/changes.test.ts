@@ -4,6 +4,8 @@ import { beforeEach, expect, it } from 'vitest'
 import { effectScope, nextTick, ref, shallowRef } from 'vue'
 import type { EffectScope } from 'vue'
 import type { Choice, Source, TakeChange, TakeDocument } from '@/api/types'
+import { api, given } from '@/api/client'
+import { useAnswer, useUnanswered } from '@/composables/useAnswer'
 import { useChange } from '@/composables/useChange'
 import { useEvaluation } from '@/composables/useEvaluation'
 import { useProposal } from '@/composables/useProposal'
@@ -210,4 +212,39 @@ it('what is built is what is proposed to the newest choice, also while it is on 
   slow.release(named('Newest'))
   expect((await built)?.swatches[0]?.name).toBe('Newest')
   expect(isAsProposed.value).toBe(false)
+})
+
+it('a question without an answer is said, asked again with all others, and forgotten with its view', async () => {
+  const { problem, askAgain } = useUnanswered()
+  answer('GET /api/brands', () => {
+    throw new TypeError('offline')
+  })
+  const read = () => given(api.GET('/api/brands'))
+  const { answer: brands } = inScope(() => useAnswer(read))
+  await settled()
+  expect(problem.value).toContain('can’t be reached')
+  answer('GET /api/brands', () => new Refusal({ status: 429, detail: 'Too many at once.' }))
+  askAgain()
+  await settled()
+  expect(problem.value).toBe('Too many at once.')
+  answer('GET /api/brands', () => ({ brands: [] }))
+  askAgain()
+  await settled()
+  expect([problem.value, brands.value]).toEqual(['', { brands: [] }])
+  answer('GET /api/brands', () => new Refusal({ status: 500, detail: 'It broke.' }))
+  inScope(() => useAnswer(read))
+  await settled()
+  expect(problem.value).toBe('It broke.')
+  scope.stop()
+  expect(problem.value).toBe('')
+})
+
+it('an answer to an older asking is not taken', async () => {
+  const first = later<string>()
+  const waiting = [first.promise, Promise.resolve('second')]
+  const { answer: text, ask } = inScope(() => useAnswer(() => waiting.shift() ?? first.promise))
+  await ask()
+  first.release('first')
+  await settled()
+  expect(text.value).toBe('second')
 })

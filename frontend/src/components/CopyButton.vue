@@ -13,7 +13,8 @@ const { copyValue, isCopied } = useCopy()
 const { inChosen, show } = useNotations()
 
 async function copy() {
-  await copyValue(await inChosen(props.value), props.value)
+  const text = await inChosen(props.value)
+  if (text !== undefined) await copyValue(text, props.value)
 }
 </script>
 

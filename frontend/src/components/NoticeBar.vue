@@ -1,6 +1,7 @@
 <script setup lang="ts">
-defineProps<{ text: string }>()
-const emit = defineEmits<{ dismiss: [] }>()
+/** again: what failed can be asked for again, so that there is nothing to dismiss. */
+defineProps<{ text: string; again?: boolean }>()
+const emit = defineEmits<{ dismiss: []; again: [] }>()
 </script>
 
 <template>
@@ -10,6 +11,7 @@ const emit = defineEmits<{ dismiss: [] }>()
     </svg>
     <p class="flex-1">{{ text }}</p>
     <slot />
-    <button type="button" class="button" @click="emit('dismiss')">Dismiss</button>
+    <button v-if="again" type="button" class="button" @click="emit('again')">Try again</button>
+    <button v-else type="button" class="button" @click="emit('dismiss')">Dismiss</button>
   </div>
 </template>

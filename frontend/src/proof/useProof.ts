@@ -1,11 +1,15 @@
-import { ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { shallowRef, watch } from 'vue'
+import { api, given } from '@/api/client'
 import type { ProofFigures, TakeDocument } from '@/api/types'
+import { useQuestion } from '@/composables/useAnswer'
 
 /** What a take’s pages are drawn with; while it is dragged, the newest state is asked for, one at a time. */
 export function useProof(document: () => TakeDocument | undefined) {
   const figures = shallowRef<ProofFigures>()
-  const problem = ref('')
+  const question = useQuestion(() => {
+    wanted = document()
+    void ask()
+  })
   let wanted: TakeDocument | undefined
   let running = false
 
@@ -17,9 +21,9 @@ export function useProof(document: () => TakeDocument | undefined) {
       wanted = undefined
       try {
         figures.value = await given(api.POST('/api/proof', { body: { document: asked } }))
-        problem.value = ''
+        question.answered()
       } catch (reason) {
-        problem.value = explain(reason)
+        question.failed(reason)
       }
     }
     running = false
@@ -33,5 +37,5 @@ export function useProof(document: () => TakeDocument | undefined) {
     },
     { immediate: true },
   )
-  return { figures, problem }
+  return { figures }
 }

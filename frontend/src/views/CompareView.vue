@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, given } from '@/api/client'
-import type { Evaluation, Take } from '@/api/types'
 import TakeColumn from '@/components/versions/TakeColumn.vue'
 import { useBrandStore } from '@/stores/brand'
+import { useAnswer } from '@/composables/useAnswer'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
@@ -22,14 +22,8 @@ const chosen = computed(() => {
   return known.length >= FEWEST ? known : takes.value.slice(0, MOST).map((one) => one.id)
 })
 
-const columns = shallowRef<{ take: Take; evaluation: Evaluation }[]>([])
-watch(
-  chosen,
-  async (ids) => {
-    columns.value = await Promise.all(ids.map(load))
-  },
-  { immediate: true },
-)
+const { answer: columns, ask } = useAnswer(() => Promise.all(chosen.value.map(load)))
+watch(chosen, ask)
 
 async function load(id: string) {
   const take = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, given } from '@/api/client'
-import type { FileKind, FileOptions, HandoffVocabulary } from '@/api/types'
+import type { FileKind, FileOptions } from '@/api/types'
 import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
 import ChangesPanel from '@/components/handoff/ChangesPanel.vue'
@@ -17,6 +17,7 @@ import VersionNote from '@/components/handoff/VersionNote.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import RadioBar from '@/components/RadioBar.vue'
 import { useTakeStore } from '@/stores/take'
+import { useAnswer } from '@/composables/useAnswer'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
@@ -24,8 +25,7 @@ const take = useTakeStore()
 const route = useRoute()
 const router = useRouter()
 
-const vocabulary = shallowRef<HandoffVocabulary>()
-onMounted(async () => (vocabulary.value = await given(api.GET('/api/handoff'))))
+const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/handoff')))
 
 const PARTS = [
   { value: 'values', label: 'Values' },

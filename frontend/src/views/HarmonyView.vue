@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { api, given, readSession } from '@/api/client'
-import type { Advice, Harmony, HarmonyVocabulary, TakeDocument } from '@/api/types'
+import type { Advice, Harmony, TakeDocument } from '@/api/types'
 import ChoiceList from '@/components/ChoiceList.vue'
 import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
@@ -16,22 +16,18 @@ import { removeSwatch, rolesOfSwatch } from '@/document/edits'
 import { roleNames } from '@/format'
 import StaveChart from '@/stave/StaveChart.vue'
 import { useTakeStore } from '@/stores/take'
+import { useAnswer } from '@/composables/useAnswer'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const change = useChange()
 const { selected, select } = useSelection('swatch')
-const vocabulary = shallowRef<HarmonyVocabulary>()
-const greys = shallowRef<readonly string[]>([])
+const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/harmony')))
+const { answer: session } = useAnswer(readSession)
+const greys = computed(() => session.value?.scale_greys ?? [])
 const isVarying = ref(false)
 const refusal = ref('')
-
-onMounted(async () => {
-  const [session, known] = await Promise.all([readSession(), given(api.GET('/api/harmony'))])
-  greys.value = session.scale_greys
-  vocabulary.value = known
-})
 
 const harmony = computed(() => take.shown?.harmony)
 const rule = computed({

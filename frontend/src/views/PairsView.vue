@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
 import ActionMenu from '@/components/ActionMenu.vue'
@@ -17,6 +17,7 @@ import RadioBar from '@/components/RadioBar.vue'
 import { useChange } from '@/composables/useChange'
 import { useSelection } from '@/composables/useSelection'
 import { useTakeStore } from '@/stores/take'
+import { useAnswer } from '@/composables/useAnswer'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
@@ -42,8 +43,8 @@ function add(what: (typeof ADDED)[number]['value']) {
   isAdding.value = what === 'pair'
   isOverPicture.value = what === 'picture'
 }
-const greys = shallowRef<readonly string[]>([])
-onMounted(async () => (greys.value = (await readSession()).scale_greys))
+const { answer: session } = useAnswer(readSession)
+const greys = computed(() => session.value?.scale_greys ?? [])
 
 const pairs = computed(() => take.evaluation?.pairs ?? [])
 const pair = computed(() => pairs.value.find((one) => one.id === selected.value) ?? pairs.value[0])

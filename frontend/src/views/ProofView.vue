@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { useElementSize, useFullscreen } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
-import type { ProofVocabulary } from '@/api/types'
 import ActionMenu from '@/components/ActionMenu.vue'
 import EmptyStep from '@/components/EmptyStep.vue'
 import InspectorPanel from '@/components/frame/InspectorPanel.vue'
@@ -32,6 +31,7 @@ import { useDrawnPage } from '@/proof/useDrawnPage'
 import { useProof } from '@/proof/useProof'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
+import { useAnswer } from '@/composables/useAnswer'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
@@ -41,8 +41,7 @@ const route = useRoute()
 const router = useRouter()
 const { selected, select } = useSelection('part')
 
-const vocabulary = shallowRef<ProofVocabulary>()
-onMounted(async () => (vocabulary.value = await given(api.GET('/api/proof'))))
+const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/proof')))
 
 /** Besides the pages there is one sheet without any: the colours alone. */
 const SCATTER = 'scatter'
@@ -68,7 +67,7 @@ const size = ref<'wide' | 'phone'>(window.innerWidth < 700 ? 'phone' : 'wide')
 const width = computed(() => (size.value === 'wide' ? 1280 : 390))
 const arrangement = ref<Arrangement>('scattered')
 
-const { figures, problem } = useProof(() => take.shown)
+const { figures } = useProof(() => take.shown)
 const context = useContext(
   () => take.shown,
   () => figures.value,
@@ -180,7 +179,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
             >
           </template>
         </div>
-        <p v-if="problem || failure" role="alert" class="font-semibold">{{ problem || failure }}</p>
+        <p v-if="failure" role="alert" class="font-semibold">{{ failure }}</p>
         <PageStrip
           v-if="hasStrip && context && page !== SCATTER"
           :context="context"

@@ -10,6 +10,7 @@ import TakeHeader from '@/components/frame/TakeHeader.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import NotationSheet from '@/components/handoff/NotationSheet.vue'
 import PasteDialog from '@/components/source/PasteDialog.vue'
+import { useUnanswered } from '@/composables/useAnswer'
 import { useColorDrag } from '@/composables/useColorDrag'
 import { useCopy } from '@/composables/useCopy'
 import { useFileIntake } from '@/composables/useFileIntake'
@@ -23,6 +24,7 @@ const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
 const { carried } = useColorDrag()
+const unanswered = useUnanswered()
 const failure = ref('')
 
 watch(
@@ -94,6 +96,13 @@ const isReady = computed(() => brand.detail && take.document)
       class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
       :text="brand.problem"
       @dismiss="brand.dismiss()"
+    />
+    <NoticeBar
+      v-else-if="unanswered.problem.value"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="unanswered.problem.value"
+      again
+      @again="unanswered.askAgain()"
     />
     <PasteDialog
       v-model="showsPaste"

@@ -222,9 +222,11 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     if role is Role.PRIMARY and color.is_neutral:
         return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
     if role is Role.PRIMARY:
-        carries = "carries white text" if color.on_white >= 4.5 else "white text on it reaches only"
+        ratio = rounded_down(color.on_white, 1)
+        reads = color.on_white >= 4.5
+        carries = f"carries white text at {ratio} to 1" if reads else f"white text on it has only {ratio} to 1"
         lead = f"Covers {share}, and" if share else "Fits best to lead:"
-        return f"{lead} {carries} at {rounded_down(color.on_white, 1)} to 1."
+        return f"{lead} {carries}."
     if role is Role.SECONDARY:
         return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
     if role is Role.ACCENT:

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import NoticeBar from '@/components/NoticeBar.vue'
 import SheetDialog from '@/components/SheetDialog.vue'
+import { useUnanswered } from '@/composables/useAnswer'
 import { useCopy } from '@/composables/useCopy'
 import { useNotations } from '@/composables/useNotations'
 
 /** One value in every notation; a click copies, a mark says which one a click elsewhere copies. */
 const { open, known, chosen } = useNotations()
 const { copyValue, isCopied } = useCopy()
+const { problem, askAgain } = useUnanswered()
 const isShown = computed({
   get: () => open.value !== undefined,
   set: (value) => {
@@ -51,6 +54,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
         <span>{{ value.printed.in_gamut ? 'in gamut' : 'out of gamut' }}</span>
       </li>
     </ul>
+    <NoticeBar v-else-if="problem" class="mt-2" :text="problem" again @again="askAgain()" />
     <p v-else class="mt-2 text-quiet">Writing it down …</p>
     <button type="button" class="button mt-3" @click="isShown = false">Close</button>
   </SheetDialog>

@@ -1,6 +1,7 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { FileKind, FileOptions, Version } from '@/api/types'
+import { useAnswer } from '@/composables/useAnswer'
 import { isSameDocument } from '@/document/same'
 import { asKept } from '@/document/scheme'
 import { useTakeStore } from '@/stores/take'
@@ -8,22 +9,22 @@ import { useTakeStore } from '@/stores/take'
 /** What leaves is always a version: the newest one where it is what is shown, else one is cut. */
 export function useHandoff() {
   const take = useTakeStore()
-  const versions = shallowRef<Version[]>([])
   const problem = ref('')
+  const { answer, ask } = useAnswer(read)
+  watch(() => take.take?.id, ask)
+  const versions = computed(() => answer.value ?? [])
 
-  async function load() {
+  async function read(): Promise<Version[]> {
     const id = take.take?.id
-    if (!id) return
+    if (!id) return []
     const path = { take_id: id }
-    versions.value = (
-      await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
-    ).versions
+    const found = await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
+    return found.versions
   }
-  watch(
-    () => take.take?.id,
-    () => void load(),
-    { immediate: true },
-  )
+  /** Unlike asking, this fails aloud: nothing may leave that isn't known to be a version. */
+  const load = async () => {
+    answer.value = await read()
+  }
 
   const newest = computed(() => versions.value[0])
   /** Whether the newest version is the take as it is now. */

@@ -1,21 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import ChoiceList from '@/components/ChoiceList.vue'
 import SheetDialog from '@/components/SheetDialog.vue'
 import { api, given } from '@/api/client'
-import type { MoodVocabulary } from '@/api/types'
+import { useAnswer } from '@/composables/useAnswer'
 
 const emit = defineEmits<{ keep: [words: string[], field: string | null] }>()
 const shown = defineModel<boolean>({ required: true })
-const vocabulary = shallowRef<MoodVocabulary>()
+const { answer: vocabulary, ask } = useAnswer(() => given(api.GET('/api/moods')), false)
 const words = ref<string[]>([])
 const field = ref('')
 
-watch(shown, async (isShown) => {
-  if (!isShown) return
+watch(shown, (isShown) => {
   words.value = []
   field.value = ''
-  vocabulary.value ??= await given(api.GET('/api/moods'))
+  if (isShown && !vocabulary.value) void ask()
 })
 
 const fields = computed(() => [
