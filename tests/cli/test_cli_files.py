@@ -150,6 +150,7 @@ def test_the_html_sheet_fetches_nothing_and_shows_names_as_text() -> None:
     swatch = replace(TAKE.swatches[0], name="<img src=x onerror=alert(1)>")
     take = replace(TAKE, swatches=(swatch, *TAKE.swatches[1:]))
     page = html_sheet(take, replace(HEAD, brand="<b>Brand</b>"), None)
+    assert r'content: "\3c b\3e Brand\3c \2f b\3e "' in page
     assert "<img src=x" not in page
     assert "&lt;b&gt;Brand&lt;/b&gt;" in page
     assert not re.findall(r"(?:src|href)=\"(?!data:)", page)

@@ -91,6 +91,52 @@ def test_a_broken_document_is_not_saved(client: Client) -> None:
     assert client.get(f"/api/takes/{take}").get_json()["revision"] == 1
 
 
+def test_names_are_kept_in_one_line_without_what_can_t_be_seen(client: Client) -> None:
+    name = "\ttwo\nlines\x00 and \u202e turned\uffff "
+    brand = client.post("/api/brands", json={"name": name}).get_json()
+    assert brand["name"] == "two lines and turned"
+    problem_of(client.post("/api/brands", json={"name": "\x00\t"}), 422)
+    take = client.get(f"/api/takes/{brand['first_take']}").get_json()
+    origin = {"kind": "typed", "note": name}
+    swatch = {"id": "s1", "name": name, "hex": "#123456", "held": False, "origin": origin}
+    document = take["document"] | {"swatches": [swatch]}
+    saved = client.put(f"/api/takes/{take['id']}", json={"document": document, "revision": 1}).get_json()
+    swatch = saved["document"]["swatches"][0]
+    assert (swatch["name"], swatch["origin"]["note"]) == ("two lines and turned",) * 2
+    cut = client.post(f"/api/takes/{take['id']}/versions", json={"note": name}).get_json()
+    assert cut["note"] == "two lines and turned"
+
+
+def test_a_character_that_no_column_holds_is_refused_and_nothing_saved(client: Client) -> None:
+    brand = new_brand(client)
+    take = client.get(f"/api/takes/{brand['first_take']}").get_json()
+    document = take["document"] | {"proof": take["document"]["proof"] | {"logo": "a\x00b"}}
+    path = f"/api/takes/{take['id']}"
+    said = problem_of(client.put(path, json={"document": document, "revision": 1}), 422)
+    assert "U+0000" in said["detail"]
+    assert client.get(path).get_json() == take
+
+
+@pytest.mark.parametrize(
+    ("data", "name"),
+    [
+        (b"a\0b { color: #123456; background: #fff }", "site\x00.css"),
+        (b"GIMP Palette\nName: a\0b\n#\n18 52 86 sea\0blue\n", "colors.gpl"),
+        (b'{"sea\\u0000blue": {"$type": "color", "$value": "#123456", "$description": "\\u0000"}}', "a.json"),
+        (b"name,hex\nsea\0blue,#123456\n", "colors.csv"),
+        (b":root { --sea\0blue: #123456 }", "colors.css"),
+    ],
+)
+def test_files_with_characters_that_no_column_holds_are_read_or_refused(
+    client: Client, data: bytes, name: str
+) -> None:
+    answer = upload(client, new_brand(client)["id"], data, name)
+    if answer.status_code != 201:
+        problem_of(answer, 415 if answer.status_code == 415 else 422)
+    else:
+        assert "\\u0000" not in answer.text
+
+
 @pytest.mark.parametrize(
     "body", [b"{", b"[]", b"\xff\xfe", b"[" * 100_000, b'"' + b"x" * (MAX_JSON_BYTES + 1) + b'"']
 )

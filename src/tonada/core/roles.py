@@ -223,10 +223,9 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
         return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
     if role is Role.PRIMARY:
         ratio = rounded_down(color.on_white, 1)
-        reads = color.on_white >= 4.5
-        carries = f"carries white text at {ratio} to 1" if reads else f"white text on it has only {ratio} to 1"
+        carries = "carries white text at" if color.on_white >= 4.5 else "white text on it has only"
         lead = f"Covers {share}, and" if share else "Fits best to lead:"
-        return f"{lead} {carries}."
+        return f"{lead} {carries} {ratio} to 1."
     if role is Role.SECONDARY:
         return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
     if role is Role.ACCENT:

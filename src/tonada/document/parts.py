@@ -5,15 +5,17 @@ from __future__ import annotations
 from typing import Annotated, Any
 
 import orjson
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.ramp import MOST_MIXED
+from tonada.core.texts import one_line
 
 HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
-Name = Annotated[
-    str, StringConstraints(strip_whitespace=True, min_length=1, max_length=limits.MAX_NAME_LENGTH)
-]
+# What a person writes in one line. Characters that can't be seen are taken out rather than refused:
+# they come along with what is pasted, and what was kept before must open.
+Line = BeforeValidator(lambda value: one_line(value) if isinstance(value, str) else value)
+Name = Annotated[str, Line, StringConstraints(min_length=1, max_length=limits.MAX_NAME_LENGTH)]
 Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
 # Of a text, in CSS pixels and as a font's weight.
 PixelSize = Annotated[float, Field(gt=0, le=1000)]

@@ -16,6 +16,7 @@ from tonada.document.parts import (
     ColorKey,
     HexText,
     Identifier,
+    Line,
     Model,
     Name,
     PixelSize,
@@ -29,7 +30,7 @@ from tonada.document.proof import ChosenSlotModel, GroundModel, ProofModel
 
 class OriginModel(Model):
     kind: OriginKind
-    note: Annotated[str, StringConstraints(max_length=300)]
+    note: Annotated[str, Line, StringConstraints(max_length=300)]
     source: str | None = Field(None, max_length=40)
     share: Share | None = None
 
@@ -111,7 +112,7 @@ class AssignmentModel(Model):
 
     role: RoleText
     swatch: Identifier
-    reason: Annotated[str, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
+    reason: Annotated[str, Line, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
     step: StepNumber | None = None
     share: Share | None = None
     name: Name | None = None
@@ -131,7 +132,7 @@ class PairModel(Model):
     text: ColorKey
     ground: ColorKey
     usage: Usage
-    sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
+    sample: Annotated[str, Line, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
     layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
     size: PixelSize | None = None
     weight: Weight | None = None

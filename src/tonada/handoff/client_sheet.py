@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import atexit
 import base64
+import re
 from dataclasses import dataclass
 from functools import lru_cache
 from importlib.resources import files
@@ -97,9 +98,16 @@ atexit.register(_fonts.cache_clear)
 
 @lru_cache(maxsize=1)
 def _environment() -> Environment:
-    return Environment(
+    made = Environment(
         loader=PackageLoader("tonada.handoff"), autoescape=select_autoescape(), trim_blocks=True
     )
+    made.filters["css_text"] = _css_text
+    return made
+
+
+def _css_text(text: str) -> str:
+    """Return a text as it may stand between quotes in a stylesheet. Source: CSS Syntax 3, escaping."""
+    return re.sub(r"[^\w ]", lambda one: f"\\{ord(one[0]):x} ", text)
 
 
 @lru_cache(maxsize=1)

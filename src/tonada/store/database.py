@@ -10,7 +10,7 @@ import psycopg
 from psycopg.rows import TupleRow
 from psycopg_pool import ConnectionPool, PoolTimeout
 
-from tonada.store.errors import StoreUnavailable
+from tonada.store.errors import NotStorable, StoreUnavailable
 
 Connection: TypeAlias = psycopg.Connection[TupleRow]
 
@@ -29,11 +29,15 @@ class Database:
 
     @contextmanager
     def transaction(self) -> Iterator[Connection]:
-        """Give a connection whose statements are one transaction. Raises StoreUnavailable."""
+        """Give a connection whose statements are one transaction. Raises StoreUnavailable, NotStorable."""
         try:
             self._pool.open()
             with self._pool.connection() as connection:
                 yield connection
+        except psycopg.DataError as reason:
+            if "0x00" not in str(reason) and "u0000" not in str(reason):
+                raise
+            raise NotStorable from reason
         except (PoolTimeout, psycopg.OperationalError) as reason:
             raise StoreUnavailable("The database can't be reached. Nothing was changed.") from reason
 

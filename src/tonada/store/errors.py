@@ -5,6 +5,7 @@ StoreError
 ├── LastTake          a brand keeps at least one take
 ├── StaleRevision     someone saved in between; carries what is saved now
 ├── StaleDestination  the same for a destination
+├── NotStorable       a text has a character that no column holds
 └── StoreUnavailable  the database can't be reached or can't be used
 """
 
@@ -51,6 +52,13 @@ class StaleDestination(StoreError):
 
     def __init__(self) -> None:
         super().__init__("This destination was changed in the meantime. Nothing was overwritten.")
+
+
+class NotStorable(StoreError):
+    """A text has a character that the database holds in no column: U+0000."""
+
+    def __init__(self) -> None:
+        super().__init__("A text in it has a character that can’t be kept (U+0000). Nothing was changed.")
 
 
 class StoreUnavailable(StoreError):

@@ -13,7 +13,7 @@ from tonada.core.sheet import NAMINGS, Naming, Options
 from tonada.core.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
 from tonada.core.stylesheet import restyle
 from tonada.core.written import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
-from tonada.document.parts import ColorKey, HexText, Identifier, Model, Name
+from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import PAPERS, Paper
 from tonada.handoff.files import FILE_FORMATS, FileKind
@@ -32,7 +32,7 @@ class OptionsModel(Model):
     night: bool = True
     naming: Naming = "kebab"
     notation: WrittenAs = "hex"
-    prefix: Annotated[str, StringConstraints(max_length=20)] = ""
+    prefix: Annotated[str, Line, StringConstraints(max_length=20)] = ""
     paper: Paper = "A4"
 
     def to_options(self) -> Options:
@@ -140,7 +140,7 @@ class ValuesAnswer(Model):
 
 
 class HandedBody(Model):
-    what: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=40)]
+    what: Annotated[str, Line, StringConstraints(min_length=1, max_length=40)]
 
 
 class ChangesAnswer(Model):

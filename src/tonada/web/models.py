@@ -17,7 +17,7 @@ from tonada.core.notation import Notation
 from tonada.core.palette import Role
 from tonada.core.proposal import ProposedRole
 from tonada.core.roles import Candidate, Whole
-from tonada.document.parts import Described, HexText, Identifier, Model, Name, Share
+from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, Share
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
@@ -109,7 +109,7 @@ class TakeOrderBody(Model):
 class VersionBody(Model):
     """is_automatic: cut by itself before something large."""
 
-    note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
+    note: Annotated[str, Line, StringConstraints(max_length=200)] = ""
     is_automatic: bool = False
 
 
@@ -288,7 +288,7 @@ class ColorChoice(Model):
 class ProposalBody(Model):
     colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
     source: UUID | None = None
-    source_name: Annotated[str, StringConstraints(max_length=200)] = "a list"
+    source_name: Annotated[str, Line, StringConstraints(max_length=200)] = "a list"
     whole: Whole = "artwork"
     level: Level = "AA"
 

@@ -12,7 +12,14 @@ from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
-from tonada.store.errors import LastTake, NotFound, StaleDestination, StaleRevision, StoreUnavailable
+from tonada.store.errors import (
+    LastTake,
+    NotFound,
+    NotStorable,
+    StaleDestination,
+    StaleRevision,
+    StoreUnavailable,
+)
 from tonada.web.models import Problem, TakeAnswer
 
 log = logging.getLogger("tonada")
@@ -45,6 +52,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(LastTake, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleDestination, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleRevision, _stale)
+    app.register_error_handler(NotStorable, lambda e: problem(422, str(e)))
     app.register_error_handler(StoreUnavailable, lambda e: problem(503, str(e)))
     app.register_error_handler(CSRFError, _csrf)
     app.register_error_handler(RequestEntityTooLarge, _too_large)

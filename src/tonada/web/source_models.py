@@ -15,7 +15,7 @@ from tonada.core.naming import color_name
 from tonada.core.palette import Role
 from tonada.core.requirements import requirement
 from tonada.core.stylesheet.groups import LARGEST_DIFFERENCE
-from tonada.document.parts import HexText, Model, Name
+from tonada.document.parts import HexText, Line, Model, Name
 from tonada.store.sources import SourceKind, SourceRow, SourceState
 from tonada.web.models import BrandAnswer, TakeSummary
 
@@ -201,7 +201,7 @@ class BrandDetail(Model):
 
 
 class SourceNameBody(Model):
-    name: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]
+    name: Annotated[str, Line, StringConstraints(min_length=1, max_length=200)]
 
 
 class TextBody(Model):

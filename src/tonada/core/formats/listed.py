@@ -12,6 +12,7 @@ from tonada.core.errors import ColorError, InputError
 from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_NOTES, MAX_NAME_LENGTH
 from tonada.core.notation import ReadColor, read_color
 from tonada.core.palette import Role
+from tonada.core.texts import one_line
 
 # What people call a role in stylesheets and guides, beside the role's own name.
 ROLE_WORDS: Final = {
@@ -125,8 +126,7 @@ class ListBuilder:
 
 def plain_name(name: str | None) -> str | None:
     """Return a name in one line without control characters, cut to its limit; None for an empty one."""
-    cleaned = " ".join("".join(c if c.isprintable() else " " for c in name or "").split())
-    return cleaned[:MAX_NAME_LENGTH].strip() or None
+    return one_line(name or "")[:MAX_NAME_LENGTH].strip() or None
 
 
 def role_of_name(name: str | None) -> Role | None:

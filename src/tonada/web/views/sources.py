@@ -12,6 +12,7 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from tonada.core.errors import InputError
 from tonada.core.extract import extract_colors
+from tonada.core.texts import one_line
 from tonada.store import sources
 from tonada.store.sources import SourceRow
 from tonada.web.access import Access, workspace_connection
@@ -165,4 +166,4 @@ def _read(row: SourceRow, body: ReadingBody, files: list[tuple[str, bytes]]) -> 
 def _plain_name(name: str | None) -> str:
     """Return the last part of a file's name, without control characters, 200 characters at most."""
     last = (name or "").replace("\\", "/").rpartition("/")[2]
-    return "".join(character for character in last if character.isprintable()).strip()[:200] or "image"
+    return one_line(last)[:200].strip() or "image"
