@@ -14,6 +14,7 @@ from tonada.core.color import linear_to_srgb, srgb8_to_hex
 from tonada.core.contrast import contrast_ratio
 from tonada.core.mend_all import mend_all
 from tonada.core.nearest import best_ratio, nearest_passing
+from tonada.core.palette import Take
 from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
 from tonada.core.vision import simulate
@@ -37,6 +38,7 @@ def run() -> str:
     take = build_take(candidates, propose_roles(candidates), source=None, source_name="a list")
     take = replace(take, level="AAA", swatches=tuple(replace(one, held=False) for one in take.swatches))
     hexes = [srgb8_to_hex(color) for color in sixty_four]
+    anyhow = cycle([_of_any_colors(take, random) for _ in range(12)])
 
     def mend_one() -> None:
         nearest_passing(*next(cases))
@@ -53,6 +55,11 @@ def run() -> str:
             Row("all 4096 ratios of 64 colours", milliseconds(lambda: _all(sixty_four), times=31), *peer),
             Row("nearest passing colour, of all 8-bit ones", milliseconds(mend_one, times=301), *peer),
             Row("mend all, 19 pairs at AAA", milliseconds(lambda: mend_all(take), times=5), *peer),
+            Row(
+                "mend all, any colours at AAA, the slowest of 12",
+                max(milliseconds(lambda: mend_all(next(anyhow)), times=1) for _ in range(12)),
+                *peer,
+            ),
             Row("1280 x 800 seen deutan", milliseconds(lambda: _seen(picture), times=3), *blurred),
         ],
     )
@@ -70,3 +77,13 @@ def _all(colors: np.ndarray) -> np.ndarray:
 
 def _seen(picture: np.ndarray) -> np.ndarray:
     return linear_to_srgb(simulate(picture, "deutan"))
+
+
+def _of_any_colors(take: Take, random: np.random.Generator) -> Take:
+    """Return the take with every third swatch held and all of random values, which contradict each other."""
+    values = random.integers(0, 256, (len(take.swatches), 3))
+    swatches = tuple(
+        replace(one, hex=srgb8_to_hex(value), held=row % 3 == 0)
+        for row, (one, value) in enumerate(zip(take.swatches, values, strict=True))
+    )
+    return replace(take, swatches=swatches)

@@ -3,8 +3,7 @@
 Only luminance decides whether a pair passes. So each colour that may move gets a column of
 candidates from dark to light, of its own hue (a role on a step: the steps of its ramp), each with
 what it costs: deltaEOK times the share of the page. The cheapest choice of one candidate each, with
-every pair passing, is found by branch and bound; then each colour moves as near to where it was as
-the others allow.
+every pair passing, is cheapest.py's to find.
 """
 
 from __future__ import annotations
@@ -16,8 +15,8 @@ from typing import Final
 import numpy as np
 from numpy.typing import NDArray
 
+from tonada.core.cheapest import Candidates, cheapest_choice
 from tonada.core.color import (
-    Floats,
     Hex,
     delta_e_ok,
     hex_to_oklch,
@@ -36,8 +35,6 @@ from tonada.core.worn_pairs import absorbed, with_worn_pairs
 CANDIDATES: Final = 160
 # So that a colour without a share still counts.
 LEAST_WEIGHT: Final = 0.02
-# Enough for every take that was tried; where it isn't, the best so far is taken.
-MOST_NODES: Final = 20_000
 _ROUNDS: Final = 4
 
 
@@ -68,8 +65,7 @@ class _Mover:
     key: str
     hexes: tuple[Hex, ...]
     steps: tuple[int, ...] | None
-    luminance: Floats
-    cost: Floats
+    candidates: Candidates
 
 
 @dataclass(frozen=True, slots=True)
@@ -158,7 +154,7 @@ def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) ->
         hexes, steps = tuple(ramp[number] for number in order), tuple(number + 1 for number in order)
     colors = hexes_to_srgb8(hexes)
     lab = srgb8_to_oklab(colors)
-    return _Mover(key, hexes, steps, relative_luminance(colors), weight * delta_e_ok(lab, lab[0]))
+    return _Mover(key, hexes, steps, Candidates(relative_luminance(colors), weight * delta_e_ok(lab, lab[0])))
 
 
 def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
@@ -218,7 +214,9 @@ def _shortness(need: _Need) -> tuple[float, str]:
 
 def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
     """Say of each candidate whether it passes against what stays."""
-    return np.asarray(ratio_of_luminances(mover.luminance, np.array(need.fixed)) >= need.pair.needed)
+    return np.asarray(
+        ratio_of_luminances(mover.candidates.luminance, np.array(need.fixed)) >= need.pair.needed
+    )
 
 
 def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> dict[int, int] | None:
@@ -226,7 +224,7 @@ def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Nee
     between: dict[tuple[int, int], NDArray[np.bool_]] = {}
     for need in needs:
         if need.one is not None and need.other is not None:
-            first, second = movers[need.one].luminance, movers[need.other].luminance
+            first, second = (movers[number].candidates.luminance for number in (need.one, need.other))
             passes = ratio_of_luminances(first[:, None], second[None]) >= need.pair.needed
             for key, table in (((need.one, need.other), passes), ((need.other, need.one), passes.T)):
                 between[key] = between[key] & table if key in between else table
@@ -234,50 +232,7 @@ def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Nee
             mover = need.one if need.one is not None else need.other
             if mover is not None:
                 masks[mover] = masks[mover] & _met(movers[mover], need)
-    return _Branches(movers, between).search(members, masks)
-
-
-class _Branches:
-    """Branch and bound: the mover with most neighbours first, cheap candidates first."""
-
-    def __init__(
-        self, movers: Sequence[_Mover], between: Mapping[tuple[int, int], NDArray[np.bool_]]
-    ) -> None:
-        self._movers, self._between = movers, between
-        self._best: tuple[float, dict[int, int] | None] = (np.inf, None)
-        self._nodes = 0
-
-    def search(self, members: list[int], masks: dict[int, NDArray[np.bool_]]) -> dict[int, int] | None:
-        degree = {number: sum(key[0] == number for key in self._between) for number in members}
-        self._descend(sorted(members, key=lambda number: (-degree[number], number)), masks, {}, 0.0)
-        return self._best[1]
-
-    def _descend(
-        self, left: list[int], masks: dict[int, NDArray[np.bool_]], chosen: dict[int, int], spent: float
-    ) -> None:
-        self._nodes += 1
-        least = [self._least(number, masks[number]) for number in left]
-        if spent + sum(least) >= self._best[0] - 1e-12 or self._nodes > MOST_NODES:
-            return
-        if not left:
-            self._best = (spent, chosen)
-            return
-        number, rest = left[0], left[1:]
-        rows = np.flatnonzero(masks[number])
-        for row in rows[np.argsort(self._movers[number].cost[rows], kind="stable")]:
-            cost = float(self._movers[number].cost[row])
-            if spent + cost + sum(least[1:]) >= self._best[0] - 1e-12:
-                break  # the candidates behind it cost more still
-            narrowed = {other: self._narrowed(number, int(row), other, masks[other]) for other in rest}
-            if all(mask.any() for mask in narrowed.values()):
-                self._descend(rest, narrowed, {**chosen, number: int(row)}, spent + cost)
-
-    def _least(self, number: int, mask: NDArray[np.bool_]) -> float:
-        return float(self._movers[number].cost[mask].min()) if mask.any() else np.inf
-
-    def _narrowed(self, number: int, row: int, other: int, mask: NDArray[np.bool_]) -> NDArray[np.bool_]:
-        table = self._between.get((number, other))
-        return mask if table is None else mask & table[row]
+    return cheapest_choice([one.candidates for one in movers], masks, between)
 
 
 def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Take:
