@@ -12,8 +12,10 @@ from tonada.core.color import hex_to_srgb8, hue_distance, srgb8_to_oklch
 from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import InputError
 from tonada.core.evaluation import evaluate
+from tonada.core.naming import color_name
 from tonada.core.palette import SIGNALS, Role
 from tonada.core.proposal import propose_roles
+from tonada.core.recolor import recolor_many
 from tonada.core.roles import Candidate
 
 PEAK = (
@@ -76,6 +78,22 @@ def test_a_wish_is_kept_and_named_as_one() -> None:
     assert roles[Role.ACCENT].hex == "#2b3a8c"
     assert roles[Role.PRIMARY].hex == "#b6653a"
     assert roles[Role.ACCENT].reason == "Chosen by you."
+
+
+def test_a_swatch_is_called_as_its_source_calls_it() -> None:
+    candidates = (
+        Candidate("#7a2e1f", 0.5, name="Crust"),
+        Candidate("#2f5d50", 0.5),
+        Candidate("#2f5d51", 0, "keep", "Crust"),
+    )
+    take = propose_roles(candidates, "list").take
+    names = {swatch.hex: swatch.name for swatch in take.swatches}
+    assert names["#7a2e1f"] == "Crust"
+    assert names["#2f5d51"] == "Crust 2"
+    assert names["#2f5d50"] == color_name("#2f5d50")
+    # A name that was given stays when the colour moves, one made from the colour follows it.
+    moved = recolor_many(take, {one.id: "#0000ff" for one in take.swatches}, "moved", "moved")
+    assert {swatch.name for swatch in moved.swatches} >= {"Crust", "Crust 2", color_name("#0000ff")}
 
 
 def test_a_wish_that_agrees_keeps_the_reason() -> None:

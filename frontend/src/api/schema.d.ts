@@ -3508,6 +3508,11 @@ export interface components {
              * @default null
              */
             choice: components["schemas"]["Role"] | ("keep" | "leave out") | null;
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
         };
         /**
          * ListAnswer

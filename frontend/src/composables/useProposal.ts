@@ -90,6 +90,8 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     }
     const colors = asking.value.map(({ color, share }) => ({
       hex: color.hex,
+      // A name that says a role is the role's, not the colour's.
+      name: color.role ? null : color.name,
       share: Math.min(1, Math.max(0, share)),
       choice: wish(color),
     }))

@@ -89,10 +89,13 @@ def _gather(candidates: tuple[Candidate, ...], choice: BrandChoice) -> tuple[Tak
     swatches: dict[Hex, Swatch] = {}
     places: dict[str, int] = {}
     roles: list[Assignment] = []
+    names = {one.hex: one.name for one in candidates if one.name}
 
     def swatch_for(value: Hex, origin: Origin, *, held: bool) -> str:
         if value not in swatches:
-            name = unlike(color_name(value), {swatch.name for swatch in swatches.values()})
+            name = unlike(
+                names.get(value) or color_name(value), {swatch.name for swatch in swatches.values()}
+            )
             swatches[value] = Swatch(f"s{len(swatches) + 1}", name, value, held, origin)
         return swatches[value].id
 

@@ -47,11 +47,15 @@ _WHITE: Final = hex_to_srgb8("#ffffff")
 
 @dataclass(frozen=True, slots=True)
 class Candidate:
-    """A colour that asks for a role. share: 0 to 1, of the artwork. choice: the designer's, if any."""
+    """A colour that asks for a role. share: 0 to 1, of the artwork. choice: the designer's, if any.
+
+    name: as its source calls it; without one the swatch is named after its colour.
+    """
 
     hex: Hex
     share: float
     choice: Choice | None = None
+    name: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -280,9 +280,10 @@ class ColorChoice(Model):
     hex: HexText
     share: Share
     choice: Role | Literal["keep", "leave out"] | None = None
+    name: Name | None = None
 
     def to_candidate(self) -> Candidate:
-        return Candidate(self.hex, self.share, self.choice)
+        return Candidate(self.hex, self.share, self.choice, self.name or "")
 
 
 class ProposalBody(Model):
