@@ -13,6 +13,7 @@ import sys
 
 import gunicorn.app.base
 
+from tonada.core.lattice import boxes
 from tonada.web.app import create_app
 
 
@@ -41,6 +42,7 @@ class Served(gunicorn.app.base.BaseApplication):
 def main() -> None:
     # Servers that have ended are not kept as zombies.
     signal.signal(signal.SIGCHLD, signal.SIG_IGN)
+    boxes()  # the tables of mends: made once here, not by every server
     for line in sys.stdin:
         order = json.loads(line)
         process = os.fork()

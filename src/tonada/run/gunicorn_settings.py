@@ -3,6 +3,9 @@
 from __future__ import annotations
 
 import gc
+import threading
+
+from tonada.core.lattice import boxes
 
 # A request of the hot path makes a few thousand short-lived values; looking through them ten times
 # each request takes a fifth of its time.
@@ -10,8 +13,12 @@ _COLLECT_AFTER = (25_000, 20, 20)
 
 
 def post_worker_init(worker: object) -> None:
-    """Leave what was loaded at the start out of every later collection."""
+    """Leave what was loaded at the start out of every later collection, and make the tables of mends.
+
+    The first mend would wait half a second for them.
+    """
     del worker
     gc.collect()
     gc.freeze()
     gc.set_threshold(*_COLLECT_AFTER)
+    threading.Thread(target=boxes, daemon=True).start()
