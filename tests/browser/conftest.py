@@ -137,13 +137,17 @@ def page(browser: Browser, server: Server) -> Iterator[Page]:
     assert complaints == []
 
 
-def axe_findings(page: Page) -> list[str]:
+ALL_RULES = ("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")
+COLOR_RULES = ("color-contrast", "link-in-text-block")
+
+
+def axe_findings(page: Page, only: tuple[str, ...] = ALL_RULES) -> list[str]:
     """Run axe on the page as it is and return what it finds, one line each.
 
     Left out are the specimens: texts of the designer's own failing pairs, shown as they fail.
     """
     page.evaluate(AXE)
-    rules = {"runOnly": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}
+    rules = {"runOnly": only}
     result = page.evaluate("rules => axe.run({ exclude: ['[data-specimen]'] }, rules)", rules)
     return [f"{one['id']}: {node['html'][:160]}" for one in result["violations"] for node in one["nodes"]]
 
