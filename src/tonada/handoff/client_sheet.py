@@ -13,6 +13,7 @@ from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 from jinja2 import Environment, PackageLoader, select_autoescape
 from PIL import ImageFile
 
+from tonada.core.color import Hex
 from tonada.core.contrast import rounded_down
 from tonada.core.evaluation import Evaluation, evaluate
 from tonada.core.grounds import grounds_of
@@ -28,6 +29,12 @@ if TYPE_CHECKING:
 
 Paper: TypeAlias = Literal["A4", "Letter"]
 PAPERS: Final[tuple[Paper, ...]] = ("A4", "Letter")
+# In millimetres, as the page of the template has them.
+_PAPER_WIDTHS: Final[dict[Paper, float]] = {"A4": 210.0, "Letter": 215.9}
+_MARGIN: Final = 15.0
+# How wide a letter of the monospaced face is, in its size.
+_ADVANCE: Final = 0.6
+_FEW_STEPS: Final = 14
 FONTS: Final = files("tonada.handoff") / "fonts"
 _FACES: Final = (
     ("Bricolage Grotesque", 400, "BricolageGrotesque-Regular.ttf"),
@@ -133,7 +140,7 @@ def _page(take: Take, head: Letterhead, press: Press | None, *, paper: Paper, em
             press=press.name if press else None,
             cells=_cells(evaluation, press),
             night=_cells(evaluate(night), press) if night else [],
-            rows=_rows(take),
+            rows=_rows(take, paper),
             pairs=evaluation.pairs,
             level=take.level,
             grounds=_grounds(take),
@@ -164,11 +171,24 @@ def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:
     return cells
 
 
-def _rows(take: Take) -> list[dict[str, Any]]:
-    return [
-        {"name": row.name, "steps": [{"hex": step.hex, "own": step.is_own} for step in row.steps]}
-        for row in rows_of(take)
-    ]
+def _rows(take: Take, paper: Paper) -> list[dict[str, Any]]:
+    rows = [(row.name, [step.hex for step in row.steps]) for row in rows_of(take)]
+    return [{"name": name, "steps": steps, "labels": _labels_of(steps, paper)} for name, steps in rows]
+
+
+def _labels_of(steps: list[Hex], paper: Paper) -> dict[str, Any]:
+    """Return the values of a ramp as one line of a monospaced face, each beginning under its step.
+
+    Its size in points on paper and as a share of the line's width on a screen, in per cent. One line
+    instead of a text for each step: setting those took a fifth of the PDF's time.
+    """
+    pitch = 12 if len(steps) <= _FEW_STEPS else 9
+    size = 1 / (len(steps) * pitch * _ADVANCE)
+    return {
+        "text": "".join(step.ljust(pitch) for step in steps).rstrip(),
+        "points": size * (_PAPER_WIDTHS[paper] - 2 * _MARGIN) * 72 / 25.4,
+        "share": size * 100,
+    }
 
 
 def _grounds(take: Take) -> list[dict[str, Any]]:
