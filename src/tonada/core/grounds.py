@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from functools import lru_cache, partial
+from functools import lru_cache
 from typing import Final
 
 from tonada.core.color import Hex
@@ -166,10 +166,22 @@ class _Known:
 
     def __init__(self, take: Take) -> None:
         self.take = take
-        self.color = lru_cache(maxsize=None)(take.color_of)
-        self.name = lru_cache(maxsize=None)(partial(called, take))
-        self.ramp = lru_cache(maxsize=None)(lambda owner: take.ramp(owner).hexes)
         self.needs = {figure: _needed(take, figure) for figure in Figure}
+        self._colors: dict[str, Hex] = {}
+        self._names: dict[str, str] = {}
+
+    def color(self, key: str) -> Hex:
+        if key not in self._colors:
+            self._colors[key] = self.take.color_of(key)
+        return self._colors[key]
+
+    def name(self, key: str) -> str:
+        if key not in self._names:
+            self._names[key] = called(self.take, key)
+        return self._names[key]
+
+    def ramp(self, owner: str) -> tuple[Hex, ...]:
+        return self.take.ramp(owner).hexes
 
 
 def _needed(take: Take, figure: Figure) -> float:
