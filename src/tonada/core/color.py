@@ -203,7 +203,8 @@ def oklch_to_srgb8(oklch: Floats) -> NDArray[np.uint8]:
 
 def delta_e_ok(oklab_a: Floats, oklab_b: Floats) -> Floats:
     """Return the distance in OKLab, 0 to about 1. Source: CSS Color 4, deltaEOK."""
-    return np.asarray(np.linalg.norm(np.asarray(oklab_a) - np.asarray(oklab_b), axis=-1))
+    away = np.asarray(oklab_a) - np.asarray(oklab_b)
+    return np.asarray(np.sqrt((away * away).sum(axis=-1)))
 
 
 def difference_between(one: Hex, other: Hex) -> float:

@@ -150,9 +150,12 @@ def nearest_of_hue(oklch: Floats) -> NDArray[np.uint8]:
     turned = hue_distance(places[..., 2], oklch[..., 2][..., None])
     hueless = (wanted[..., 1] < 0.004)[..., None]
     worth = np.where((turned <= HUE_KEPT) | hueless, distance, distance + 1 + turned)
-    # A grey stays a grey: among its neighbours only equal channels count.
-    is_grey = np.all(around == around[..., :1], axis=-1)
-    worth = np.where((oklch[..., 1] < 1e-6)[..., None] & ~is_grey, worth + 100, worth)
+    is_wanted_grey = oklch[..., 1] < 1e-6
+    if is_wanted_grey.any():
+        # A grey stays a grey: among its neighbours only equal channels count.
+        is_grey = np.all(around == around[..., :1], axis=-1)
+        worth = np.where(is_wanted_grey[..., None] & ~is_grey, worth + 100, worth)
     best = np.argmin(worth, axis=-1)
-    chosen = np.take_along_axis(around, best[..., None, None], axis=-2)[..., 0, :]
-    return np.asarray(chosen, dtype=np.uint8)
+    rows = around.reshape(-1, len(_CUBE), 3)
+    chosen = rows[np.arange(len(rows)), best.reshape(-1)]
+    return np.asarray(chosen.reshape(rounded.shape), dtype=np.uint8)
