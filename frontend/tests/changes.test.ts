@@ -248,3 +248,28 @@ it('an answer to an older asking is not taken', async () => {
   await settled()
   expect(text.value).toBe('second')
 })
+
+it('where a proposal fails, the one before it is not built', async () => {
+  const take = shallowRef(takeOf())
+  answer('POST /api/proposals', () => ({
+    roles: [],
+    choices: [],
+    impossible: [],
+    document: named('Before'),
+  }))
+  const { current, proposal } = inScope(() => useProposal(ref(LOGO), take))
+  await settled()
+  expect(proposal.value).toBeDefined()
+  answer('POST /api/proposals', () => new Refusal({ status: 503, detail: 'Not now.' }))
+  take.value = takeOf({ level: 'AAA' })
+  expect(await current()).toBeUndefined()
+  expect(useUnanswered().problem.value).toBe('Not now.')
+  answer('POST /api/proposals', () => ({
+    roles: [],
+    choices: [],
+    impossible: [],
+    document: named('After'),
+  }))
+  useUnanswered().askAgain()
+  expect((await current())?.swatches[0]?.name).toBe('After')
+})

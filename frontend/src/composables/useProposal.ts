@@ -1,7 +1,8 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, given } from '@/api/client'
 import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
+import { useQuestion } from '@/composables/useAnswer'
 import { rolesOfSwatch, swatchOf } from '@/document/edits'
 
 export interface Offer {
@@ -22,7 +23,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
   /** What was proposed, and to which state of the take: the two are only compared as they were together. */
   const answered = shallowRef<{ proposal: Proposal; take: TakeDocument | undefined }>()
   const proposal = computed(() => answered.value?.proposal)
-  const error = ref('')
+  const question = useQuestion(() => (newest = ask()))
   let asked = 0
   let newest = Promise.resolve()
 
@@ -104,10 +105,14 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     } as const
     try {
       const answer = await given(api.POST('/api/proposals', { body }))
-      if (number === asked) answered.value = { proposal: answer, take: of }
-      error.value = ''
+      if (number !== asked) return
+      answered.value = { proposal: answer, take: of }
+      question.answered()
     } catch (reason) {
-      if (number === asked) error.value = explain(reason)
+      if (number !== asked) return
+      // What was proposed to an earlier state must not be built now.
+      answered.value = undefined
+      question.failed(reason)
     }
   }
 
@@ -121,7 +126,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     wishes.value = { ...settled, [hex]: choice }
   }
 
-  return { offers, proposal, current, error, leaveOutGround, isBuilt, isAsProposed, choose }
+  return { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose }
 }
 
 function rolesWithColors(document: TakeDocument | undefined): string {

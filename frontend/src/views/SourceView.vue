@@ -35,11 +35,10 @@ const sources = computed(() => brand.detail?.sources ?? [])
 const source = computed(
   () => sources.value.find((one) => one.id === selected.value) ?? sources.value[0],
 )
-const { offers, proposal, current, error, leaveOutGround, isBuilt, isAsProposed, choose } =
-  useProposal(
-    source,
-    toRef(() => take.document),
-  )
+const { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose } = useProposal(
+  source,
+  toRef(() => take.document),
+)
 const adoption = useAdoption(source)
 const roles = computed(() => proposal.value?.roles.map((one) => one.role) ?? [])
 const details = computed(() => stylesheetDetails(source.value?.stylesheet))
@@ -151,7 +150,6 @@ async function pickScreen() {
       </NoticeBar>
     </div>
     <InspectorPanel>
-      <p v-if="error" role="alert" class="font-semibold">{{ error }}</p>
       <SuggestedStart
         v-if="proposal && source"
         :proposal="proposal"
