@@ -1,6 +1,7 @@
 /** Documents for the tests. */
 import type { Assignment, Evaluation, Swatch, Take, TakeDocument } from '@/api/types'
 import { USUAL_RAMP } from '@/document/edits'
+import { EMPTY_TAKE } from '@/document/empty'
 
 export const swatch = (
   id: string,
@@ -29,8 +30,7 @@ export const worn = (role: string, on: string, step: number | null = null): Assi
 /** Night, Brass and Snow: three roles, one pair. */
 export function takeOf(changes: Partial<TakeDocument> = {}): TakeDocument {
   return {
-    format: 1,
-    level: 'AA',
+    ...EMPTY_TAKE,
     swatches: [
       swatch('s1', 'Night', '#2b3a8c', { held: true }),
       swatch('s2', 'Brass', '#d7b13c'),
@@ -38,36 +38,6 @@ export function takeOf(changes: Partial<TakeDocument> = {}): TakeDocument {
     ],
     roles: [worn('primary', 's1'), worn('accent', 's2'), worn('paper', 's3')],
     pairs: [pair('p1', 'primary', 'paper')],
-    harmony: {
-      anchor: null,
-      ground: null,
-      rule: 'analogous',
-      spread: null,
-      angles: [],
-      character: null,
-      lightness: null,
-      chroma: null,
-      span: null,
-      web_safe: false,
-      seed: null,
-      varied_from: [],
-    },
-    neutrals: [],
-    overlays: [],
-    step_names: 'words',
-    scheme: 'day',
-    other: null,
-    grounds: [],
-    proof: {
-      heading_face: 'Archivo',
-      text_face: 'Karla',
-      sizes: [],
-      logo: null,
-      picture: null,
-      overlay: null,
-      sections: [],
-    },
-    slots: [],
     ...changes,
   }
 }

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from pathlib import Path
+from typing import Any
 
 import pytest
 from flask import Flask
 from flask.testing import FlaskClient
+from werkzeug.test import TestResponse
 
 from tonada.web.app import create_app
 from tonada.web.settings import Settings
@@ -27,11 +29,11 @@ class Client(FlaskClient):
 
     token: str = ""
 
-    def open(self, *args: object, **kwargs: object):  # type: ignore[no-untyped-def, override]
+    def open(self, *args: Any, **kwargs: Any) -> TestResponse:
         if self.token:
-            headers = dict(kwargs.pop("headers", None) or {})  # type: ignore[call-overload]
+            headers = dict(kwargs.pop("headers", None) or {})
             kwargs["headers"] = {"X-CSRF-Token": self.token, **headers}
-        return super().open(*args, **kwargs)  # type: ignore[arg-type]
+        return super().open(*args, **kwargs)
 
 
 @pytest.fixture

@@ -8,6 +8,7 @@ from uuid import uuid4
 
 import pytest
 from PIL import Image
+from werkzeug.test import TestResponse
 
 from tests.web.conftest import Client
 from tonada.demo.seed import seed_demo
@@ -25,7 +26,7 @@ def new_brand(client: Client) -> dict[str, Any]:
     return answer.get_json()
 
 
-def upload(client: Client, brand: str, data: bytes, name: str = "logo.svg"):  # type: ignore[no-untyped-def]
+def upload(client: Client, brand: str, data: bytes, name: str = "logo.svg") -> TestResponse:
     form = {"file": (io.BytesIO(data), name)}
     return client.post(f"/api/brands/{brand}/sources", data=form, content_type="multipart/form-data")
 

@@ -4,6 +4,7 @@ import { api, given, ProblemError } from '@/api/client'
 import type { Evaluation, Take, TakeDocument } from '@/api/types'
 import { useEvaluation } from '@/composables/useEvaluation'
 import { useHistory } from '@/composables/useHistory'
+import { EMPTY_TAKE } from '@/document/empty'
 import { isSameDocument } from '@/document/same'
 import { asKept, inScheme } from '@/document/scheme'
 import type { Scheme } from '@/document/scheme'
@@ -11,43 +12,6 @@ import { unsent } from '@/document/unsent'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
 const RETRY_MS = 4000
-const EMPTY: TakeDocument = {
-  format: 1,
-  level: 'AA',
-  swatches: [],
-  roles: [],
-  pairs: [],
-  harmony: {
-    anchor: null,
-    ground: null,
-    rule: 'analogous with accent',
-    spread: null,
-    angles: [],
-    character: null,
-    lightness: null,
-    chroma: null,
-    span: null,
-    web_safe: false,
-    seed: null,
-    varied_from: [],
-  },
-  neutrals: [],
-  overlays: [],
-  step_names: 'words',
-  scheme: 'day',
-  other: null,
-  grounds: [],
-  proof: {
-    heading_face: 'Bricolage Grotesque',
-    text_face: 'Source Sans 3',
-    sizes: [],
-    logo: null,
-    picture: null,
-    overlay: null,
-    sections: [],
-  },
-  slots: [],
-}
 
 /** The open take: its document, the steps back and forward, and its way into the database. */
 export const useTakeStore = defineStore('take', () => {
@@ -90,7 +54,7 @@ export const useTakeStore = defineStore('take', () => {
     }
     history.record(kept.value)
     take.value = { ...take.value, revision: left.revision }
-    put({ ...EMPTY, ...left.document })
+    put({ ...EMPTY_TAKE, ...left.document })
   }
 
   function show(saved: Take) {
@@ -202,7 +166,7 @@ export const useTakeStore = defineStore('take', () => {
     return given(
       api.POST('/api/brands/{brand_id}/takes', {
         params: { path: { brand_id: brandId } },
-        body: { document: from ?? EMPTY, name: null },
+        body: { document: from ?? EMPTY_TAKE, name: null },
       }),
     )
   }

@@ -1,0 +1,40 @@
+/** A take before there is anything in it. */
+import type { TakeDocument } from '@/api/types'
+
+export const EMPTY_TAKE: TakeDocument = {
+  format: 1,
+  level: 'AA',
+  swatches: [],
+  roles: [],
+  pairs: [],
+  harmony: {
+    anchor: null,
+    ground: null,
+    rule: 'analogous with accent',
+    spread: null,
+    angles: [],
+    character: null,
+    lightness: null,
+    chroma: null,
+    span: null,
+    web_safe: false,
+    seed: null,
+    varied_from: [],
+  },
+  neutrals: [],
+  overlays: [],
+  step_names: 'words',
+  scheme: 'day',
+  other: null,
+  grounds: [],
+  proof: {
+    heading_face: 'Bricolage Grotesque',
+    text_face: 'Source Sans 3',
+    sizes: [],
+    logo: null,
+    picture: null,
+    overlay: null,
+    sections: [],
+  },
+  slots: [],
+}
