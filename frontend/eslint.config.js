@@ -7,8 +7,26 @@ export default typescript.config(
   ...typescript.configs.strict,
   ...vue.configs['flat/recommended'],
   {
-    files: ['**/*.vue'],
-    languageOptions: { parserOptions: { parser: typescript.parser } },
+    files: ['**/*.ts', '**/*.vue'],
+    languageOptions: {
+      parserOptions: {
+        parser: typescript.parser,
+        projectService: true,
+        tsconfigRootDir: import.meta.dirname,
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      // A call that nobody waits for is a failure that nobody hears of.
+      '@typescript-eslint/no-floating-promises': 'error',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "UnaryExpression[operator='void'] CallExpression[callee.object.name='api']",
+          message: 'The answer of a call is looked at: await it, or catch what it throws.',
+        },
+      ],
+    },
   },
   {
     rules: {

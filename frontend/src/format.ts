@@ -3,12 +3,36 @@ import type { PairFigures } from '@/api/types'
 
 /** Two decimals, cut off: a ratio that fails must never look like one that passes. */
 export function formatRatio(ratio: number): string {
-  return (Math.floor(ratio * 100) / 100).toFixed(2)
+  return (roundedDown(ratio * 100, (cut) => cut / 100 <= ratio) / 100).toFixed(2)
 }
 
 /** Two decimals, rounded up, so that what is missing is never said to be less than it is. */
 export function formatShort(missing: number): string {
-  return (Math.ceil(missing * 100) / 100).toFixed(2)
+  return (-roundedDown(-missing * 100, (cut) => -cut / 100 >= missing) / 100).toFixed(2)
+}
+
+/** The whole number below, or the next one where only the product's last bit kept it from that. */
+function roundedDown(value: number, fits: (cut: number) => boolean): number {
+  const cut = Math.floor(value)
+  if (fits(cut + 1)) return cut + 1
+  return fits(cut) ? cut : cut - 1
+}
+
+/** A difference of two colours in OKLab, cut off: what is under a limit is never said to reach it. */
+export function formatDifference(difference: number, digits = 2): string {
+  const factor = 10 ** digits
+  return (roundedDown(difference * factor, (cut) => cut / factor <= difference) / factor).toFixed(
+    digits,
+  )
+}
+
+/** A coordinate or a size, which no verdict hangs on, rounded to so many decimals. */
+export function formatFixed(value: number, digits: number): string {
+  return value.toFixed(digits)
+}
+
+export function formatMegabytes(bytes: number): string {
+  return (bytes / 2 ** 20).toFixed(bytes % 2 ** 20 ? 1 : 0)
 }
 
 export function formatShare(share: number): string {

@@ -1,7 +1,7 @@
 /** Gestures, proposals, figures: whatever the order in which answers come, the newest counts. */
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
-import { effectScope, nextTick, ref, shallowRef } from 'vue'
+import { effectScope, nextTick, ref, shallowRef, watch } from 'vue'
 import type { EffectScope } from 'vue'
 import type { Choice, Source, TakeChange, TakeDocument } from '@/api/types'
 import { api, given } from '@/api/client'
@@ -57,7 +57,9 @@ beforeEach(async () => {
 it('a gesture is one step from where it began, however much of it was shown', async () => {
   const take = useTakeStore()
   const gesture = inScope(useChange)
-  for (const chroma of [0.1, 0.2, 0.3]) gesture.show(change(chroma))
+  gesture.show(change(0.1))
+  await Promise.resolve()
+  for (const chroma of [0.2, 0.3]) gesture.show(change(chroma))
   await settled()
   expect(take.shown?.swatches[0]?.name).toBe('chroma 0.3')
   expect([take.document?.swatches[0]?.name, take.canUndo]).toEqual(['Night', false])
@@ -106,6 +108,98 @@ it('whole changes wait for one another, each from what the one before made', asy
     ({ body }) => (body as { document: TakeDocument }).document.swatches[0]?.name,
   )
   expect(froms).toEqual(['Night', 'chroma 0.1'])
+})
+
+it('what can’t reach the server waits as it was meant, and is made in order when it is back', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  answer('POST /api/changes', () => {
+    throw new TypeError('offline')
+  })
+  await gesture.make(change(0.1))
+  for (const chroma of [0.2, 0.3]) gesture.show(change(chroma))
+  await gesture.keep()
+  await gesture.make(change(0.4))
+  expect([take.waitingChanges, take.saveState, gesture.problem.value]).toEqual([
+    3,
+    'waiting',
+    expect.stringContaining('The change is kept') as string,
+  ])
+  expect(take.document).toEqual(takeOf())
+  // Over a reload as well: the browser has them.
+  expect(Object.values(localStorage).join()).toContain('"chroma":0.3')
+  take.undo()
+  expect(take.waitingChanges).toBe(2)
+  answer('POST /api/changes', ({ body }) => {
+    const { document: from } = body as { document: TakeDocument }
+    const document = named(`${from.swatches[0]?.name ?? ''}, ${askedChroma(body).toString()}`)
+    return { document, said: [], evaluation: figuresOf(document) }
+  })
+  take.replay()
+  await settled()
+  expect([take.document?.swatches[0]?.name, take.waitingChanges, take.saveState]).toEqual([
+    'Night, 0.1, 0.3',
+    0,
+    'saved',
+  ])
+})
+
+it('a change that waited and can’t be made any more is said, and the next one made', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  answer('POST /api/changes', () => new Refusal({ status: 503, detail: 'Not now.' }))
+  await gesture.make(change(9))
+  await gesture.make(change(0.2))
+  answer('POST /api/changes', ({ body }) => {
+    if (askedChroma(body) > 1)
+      return new Refusal({ status: 422, detail: 'Chroma may be 0 to 0.5.' })
+    const document = named('made')
+    return { document, said: [], evaluation: figuresOf(document) }
+  })
+  take.replay()
+  await settled()
+  expect([take.document?.swatches[0]?.name, take.replayProblem]).toEqual([
+    'made',
+    'A change that waited could not be made. Chroma may be 0 to 0.5.',
+  ])
+})
+
+it('after a gesture its own figures stay, without the ones before it in between', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const seen: (number | undefined)[] = []
+  gesture.show(change(0.1))
+  await settled()
+  calls.length = 0
+  const stop = watch(
+    () => [take.shown?.swatches[0]?.name, take.evaluation?.failing],
+    ([, failing]) => seen.push(failing as number),
+    { flush: 'sync' },
+  )
+  await gesture.keep()
+  await settled()
+  stop()
+  // The change has one swatch, what was there before three; figures say how many.
+  expect(new Set(seen)).toEqual(seen.length ? new Set([1]) : new Set())
+  expect(calls.filter(({ path }) => path === '/api/evaluate')).toEqual([])
+})
+
+it('figures that were asked for before another take was opened are not shown for it', async () => {
+  const document = shallowRef<TakeDocument | undefined>(takeOf())
+  const slow = later<null>()
+  answer('POST /api/evaluate', async (call) => {
+    await slow.promise
+    return figuresOf((call.body as { document: TakeDocument }).document)
+  })
+  const { evaluation } = inScope(() => useEvaluation(document))
+  document.value = undefined
+  document.value = takeOf({ swatches: [] })
+  const seen: (number | undefined)[] = []
+  const stop = watch(evaluation, (now) => seen.push(now?.failing), { flush: 'sync' })
+  slow.release(null)
+  await settled()
+  stop()
+  expect(seen).toEqual([0])
 })
 
 it('figures are those of the newest document, and none where there is none', async () => {

@@ -228,14 +228,15 @@ describe('other parts of a document', () => {
     expect(isSameDocument({ a: 1, b: [{ c: 1, d: 2 }] }, { b: [{ d: 2, c: 1 }], a: 1 })).toBe(true)
     expect(isSameDocument({ a: [1, 2] }, { a: [2, 1] })).toBe(false)
   })
-  it('what is unsent is kept, and nonsense is nothing', () => {
-    unsent.keep('t1', { document: takeOf(), revision: 4 })
-    expect(unsent.read('t1')).toEqual({ document: takeOf(), revision: 4 })
+  it('what is unsent is kept, and nonsense is nothing', async () => {
+    const state = { document: takeOf(), revision: 4, pending: null, intents: [] }
+    unsent.keep('t1', state)
+    expect(await unsent.adopt('t1')).toMatchObject(state)
     unsent.forget('t1')
-    expect(unsent.read('t1')).toBeUndefined()
+    expect(await unsent.adopt('t1')).toBeUndefined()
     for (const nonsense of ['{', '7', 'null', '{"document":{}}']) {
-      localStorage.setItem('tonada-unsent-t1', nonsense)
-      expect(unsent.read('t1')).toBeUndefined()
+      localStorage.setItem('tonada-unsent-t1_gone', nonsense)
+      expect(await unsent.adopt('t1')).toBeUndefined()
     }
   })
 })

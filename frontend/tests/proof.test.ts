@@ -3,7 +3,7 @@ import { beforeEach, expect, it, vi } from 'vitest'
 import type { ProofFigures } from '@/api/types'
 import { elementOf, figuresOf, paintedShares, partsOf, regionOf } from '@/proof/parts'
 
-const wears = (figure: string, key: string, ratio: number, usage = 'body text') => ({
+const wears = (figure: string, key: string, ratio: number, reads_in?: string[]) => ({
   figure,
   key,
   name: key.toUpperCase(),
@@ -12,10 +12,13 @@ const wears = (figure: string, key: string, ratio: number, usage = 'body text') 
   by_rule_name: key.toUpperCase(),
   changed: false,
   over: '#ffffff',
-  usage,
+  usage: reads_in ? 'body text' : 'part of a control',
   ratio,
-  needed: usage === 'body text' ? 4.5 : 3,
+  needed: reads_in ? 4.5 : 3,
+  criterion: reads_in ? '1.4.3' : '1.4.11',
   passes: true,
+  is_text: reads_in !== undefined,
+  reads_in: reads_in ?? [],
 })
 const PROOF = {
   grounds: [
@@ -26,11 +29,21 @@ const PROOF = {
       hex: '#ffffff',
       is_own: false,
       figures: [
-        wears('heading', 'primary', 3.2),
-        wears('text', 'ink', 15),
-        wears('button face', 'accent', 4, 'part of a control'),
+        wears('heading', 'primary', 3.2, ['h1']),
+        wears('text', 'ink', 15, ['h1', 'text']),
+        wears('button face', 'accent', 4),
       ],
-      series: [{ key: 's1', name: 'One', hex: '#123456', ratio: 2.9, needed: 3, passes: false }],
+      series: [
+        {
+          key: 's1',
+          name: 'One',
+          hex: '#123456',
+          ratio: 2.9,
+          needed: 3,
+          criterion: '1.4.11',
+          passes: false,
+        },
+      ],
     },
     {
       id: 'night',

@@ -15,12 +15,12 @@ from tonada.core.color import delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to
 from tonada.core.contrast import contrast_ratio
 from tonada.core.errors import TakeError
 from tonada.core.evaluation import evaluate
-from tonada.core.grounds import STANDARD_GROUNDS, Worn, grounds_of, wear
+from tonada.core.grounds import STANDARD_GROUNDS, Worn, grounds_of, needed_for, wear
 from tonada.core.mend import mends_for_pair
 from tonada.core.mend_all import mend_all
 from tonada.core.palette import Role, Take
 from tonada.core.proof_pages import PAGES, section_grounds
-from tonada.core.proof_parts import Figure, Ground, ProofSettings, TextSize
+from tonada.core.proof_parts import TEXT_STYLES, Figure, Ground, ProofSettings, TextSize
 from tonada.core.ramp import RampSettings
 from tonada.core.remap import remove, set_ramp
 from tonada.core.series import series_of
@@ -43,6 +43,9 @@ def test_every_figure_of_any_palette_reads_on_every_ground_by_day_and_by_night(v
                 text, over = hex_to_srgb8(one.hex), hex_to_srgb8(one.over)
                 assert one.ratio == float(contrast_ratio(text, over))
                 assert one.passes == (one.ratio >= one.needed)
+                styles = [s for s in TEXT_STYLES if one.ratio >= needed_for(scheme, s).ratio]
+                assert list(one.reads_in) == (styles if one.is_text else [])
+                assert one.criterion == ("1.4.3" if one.is_text else "1.4.11")
                 # Where the ground itself allows no colour of the palette to reach it, the best is worn.
                 assert one.passes or one.ratio >= 3, (ground.id, one.figure)
 

@@ -12,7 +12,7 @@ import pytest
 
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
-from tonada.store.errors import NotFound, StaleDestination, StaleRevision, StoreUnavailable
+from tonada.store.errors import NotFound, Removed, StaleDestination, StaleRevision, StoreUnavailable
 from tonada.store.migrate import migrate
 
 DOCUMENT = {"format": 1, "swatches": []}
@@ -115,6 +115,34 @@ def test_a_stale_save_changes_nothing_and_says_what_is_saved(
     assert takes.find(connection, workspace, take.id).document == {"by": "the first"}
 
 
+def test_a_save_that_comes_again_is_no_stale_one(
+    connection: Connection, workspace: UUID, brand: UUID
+) -> None:
+    take = takes.create(connection, workspace, brand, DOCUMENT)
+    first = takes.save(connection, workspace, take.id, {"by": "me", "at": [1.5]}, made_from=1)
+    again = takes.save(connection, workspace, take.id, {"at": [1.5], "by": "me"}, made_from=1)
+    assert again == first
+    assert takes.find(connection, workspace, take.id).revision == 2
+
+
+def test_nothing_is_saved_into_a_deleted_take(connection: Connection, workspace: UUID, brand: UUID) -> None:
+    kept, gone = (takes.create(connection, workspace, brand, DOCUMENT) for _ in range(2))
+    takes.remove(connection, workspace, gone.id)
+    for use in (
+        lambda: takes.find(connection, workspace, gone.id),
+        lambda: takes.save(connection, workspace, gone.id, {"by": "me"}, made_from=1),
+        lambda: takes.rename(connection, workspace, gone.id, "Gone"),
+        lambda: takes.remove(connection, workspace, gone.id),
+        lambda: versions.cut(connection, workspace, gone.id, note="late"),
+    ):
+        with pytest.raises(Removed):
+            use()
+    assert takes.restore(connection, workspace, gone.id) == gone
+    assert versions.list_of_take(connection, workspace, gone.id) == []
+    with pytest.raises(NotFound):
+        takes.save(connection, uuid4(), kept.id, {}, made_from=1)
+
+
 def test_of_two_saves_at_once_one_is_refused(database_url: str) -> None:
     with connect(database_url) as setup:
         workspace = workspaces.find_or_create(setup, "Studio")
@@ -183,8 +211,14 @@ def test_a_removed_source_is_gone_until_it_is_restored(
     source = kept_image(connection, workspace, brand, "a.png")
     sources.remove(connection, workspace, source.id)
     assert sources.list_of_brand(connection, workspace, brand) == []
-    with pytest.raises(NotFound):
-        sources.find(connection, workspace, source.id)
+    for use in (
+        lambda: sources.find(connection, workspace, source.id),
+        lambda: sources.rename(connection, workspace, source.id, "b.png"),
+        lambda: sources.set_picked(connection, workspace, source.id, []),
+        lambda: sources.remove(connection, workspace, source.id),
+    ):
+        with pytest.raises(Removed):
+            use()
     assert sources.restore(connection, workspace, source.id) == source
     assert sources.list_of_brand(connection, workspace, brand) == [source]
 

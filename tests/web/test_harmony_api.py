@@ -119,6 +119,14 @@ def test_takes_are_renamed_ordered_deleted_and_brought_back(client: Client) -> N
     assert client.put(f"/api/brands/{brand['id']}/takes", json={"takes": [second, first]}).status_code == 204
     assert [take["id"] for take in takes_of(client, brand["id"])] == [second, first]
     assert client.delete(f"/api/takes/{second}").status_code == 204
+    document = client.get(f"/api/takes/{first}").get_json()["document"]
+    for refused in (
+        client.get(f"/api/takes/{second}"),
+        client.put(f"/api/takes/{second}", json={"document": document, "revision": 1}),
+        client.patch(f"/api/takes/{second}", json={"name": "Late"}),
+        client.post(f"/api/takes/{second}/versions", json={"note": "late"}),
+    ):
+        assert problem_of(refused, 410)["restoration"] == f"/api/takes/{second}/restoration"
     assert [take["id"] for take in takes_of(client, brand["id"])] == [first]
     assert client.post(f"/api/takes/{second}/restoration").status_code == 200
     assert len(takes_of(client, brand["id"])) == 2

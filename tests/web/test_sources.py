@@ -162,8 +162,8 @@ def test_a_source_is_renamed_removed_and_brought_back(client: Client, brand: str
     assert client.put(path, json={"name": "Mark"}).get_json()["name"] == "Mark"
     assert client.delete(path).status_code == 204
     assert sources_of(client, brand) == []
-    problem_of(client.get(path), 404)
-    problem_of(client.delete(path), 404)
+    problem_of(client.get(path), 410)
+    problem_of(client.delete(path), 410)
     assert client.post(f"{path}/restoration").get_json()["name"] == "Mark"
     assert len(sources_of(client, brand)) == 1
 

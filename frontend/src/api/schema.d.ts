@@ -838,7 +838,9 @@ export interface components {
     schemas: {
         /**
          * Problem
-         * @description RFC 9457. field names what was wrong where that is known; take is what is saved now.
+         * @description RFC 9457. field: what was wrong, where that is known. take: what is saved now.
+         *
+         *     restoration: of something deleted, the path to post to that brings it back.
          */
         Problem: {
             /**
@@ -859,6 +861,11 @@ export interface components {
             field: string | null;
             /** @default null */
             take: components["schemas"]["TakeAnswer"] | null;
+            /**
+             * Restoration
+             * @default null
+             */
+            restoration: string | null;
         };
         /**
          * AssignmentModel
@@ -1700,6 +1707,11 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Brand Id
+             * Format: uuid
+             */
+            brand_id: string;
             /** Name */
             name: string;
             /**
@@ -2702,6 +2714,11 @@ export interface components {
             ratio: number;
             /** Needed */
             needed: number;
+            /**
+             * Criterion
+             * @default 1.4.11
+             */
+            criterion: string;
             /** Passes */
             passes: boolean;
         };
@@ -2736,6 +2753,8 @@ export interface components {
         /**
          * WornAnswer
          * @description What a figure wears on a ground, and what the rule would give it. ratio is exact.
+         *
+         *     reads_in: of a text, the styles of the pages in which it passes.
          */
         WornAnswer: {
             figure: components["schemas"]["Figure"];
@@ -2758,8 +2777,14 @@ export interface components {
             ratio: number;
             /** Needed */
             needed: number;
+            /** Criterion */
+            criterion: string;
             /** Passes */
             passes: boolean;
+            /** Is Text */
+            is_text: boolean;
+            /** Reads In */
+            reads_in: ("h1" | "h2" | "h3" | "text" | "small" | "label")[];
         };
         /** HandedBody */
         HandedBody: {

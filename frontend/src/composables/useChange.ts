@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, given, isUnreachable } from '@/api/client'
 import type { Evaluation, TakeChange, TakeDocument } from '@/api/types'
 import { isSameDocument } from '@/document/same'
 import { useTakeStore } from '@/stores/take'
@@ -9,7 +9,12 @@ interface Shown {
   evaluation: Evaluation
   said?: readonly string[]
 }
-type Work = (from: TakeDocument) => Promise<Shown>
+/** intent: a change that can be made later as well, where the server can't be asked now. */
+interface Work {
+  make: (from: TakeDocument) => Promise<Shown>
+  intent?: TakeChange
+}
+const WAITS = 'The server can’t be reached. The change is kept, and made when it is back.'
 
 /** Changes and their figures. A gesture shows each answer and records the last one as one step. */
 export function useChange() {
@@ -22,6 +27,8 @@ export function useChange() {
   let running: Promise<void> | undefined
   let disposed = false
   let last: Shown | undefined
+  /** The newest change of the gesture where the server could not be asked for it. */
+  let unreached: TakeChange | undefined
   /** A change that is being kept may take away the part of the page that asked for it. */
   let keeping = false
   /** Whole changes, one after the other: each begins from what the one before made. */
@@ -30,37 +37,49 @@ export function useChange() {
   function begin(work: Work) {
     from ??= take.document
     waiting = work
-    running ??= run().finally(() => (running = undefined))
+    running ??= run()
   }
 
   /** Show what a change would do, from the state that the gesture began with. */
   const show = (change: TakeChange) => {
-    begin((document) => given(api.POST('/api/changes', { body: { document, change } })))
+    begin({
+      make: (document) => given(api.POST('/api/changes', { body: { document, change } })),
+      intent: change,
+    })
   }
 
   /** Show a document that was made here, with its figures. */
   const showDocument = (document: TakeDocument) => {
-    begin(async () => ({
-      document,
-      evaluation: await given(api.POST('/api/evaluate', { body: { document } })),
-    }))
+    begin({
+      make: async () => ({
+        document,
+        evaluation: await given(api.POST('/api/evaluate', { body: { document } })),
+      }),
+    })
   }
 
   async function run() {
+    // Never done before it is known to be running, and known to be done as soon as it is.
+    await null
     while (waiting && from && !disposed) {
       const work = waiting
       waiting = undefined
       try {
-        const answer = await work(from)
+        // What waits already comes first.
+        if (take.waitingChanges && work.intent) throw new TypeError(WAITS)
+        const answer = await work.make(from)
         if (!from) continue
         last = answer
+        unreached = undefined
         take.preview = answer
         said.value = answer.said ?? []
         problem.value = ''
       } catch (reason) {
-        problem.value = explain(reason)
+        unreached = isUnreachable(reason) ? work.intent : undefined
+        problem.value = unreached ? WAITS : explain(reason)
       }
     }
+    running = undefined
   }
 
   /** The gesture ends: what is shown becomes a step. */
@@ -68,15 +87,17 @@ export function useChange() {
     keeping = true
     await running
     keeping = false
-    const result = last?.document
-    from = last = undefined
+    const [result, intent] = [last, unreached]
+    from = last = unreached = undefined
+    if (intent) take.postpone(intent)
+    else if (result && !isSameDocument(result.document, take.document))
+      take.change(result.document, result.evaluation)
     take.preview = undefined
-    if (result && !isSameDocument(result, take.document)) take.change(result)
   }
 
   /** The gesture is given up: everything is as it was. */
   function drop() {
-    waiting = from = last = undefined
+    waiting = from = last = unreached = undefined
     take.preview = undefined
   }
 

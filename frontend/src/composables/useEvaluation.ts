@@ -1,4 +1,4 @@
-import { onScopeDispose, shallowReadonly, shallowRef, toValue, watch } from 'vue'
+import { onScopeDispose, readonly, shallowReadonly, shallowRef, toValue, watch } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
 import { api, given } from '@/api/client'
 import type { Evaluation, TakeDocument } from '@/api/types'
@@ -8,18 +8,22 @@ export function useEvaluation(take: MaybeRefOrGetter<TakeDocument | undefined>) 
   const evaluation = shallowRef<Evaluation>()
   const error = shallowRef<unknown>()
   let waiting: TakeDocument | undefined
+  let known: TakeDocument | undefined
   let running = false
   let disposed = false
+  /** Counted up when the take is closed: an answer that was asked for before is not of this take. */
+  let opened = 0
 
   async function run() {
     running = true
     while (waiting && !disposed) {
       const document = waiting
+      const asked = opened
       waiting = undefined
       try {
         const figures = await given(api.POST('/api/evaluate', { body: { document } }))
-        // An answer to a document of another take must not be shown for this one.
-        if (toValue(take)) evaluation.value = figures
+        // What became known meanwhile is newer.
+        if (asked === opened && known === undefined) evaluation.value = figures
         error.value = undefined
       } catch (reason) {
         error.value = reason
@@ -28,16 +32,27 @@ export function useEvaluation(take: MaybeRefOrGetter<TakeDocument | undefined>) 
     running = false
   }
 
+  /** The figures of a document came with it: they are shown at once, and not asked for. */
+  function know(document: TakeDocument, figures: Evaluation) {
+    known = document
+    waiting = undefined
+    evaluation.value = figures
+  }
+
   watch(
     () => toValue(take),
     (document) => {
-      if (!document) evaluation.value = undefined
+      if (document && document === known) return
+      known = undefined
       waiting = document
-      if (document && !running) void run()
+      if (!document) {
+        opened += 1
+        evaluation.value = undefined
+      } else if (!running) void run()
     },
-    { immediate: true },
+    { immediate: true, flush: 'sync' },
   )
   onScopeDispose(() => (disposed = true))
 
-  return { evaluation: shallowReadonly(evaluation), error: shallowReadonly(error) }
+  return { evaluation: shallowReadonly(evaluation), error: readonly(error), know }
 }

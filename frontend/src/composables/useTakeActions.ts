@@ -66,8 +66,7 @@ export function useTakeActions() {
   }
 
   async function remove(gone: Take) {
-    const { error } = await api.DELETE('/api/takes/{take_id}', path(gone.id))
-    if (error) throw new Error(gone.name)
+    await api.DELETE('/api/takes/{take_id}', path(gone.id))
     deleted.value = gone
     const next = takes().find((one) => one.id !== gone.id)
     if (next) await show(next.id)
@@ -76,9 +75,9 @@ export function useTakeActions() {
   const bringBack = () =>
     attempt(async () => {
       const gone = deleted.value
-      deleted.value = undefined
       if (!gone) return
       await given(api.POST('/api/takes/{take_id}/restoration', path(gone.id)))
+      deleted.value = undefined
       await show(gone.id)
     })
 

@@ -1,17 +1,40 @@
-/** The newest state of a take until the server has it, kept in the browser over a crash or a reload. */
-import type { TakeDocument } from '@/api/types'
+/** What the server doesn't have yet of a take, kept in the browser over a crash or a reload.
+ *
+ * Each window keeps its own under a name of its own. A window that lives holds a lock of that name,
+ * so that another one only takes over what a window that is gone has left.
+ */
+import type { TakeChange, TakeDocument } from '@/api/types'
+import type { Scheme } from './scheme'
 
-interface Unsent {
-  document: TakeDocument
-  revision: number
+/** A change that waits for the server, since only it knows the rules. */
+export interface Intent {
+  change: TakeChange
+  scheme: Scheme
 }
 
-const keyOf = (takeId: string) => `tonada-unsent-${takeId}`
+export interface Unsent {
+  document: TakeDocument
+  /** The revision that the document was made from. */
+  revision: number
+  /** A save of which nobody knows whether it arrived; it is sent again as it was. */
+  pending: { document: TakeDocument; revision: number } | null
+  intents: readonly Intent[]
+}
+
+const PREFIX = 'tonada-unsent-'
+const WINDOW = Array.from(crypto.getRandomValues(new Uint32Array(3)), (n) => n.toString(36)).join(
+  '',
+)
+const keyOf = (takeId: string, window = WINDOW) => `${PREFIX}${takeId}_${window}`
+
+// Missing where the page came over plain HTTP from another machine.
+const locks = (globalThis.navigator as { locks?: LockManager } | undefined)?.locks
+void locks?.request(`tonada-window-${WINDOW}`, () => new Promise(() => undefined))
 
 export const unsent = {
   keep(takeId: string, state: Unsent) {
     try {
-      localStorage.setItem(keyOf(takeId), JSON.stringify(state))
+      localStorage.setItem(keyOf(takeId), JSON.stringify({ ...state, at: Date.now() }))
     } catch {
       // Full or forbidden: saving goes on, only a crash at this moment would lose the step.
     }
@@ -19,15 +42,40 @@ export const unsent = {
   forget(takeId: string) {
     localStorage.removeItem(keyOf(takeId))
   },
-  read(takeId: string): Unsent | undefined {
-    try {
-      const kept: unknown = JSON.parse(localStorage.getItem(keyOf(takeId)) ?? 'null')
-      return isUnsent(kept) ? kept : undefined
-    } catch {
-      return undefined
-    }
+  /** Take over what a window that is gone has left of a take, the newest first. */
+  async adopt(takeId: string): Promise<Unsent | undefined> {
+    const living = await livingWindows()
+    const left = Object.keys(localStorage)
+      .filter((key) => key.startsWith(`${PREFIX}${takeId}_`))
+      .filter((key) => !living.has(key.slice(PREFIX.length + takeId.length + 1)))
+      .map((key) => ({ key, state: read(key) }))
+      .sort((one, other) => (other.state?.at ?? 0) - (one.state?.at ?? 0))
+    const [newest] = left
+    if (!newest?.state) return undefined
+    const { state } = newest
+    this.keep(takeId, state)
+    if (newest.key !== keyOf(takeId)) localStorage.removeItem(newest.key)
+    return state
   },
 }
 
-const isUnsent = (kept: unknown): kept is Unsent =>
+async function livingWindows(): Promise<Set<string>> {
+  const held = (await locks?.query())?.held ?? []
+  const names = held.map((lock) => lock.name?.replace('tonada-window-', '') ?? '')
+  // What this window itself has left of a take that was closed is its own to go on with.
+  return new Set(names.filter((name) => name !== WINDOW))
+}
+
+function read(key: string): (Unsent & { at?: number }) | undefined {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null')
+    return isUnsent(kept)
+      ? { ...kept, pending: kept.pending ?? null, intents: kept.intents ?? [] }
+      : undefined
+  } catch {
+    return undefined
+  }
+}
+
+const isUnsent = (kept: unknown): kept is Partial<Unsent> & Pick<Unsent, 'document' | 'revision'> =>
   typeof kept === 'object' && kept !== null && 'document' in kept && 'revision' in kept

@@ -69,16 +69,17 @@ export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefi
   if (part.figure === 'series') return ofSeries(ground, part.series ?? 0)
   const worn = ground.figures.find((one) => one.figure === part.figure)
   if (!worn) return undefined
-  const style = proof.styles.find((one) => one.style === part.look)
-  const isText = !['part of a control', 'focus indicator'].includes(worn.usage)
-  const needed = isText && style ? style.needed : worn.needed
+  const style = worn.is_text && proof.styles.find((one) => one.style === part.look)
   return {
     ...worn,
     byRule: worn.by_rule,
     byRuleName: worn.by_rule_name,
-    needed,
-    criterion: isText && style ? style.criterion : '1.4.11',
-    passes: worn.ratio >= needed,
+    // The verdict is the server's: as the figure is usually set, or in the style of this part.
+    ...(style && {
+      needed: style.needed,
+      criterion: style.criterion,
+      passes: worn.reads_in.includes(style.style),
+    }),
   }
 }
 
@@ -91,7 +92,6 @@ function ofSeries(ground: GroundFigures, row: number): PartFigures | undefined {
     byRule: undefined,
     byRuleName: undefined,
     changed: false,
-    criterion: '1.4.11',
   }
 }
 

@@ -1,4 +1,5 @@
 /** Where small shapes lie: the colours of a take in their shares, in three arrangements. */
+import { formatFixed } from '@/format'
 export interface Shape {
   key: string
   hex: string
@@ -95,4 +96,4 @@ const box = (x: number, y: number, width: number, height: number) =>
   `M${n(x)} ${n(y)}h${n(width)}v${n(height)}h${n(-width)}z`
 const circle = (x: number, y: number, radius: number) =>
   `M${n(x - radius)} ${n(y)}a${n(radius)} ${n(radius)} 0 1 0 ${n(2 * radius)} 0a${n(radius)} ${n(radius)} 0 1 0 ${n(-2 * radius)} 0z`
-const n = (value: number) => value.toFixed(2)
+const n = (value: number) => formatFixed(value, 2)

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { LANE, xOf, yOf } from './layout'
 import type { Box } from './layout'
 import type { Stave } from '@/api/types'
+import { formatFixed } from '@/format'
 
 const props = defineProps<{
   stave: Stave
@@ -23,7 +24,7 @@ const picture = computed(() => ({
   top: px(props.field.top),
   width: px(size.value.width),
   height: px(size.value.height),
-  backgroundImage: `url(/api/stave/field?chroma=${(Math.round(props.chroma * 100) / 100).toFixed(2)})`,
+  backgroundImage: `url(/api/stave/field?chroma=${formatFixed(props.chroma, 2)})`,
   backgroundSize: `${size.value.width}px ${size.value.height}px`,
   backgroundPositionX: px(xOf(0, props.hue, props.field) - props.field.left),
 }))

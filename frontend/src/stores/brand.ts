@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { api, explain, given, readSession } from '@/api/client'
+import { api, explain, given, isUnreachable, readSession, UserError } from '@/api/client'
 import type { BrandDetail, PickedColor, Source, SourceReading } from '@/api/types'
+import { formatMegabytes } from '@/format'
 
 /** How often a long reading is asked how far it is. */
 const ASK_AGAIN_MS = 250
@@ -19,12 +20,16 @@ export const useBrandStore = defineStore('brand', () => {
   const removed = shallowRef<Source>()
   let request: AbortController | undefined
   let underWay: string | undefined
+  let asked = 0
 
   async function open(brandId: string) {
+    const number = ++asked
     if (detail.value?.brand.id !== brandId) detail.value = removed.value = undefined
-    detail.value = await given(
+    const found = await given(
       api.GET('/api/brands/{brand_id}', { params: { path: { brand_id: brandId } } }),
     )
+    // Another brand was opened, or this one asked for again: that answer counts.
+    if (number === asked) detail.value = found
   }
 
   /** The takes and sources as they are now. */
@@ -85,8 +90,7 @@ export const useBrandStore = defineStore('brand', () => {
       show(source)
       return source
     } catch (reason) {
-      if (!signal.aborted)
-        problem.value = reason instanceof Refused ? reason.message : explain(reason)
+      if (!signal.aborted) problem.value = explain(reason)
       return undefined
     } finally {
       if (request.signal === signal) reading.value = undefined
@@ -100,10 +104,10 @@ export const useBrandStore = defineStore('brand', () => {
       for (;;) {
         await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS))
         signal.throwIfAborted()
-        const path = { source_id: source.id }
-        const now = await given(api.GET('/api/sources/{source_id}', { params: { path }, signal }))
+        const now = await progressOf(source, signal)
+        if (!now) continue
         if (now.state === 'ready') return now
-        if (now.state === 'failed') throw new Refused(now.problem ?? '')
+        if (now.state === 'failed') throw new UserError(now.problem ?? '')
         if (reading.value) reading.value = { ...reading.value, progress: now.progress }
       }
     } finally {
@@ -111,16 +115,30 @@ export const useBrandStore = defineStore('brand', () => {
     }
   }
 
+  /** How far a reading is; undefined where the server can't say so now, since it goes on all the same. */
+  async function progressOf(source: Source, signal: AbortSignal): Promise<Source | undefined> {
+    try {
+      return await given(api.GET('/api/sources/{source_id}', { ...path(source), signal }))
+    } catch (reason) {
+      if (!signal.aborted && isUnreachable(reason)) return undefined
+      throw reason
+    }
+  }
+
+  /** Where the server does not hear of it, the reading goes on, and the source appears when it is read. */
   function cancelReading() {
     request?.abort()
-    if (underWay)
-      void api.DELETE('/api/sources/{source_id}', { params: { path: { source_id: underWay } } })
+    const id = underWay
     reading.value = undefined
+    if (id) cancelOnServer(id).catch((reason: unknown) => (problem.value = explain(reason)))
   }
+
+  const cancelOnServer = (id: string) =>
+    api.DELETE('/api/sources/{source_id}', { params: { path: { source_id: id } } })
 
   /** The newest state of a source in its place, or behind the others where it is new. */
   function show(source: Source) {
-    if (!detail.value) return
+    if (detail.value?.brand.id !== source.brand_id) return
     const { sources } = detail.value
     const isThere = sources.some((one) => one.id === source.id)
     detail.value = {
@@ -169,9 +187,9 @@ export const useBrandStore = defineStore('brand', () => {
 
   async function restore() {
     const source = removed.value
-    removed.value = undefined
-    if (source)
-      await attempt(() => given(api.POST('/api/sources/{source_id}/restoration', path(source))))
+    if (!source) return
+    await attempt(() => given(api.POST('/api/sources/{source_id}/restoration', path(source))))
+    if (!problem.value) removed.value = undefined
   }
 
   return {
@@ -195,17 +213,13 @@ export const useBrandStore = defineStore('brand', () => {
   }
 })
 
-/** Something that was refused, with a sentence for a person. */
-class Refused extends Error {}
-
 /** Say so before twenty megabytes have travelled; the server checks again. */
 async function checkSize(files: File[]) {
   const { max_file_bytes } = await readSession()
   const size = files.reduce((sum, file) => sum + file.size, 0)
   if (size > max_file_bytes) {
-    const megabytes = (bytes: number) => (bytes / 2 ** 20).toFixed(bytes % 2 ** 20 ? 1 : 0)
-    throw new Refused(
-      `The file has ${megabytes(size)} MB; at most ${megabytes(max_file_bytes)} MB are allowed. Nothing was changed.`,
+    throw new UserError(
+      `The file has ${formatMegabytes(size)} MB; at most ${formatMegabytes(max_file_bytes)} MB are allowed. Nothing was changed.`,
     )
   }
 }

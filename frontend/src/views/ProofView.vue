@@ -32,6 +32,7 @@ import { useProof } from '@/proof/useProof'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 import { useAnswer } from '@/composables/useAnswer'
+import { formatRatio } from '@/format'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
@@ -227,7 +228,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
         <p class="h-5 truncate text-quiet" data-testid="pointed">
           <template v-if="pointed"
             >{{ pointed.name }}: {{ pointed.worn.name }},
-            <span class="value">{{ pointed.worn.ratio.toFixed(3).slice(0, -1) }} : 1</span> of
+            <span class="value">{{ formatRatio(pointed.worn.ratio) }} : 1</span> of
             {{ pointed.worn.needed }}</template
           >
           <template v-else-if="page !== SCATTER && !chosen.length"

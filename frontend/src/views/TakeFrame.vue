@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { explain } from '@/api/client'
+import { api, explain, ProblemError } from '@/api/client'
 import type { Source } from '@/api/types'
 import ConflictBar from '@/components/frame/ConflictBar.vue'
 import MeasureBar from '@/components/frame/MeasureBar.vue'
@@ -26,19 +26,33 @@ const { announcement } = useCopy()
 const { carried } = useColorDrag()
 const unanswered = useUnanswered()
 const failure = ref('')
+const isDeleted = ref(false)
 
-watch(
-  () => [props.brandId, props.takeId] as const,
-  async ([brandId, takeId]) => {
-    failure.value = ''
-    try {
-      await Promise.all([brand.open(brandId), take.open(takeId)])
-    } catch (reason) {
-      failure.value = explain(reason)
-    }
-  },
-  { immediate: true },
-)
+async function openTake() {
+  const { brandId, takeId } = props
+  failure.value = ''
+  isDeleted.value = false
+  try {
+    await Promise.all([brand.open(brandId), take.open(takeId)])
+  } catch (reason) {
+    // Another one was chosen meanwhile: this failure is of nothing that is shown.
+    if (takeId !== props.takeId || brandId !== props.brandId) return
+    failure.value = explain(reason)
+    isDeleted.value = reason instanceof ProblemError && reason.problem.status === 410
+  }
+}
+watch(() => [props.brandId, props.takeId], openTake, { immediate: true })
+
+async function bringBack() {
+  try {
+    const path = { take_id: props.takeId }
+    await api.POST('/api/takes/{take_id}/restoration', { params: { path } })
+  } catch (reason) {
+    failure.value = explain(reason)
+    return
+  }
+  await openTake()
+}
 
 /** What is read from anywhere opens in Source. */
 async function open(work: Promise<Source | undefined>) {
@@ -68,7 +82,13 @@ const isReady = computed(() => brand.detail && take.document)
     <StepBar />
     <div v-if="failure" class="p-6">
       <p role="alert" class="mb-3 text-title">{{ failure }}</p>
-      <RouterLink to="/" class="button">All brands</RouterLink>
+      <div class="flex gap-2">
+        <button v-if="isDeleted" type="button" class="button-solid" @click="bringBack">
+          Bring it back
+        </button>
+        <button v-else type="button" class="button-solid" @click="openTake">Try again</button>
+        <RouterLink to="/" class="button">All brands</RouterLink>
+      </div>
     </div>
     <RouterView v-else-if="isReady" v-slot="{ Component }">
       <component :is="Component" :is-over="isOver" class="min-h-0" @files="read" @paste="paste" />
@@ -92,7 +112,13 @@ const isReady = computed(() => brand.detail && take.document)
       >
     </div>
     <NoticeBar
-      v-if="brand.problem"
+      v-if="take.replayProblem"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="take.replayProblem"
+      @dismiss="take.dismissReplayProblem()"
+    />
+    <NoticeBar
+      v-else-if="brand.problem"
       class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
       :text="brand.problem"
       @dismiss="brand.dismiss()"

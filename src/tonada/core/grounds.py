@@ -15,8 +15,8 @@ from tonada.core.color import Hex
 from tonada.core.contrast import Usage, luminance_of, ratio_between
 from tonada.core.errors import TakeError
 from tonada.core.palette import Role, Take, role_name
-from tonada.core.proof_parts import FIGURE_USAGES, Figure, Ground, TextSize, TextStyle
-from tonada.core.requirements import Requirement, requirement
+from tonada.core.proof_parts import FIGURE_USAGES, TEXT_STYLES, Figure, Ground, TextSize, TextStyle
+from tonada.core.requirements import TEXTS, Requirement, requirement
 
 # The grounds that every take has, in order; all but “tint” are roles.
 TINT: Final = "tint"
@@ -49,6 +49,8 @@ class Worn:
     """What a figure wears on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
 
     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
+    needed, criterion, passes: as the figure is usually set. reads_in: of a text, the styles of the
+    pages in which it passes.
     """
 
     figure: Figure
@@ -62,7 +64,10 @@ class Worn:
     usage: Usage
     ratio: float
     needed: float
+    criterion: str
     passes: bool
+    is_text: bool
+    reads_in: tuple[TextStyle, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -166,7 +171,9 @@ class _Known:
 
     def __init__(self, take: Take) -> None:
         self.take = take
-        self.needs = {figure: _needed(take, figure) for figure in Figure}
+        self.asked = {figure: _asked(take, figure) for figure in Figure}
+        self.needs = {figure: asked.ratio for figure, asked in self.asked.items()}
+        self.styles = {style: needed_for(take, style).ratio for style in TEXT_STYLES}
         self._colors: dict[str, Hex] = {}
         self._names: dict[str, str] = {}
 
@@ -184,13 +191,13 @@ class _Known:
         return self.take.ramp(owner).hexes
 
 
-def _needed(take: Take, figure: Figure) -> float:
+def _asked(take: Take, figure: Figure) -> Requirement:
     if figure is Figure.HEADING:
         size = smallest_heading(take)
-        return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight).ratio
+        return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight)
     if figure in TEXT_FIGURES:
-        return needed_for(take, TEXT_FIGURES[figure], FIGURE_USAGES[figure]).ratio
-    return requirement(FIGURE_USAGES[figure], take.level).ratio
+        return needed_for(take, TEXT_FIGURES[figure], FIGURE_USAGES[figure])
+    return requirement(FIGURE_USAGES[figure], take.level)
 
 
 class _Dresser:
@@ -231,8 +238,16 @@ class _Dresser:
             usage=FIGURE_USAGES[figure],
             ratio=ratio,
             needed=needed,
+            criterion=self.known.asked[figure].criterion,
             passes=ratio >= needed,
+            is_text=FIGURE_USAGES[figure] in TEXTS,
+            reads_in=self._reads_in(figure, ratio),
         )
+
+    def _reads_in(self, figure: Figure, ratio: float) -> tuple[TextStyle, ...]:
+        if FIGURE_USAGES[figure] not in TEXTS:
+            return ()
+        return tuple(style for style, needed in self.known.styles.items() if ratio >= needed)
 
     @property
     def text(self) -> str | None:

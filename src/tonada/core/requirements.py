@@ -12,7 +12,7 @@ LARGE_FROM_PX: Final = 24.0
 LARGE_BOLD_FROM_PX: Final = 14 * 96 / 72
 BOLD_FROM: Final = 700
 
-_TEXTS: Final = frozenset({Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK})
+TEXTS: Final = frozenset({Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK})
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,7 +43,7 @@ def is_large(size: float, weight: int | None) -> bool:
 
 
 def _counted(usage: Usage, size: float | None, weight: int | None) -> Usage:
-    if usage not in _TEXTS or size is None:
+    if usage not in TEXTS or size is None:
         return usage
     if is_large(size, weight):
         return Usage.LARGE_TEXT

@@ -10,7 +10,7 @@ from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
 from tonada.store.database import Connection
-from tonada.store.errors import NotFound, StaleDestination
+from tonada.store.errors import NotFound, Removed, StaleDestination
 
 LIST = """
     select id, name, revision, slots from destination
@@ -28,6 +28,10 @@ SAVE = """
 FIND = """
     select id, name, revision, slots from destination
      where workspace_id = %(workspace)s and id = %(id)s and removed_at is null
+"""
+IS_REMOVED = """
+    select 1 from destination
+     where workspace_id = %(workspace)s and id = %(id)s and removed_at is not null
 """
 REMOVE = """
     update destination set removed_at = clock_timestamp()
@@ -72,22 +76,27 @@ def save(
     *,
     made_from: int,
 ) -> DestinationRow:
-    """Return the changed destination. Raises NotFound, or StaleDestination where it was changed since."""
+    """Return the changed destination. Raises NotFound, Removed, or StaleDestination."""
     key = {"workspace": workspace, "id": destination}
     row = {**key, "name": name, "slots": Jsonb(slots), "revision": made_from}
     with connection.cursor(row_factory=class_row(DestinationRow)) as cursor:
         saved = cursor.execute(SAVE, row).fetchone()
         if saved is None:
             found = cursor.execute(FIND, key).fetchone()
-            raise NotFound("destination") if found is None else StaleDestination
+            raise _missing(connection, key) if found is None else StaleDestination
     return saved
 
 
+def _missing(connection: Connection, key: dict[str, UUID]) -> NotFound | Removed:
+    removed = connection.execute(IS_REMOVED, key).fetchone()
+    return Removed("destination", key["id"]) if removed else NotFound("destination")
+
+
 def remove(connection: Connection, workspace: UUID, destination: UUID) -> None:
-    """Take a destination away; it can be restored. Raises NotFound."""
-    row = {"workspace": workspace, "id": destination}
-    if connection.execute(REMOVE, row).fetchone() is None:
-        raise NotFound("destination")
+    """Take a destination away; it can be restored. Raises NotFound or Removed."""
+    key = {"workspace": workspace, "id": destination}
+    if connection.execute(REMOVE, key).fetchone() is None:
+        raise _missing(connection, key)
 
 
 def restore(connection: Connection, workspace: UUID, destination: UUID) -> DestinationRow:

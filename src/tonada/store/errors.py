@@ -2,6 +2,7 @@
 
 StoreError
 ├── NotFound          there is no such thing in this workspace
+├── Removed           it was deleted, and can be brought back
 ├── LastTake          a brand keeps at least one take
 ├── StaleRevision     someone saved in between; carries what is saved now
 ├── StaleDestination  the same for a destination
@@ -12,6 +13,7 @@ StoreError
 from __future__ import annotations
 
 from typing import TYPE_CHECKING
+from uuid import UUID
 
 if TYPE_CHECKING:
     from tonada.store.takes import TakeRow
@@ -27,6 +29,14 @@ class NotFound(StoreError):
     def __init__(self, what: str) -> None:
         super().__init__(f"There is no such {what} here.")
         self.what = what
+
+
+class Removed(StoreError):
+    """It was deleted by someone, and can be brought back: `what` names the kind, `id` which one."""
+
+    def __init__(self, what: str, removed: UUID) -> None:
+        super().__init__(f"This {what} was deleted. Nothing was changed; it can be brought back.")
+        self.what, self.id = what, removed
 
 
 class LastTake(StoreError):

@@ -13,7 +13,7 @@ from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
 from tonada.store.database import Connection
-from tonada.store.errors import NotFound
+from tonada.store.errors import NotFound, Removed
 
 SourceKind: TypeAlias = Literal["image", "list", "stylesheet", "mood"]
 SourceState: TypeAlias = Literal["reading", "ready", "failed"]
@@ -44,6 +44,10 @@ FIND = """
     select id, brand_id, name, kind, settings, extraction, picked, state, progress, problem, created_at
       from source
      where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
+"""
+IS_REMOVED = """
+    select 1 from source
+     where workspace_id = %(workspace)s and id = %(source)s and removed_at is not null
 """
 RENAME = """
     update source set name = %(name)s
@@ -172,16 +176,22 @@ def list_of_brand(connection: Connection, workspace: UUID, brand: UUID) -> list[
 
 
 def find(connection: Connection, workspace: UUID, source: UUID) -> SourceRow:
-    """Return a source in whatever state. Raises NotFound, for a removed one too."""
+    """Return a source in whatever state. Raises NotFound or Removed."""
+    key = {"workspace": workspace, "source": source}
     with connection.cursor(row_factory=class_row(SourceRow)) as cursor:
-        row = cursor.execute(FIND, {"workspace": workspace, "source": source}).fetchone()
+        row = cursor.execute(FIND, key).fetchone()
     if row is None:
-        raise NotFound("source")
+        raise _missing(connection, key)
     return row
 
 
+def _missing(connection: Connection, key: dict[str, UUID]) -> NotFound | Removed:
+    removed = connection.execute(IS_REMOVED, key).fetchone()
+    return Removed("source", key["source"]) if removed else NotFound("source")
+
+
 def rename(connection: Connection, workspace: UUID, source: UUID, name: str) -> SourceRow:
-    """Return the source with its new name. Raises NotFound."""
+    """Return the source with its new name. Raises NotFound or Removed."""
     connection.execute(RENAME, {"workspace": workspace, "source": source, "name": name})
     return find(connection, workspace, source)
 
@@ -194,7 +204,7 @@ def read_again(
     settings: dict[str, Any],
     extraction: dict[str, Any],
 ) -> SourceRow:
-    """Return the source with other settings and what they led to. Raises NotFound."""
+    """Return the source with other settings and what they led to. Raises NotFound or Removed."""
     changed = {"settings": Jsonb(settings), "extraction": Jsonb(extraction)}
     connection.execute(READ_AGAIN, {"workspace": workspace, "source": source, **changed})
     return find(connection, workspace, source)
@@ -203,7 +213,7 @@ def read_again(
 def set_picked(
     connection: Connection, workspace: UUID, source: UUID, picked: list[dict[str, Any]]
 ) -> SourceRow:
-    """Return the source with these colours picked by hand. Raises NotFound."""
+    """Return the source with these colours picked by hand. Raises NotFound or Removed."""
     connection.execute(PICK, {"workspace": workspace, "source": source, "picked": Jsonb(picked)})
     return find(connection, workspace, source)
 
@@ -236,9 +246,10 @@ def fail(connection: Connection, workspace: UUID, source: UUID, problem: str) ->
 
 
 def remove(connection: Connection, workspace: UUID, source: UUID) -> None:
-    """Take a source away; it can be restored. Raises NotFound."""
-    if connection.execute(REMOVE, {"workspace": workspace, "source": source}).fetchone() is None:
-        raise NotFound("source")
+    """Take a source away; it can be restored. Raises NotFound or Removed."""
+    key = {"workspace": workspace, "source": source}
+    if connection.execute(REMOVE, key).fetchone() is None:
+        raise _missing(connection, key)
 
 
 def restore(connection: Connection, workspace: UUID, source: UUID) -> SourceRow:

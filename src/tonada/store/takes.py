@@ -12,7 +12,7 @@ from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
 from tonada.store.database import Connection
-from tonada.store.errors import LastTake, NotFound, StaleRevision
+from tonada.store.errors import LastTake, NotFound, Removed, StaleRevision
 
 LIST = """
     select id, brand_id, name, document, revision, saved_at from take
@@ -21,8 +21,14 @@ LIST = """
 """
 FIND = """
     select id, brand_id, name, document, revision, saved_at from take
-     where workspace_id = %(workspace)s and id = %(take)s
+     where workspace_id = %(workspace)s and id = %(take)s and removed_at is null
 """
+IS_REMOVED = """
+    select 1 from take
+     where workspace_id = %(workspace)s and id = %(take)s and removed_at is not null
+"""
+# A name that is still shown for what was made of a take, such as a file of an old version.
+NAME = "select name, brand_id from take where workspace_id = %(workspace)s and id = %(take)s"
 LOCK_BRAND = "select 1 from brand where workspace_id = %(workspace)s and id = %(brand)s for update"
 CREATE = """
     insert into take (workspace_id, brand_id, name, position, document)
@@ -33,10 +39,12 @@ CREATE = """
 SAVE = """
     update take set document = %(document)s, revision = revision + 1, saved_at = now()
      where workspace_id = %(workspace)s and id = %(take)s and revision = %(made_from)s
+       and removed_at is null
     returning id, brand_id, name, document, revision, saved_at
 """  # no row back means someone saved in between: StaleRevision
 RENAME = """
-    update take set name = %(name)s where workspace_id = %(workspace)s and id = %(take)s
+    update take set name = %(name)s
+     where workspace_id = %(workspace)s and id = %(take)s and removed_at is null
 """
 REMOVE = """
     update take set removed_at = now()
@@ -73,12 +81,22 @@ def list_of_brand(connection: Connection, workspace: UUID, brand: UUID) -> list[
 
 
 def find(connection: Connection, workspace: UUID, take: UUID) -> TakeRow:
-    """Return a take. Raises NotFound."""
+    """Return a take. Raises NotFound or Removed."""
+    key = {"workspace": workspace, "take": take}
     with connection.cursor(row_factory=class_row(TakeRow)) as cursor:
-        row = cursor.execute(FIND, {"workspace": workspace, "take": take}).fetchone()
+        row = cursor.execute(FIND, key).fetchone()
+        if row is None:
+            removed = cursor.connection.execute(IS_REMOVED, key).fetchone()
+            raise Removed("take", take) if removed else NotFound("take")
+    return row
+
+
+def name_of(connection: Connection, workspace: UUID, take: UUID) -> tuple[str, UUID]:
+    """Return the name of a take, deleted or not, and its brand. Raises NotFound."""
+    row = connection.execute(NAME, {"workspace": workspace, "take": take}).fetchone()
     if row is None:
         raise NotFound("take")
-    return row
+    return str(row[0]), row[1]
 
 
 def create(
@@ -99,29 +117,36 @@ def create(
 def save(
     connection: Connection, workspace: UUID, take: UUID, document: dict[str, Any], *, made_from: int
 ) -> TakeRow:
-    """Return the take with its new document and revision. Raises StaleRevision or NotFound."""
+    """Return the take with its new document and revision. Raises StaleRevision, NotFound or Removed.
+
+    The same document as is saved is not refused, whatever it was made from: a save whose answer
+    was lost comes again.
+    """
     row = {"workspace": workspace, "take": take, "document": Jsonb(document), "made_from": made_from}
     with connection.cursor(row_factory=class_row(TakeRow)) as cursor:
         saved = cursor.execute(SAVE, row).fetchone()
     if saved is None:
-        raise StaleRevision(find(connection, workspace, take), made_from)
+        there = find(connection, workspace, take)
+        if there.document != document:
+            raise StaleRevision(there, made_from)
+        return there
     return saved
 
 
 def rename(connection: Connection, workspace: UUID, take: UUID, name: str) -> TakeRow:
-    """Return the take with its new name. Raises NotFound."""
+    """Return the take with its new name. Raises NotFound or Removed."""
     connection.execute(RENAME, {"workspace": workspace, "take": take, "name": name})
     return find(connection, workspace, take)
 
 
 def remove(connection: Connection, workspace: UUID, take: UUID) -> None:
-    """Take a take away; it can be restored. Raises NotFound, and LastTake for a brand's only one."""
+    """Take a take away; it can be restored. Raises NotFound, Removed, and LastTake for the only one."""
     row = find(connection, workspace, take)
     connection.execute(LOCK_BRAND, {"workspace": workspace, "brand": row.brand_id})
     if len(list_of_brand(connection, workspace, row.brand_id)) < 2:
         raise LastTake
     if connection.execute(REMOVE, {"workspace": workspace, "take": take}).fetchone() is None:
-        raise NotFound("take")
+        raise Removed("take", take)
 
 
 def restore(connection: Connection, workspace: UUID, take: UUID) -> TakeRow:

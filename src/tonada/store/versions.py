@@ -9,10 +9,14 @@ from uuid import UUID
 
 from psycopg.rows import class_row
 
+from tonada.store import takes
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 
-LOCK_TAKE = "select 1 from take where workspace_id = %(workspace)s and id = %(take)s for update"
+LOCK_TAKE = """
+    select 1 from take
+     where workspace_id = %(workspace)s and id = %(take)s and removed_at is null for update
+"""
 # The saved document is copied in the database: what is cut is what was saved.
 CUT = """
     insert into version (workspace_id, take_id, number, note, is_automatic, document)
@@ -49,10 +53,11 @@ class VersionRow:
 def cut(
     connection: Connection, workspace: UUID, take: UUID, *, note: str, is_automatic: bool = False
 ) -> VersionRow:
-    """Return a new version of the take as it is saved. Raises NotFound."""
+    """Return a new version of the take as it is saved. Raises NotFound or Removed."""
     row = {"workspace": workspace, "take": take, "note": note, "is_automatic": is_automatic}
     # Two versions cut at once must not get the same number.
     if connection.execute(LOCK_TAKE, row).fetchone() is None:
+        takes.find(connection, workspace, take)
         raise NotFound("take")
     with connection.cursor(row_factory=class_row(VersionRow)) as cursor:
         return cursor.execute(CUT, row).fetchall()[0]

@@ -376,7 +376,10 @@ class MendedTakeAnswer(Model):
 
 
 class Problem(Described):
-    """RFC 9457. field names what was wrong where that is known; take is what is saved now."""
+    """RFC 9457. field: what was wrong, where that is known. take: what is saved now.
+
+    restoration: of something deleted, the path to post to that brings it back.
+    """
 
     type: str = "about:blank"
     title: str
@@ -384,3 +387,4 @@ class Problem(Described):
     detail: str
     field: str | None = None
     take: TakeAnswer | None = None
+    restoration: str | None = None

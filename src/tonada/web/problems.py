@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import logging
 from http import HTTPStatus
+from typing import Final
 
 from flask import Flask, Response
 from flask_wtf.csrf import CSRFError
@@ -16,6 +17,7 @@ from tonada.store.errors import (
     LastTake,
     NotFound,
     NotStorable,
+    Removed,
     StaleDestination,
     StaleRevision,
     StoreUnavailable,
@@ -25,13 +27,25 @@ from tonada.web.models import Problem, TakeAnswer
 log = logging.getLogger("tonada")
 
 
+# A page whose token ran out reads it anew by itself; for a person that is no error.
+CSRF_REFUSED: Final = "urn:tonada:csrf-refused"
+
+
 def problem(
-    status: int, detail: str, *, field: str | None = None, take: TakeAnswer | None = None
+    status: int,
+    detail: str,
+    *,
+    kind: str = "about:blank",
+    field: str | None = None,
+    take: TakeAnswer | None = None,
+    restoration: str | None = None,
 ) -> Response:
     """Return a problem document."""
     title = HTTPStatus(status).phrase
-    body = Problem(title=title, status=status, detail=detail, field=field, take=take)
-    unknown = {name for name in ("field", "take") if getattr(body, name) is None}
+    body = Problem(
+        type=kind, title=title, status=status, detail=detail, field=field, take=take, restoration=restoration
+    )
+    unknown = {name for name in ("field", "take", "restoration") if getattr(body, name) is None}
     return Response(body.model_dump_json(exclude=unknown), status=status, mimetype="application/problem+json")
 
 
@@ -49,6 +63,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(ImageTooLarge, lambda e: problem(413, str(e), field=e.field))
     app.register_error_handler(NotReachable, lambda e: problem(422, str(e)))
     app.register_error_handler(NotFound, lambda e: problem(404, str(e)))
+    app.register_error_handler(Removed, _removed)
     app.register_error_handler(LastTake, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleDestination, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleRevision, _stale)
@@ -65,8 +80,13 @@ def _stale(error: StaleRevision) -> Response:
     return problem(409, str(error), take=TakeAnswer.of(error.saved))
 
 
+def _removed(error: Removed) -> Response:
+    return problem(410, str(error), restoration=f"/api/{error.what}s/{error.id}/restoration")
+
+
 def _csrf(error: CSRFError) -> Response:
-    return problem(403, f"{error.description} Reload the page and try again; nothing was changed.")
+    said = f"{error.description} Reload the page and try again; nothing was changed."
+    return problem(403, said, kind=CSRF_REFUSED)
 
 
 def _too_large(_: RequestEntityTooLarge) -> Response:

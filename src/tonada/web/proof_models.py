@@ -25,7 +25,10 @@ class Read(Model):
 
 
 class WornAnswer(Read):
-    """What a figure wears on a ground, and what the rule would give it. ratio is exact."""
+    """What a figure wears on a ground, and what the rule would give it. ratio is exact.
+
+    reads_in: of a text, the styles of the pages in which it passes.
+    """
 
     figure: Figure
     key: str
@@ -38,7 +41,10 @@ class WornAnswer(Read):
     usage: Usage
     ratio: float
     needed: float
+    criterion: str
     passes: bool
+    is_text: bool
+    reads_in: tuple[TextStyle, ...]
 
 
 class SeriesColor(Model):
@@ -49,6 +55,7 @@ class SeriesColor(Model):
     hex: str
     ratio: float
     needed: float
+    criterion: str = "1.4.11"
     passes: bool
 
     @classmethod

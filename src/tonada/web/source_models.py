@@ -158,6 +158,7 @@ class SourceAnswer(Model):
     """A source with what was found; the reading of its own kind is there, the others are null."""
 
     id: UUID
+    brand_id: UUID
     name: str
     kind: SourceKind
     state: SourceState
@@ -179,6 +180,7 @@ class SourceAnswer(Model):
         picked = [FoundColorAnswer(**color, share=0.0, picked=True) for color in row.picked]
         return cls(
             id=row.id,
+            brand_id=row.brand_id,
             name=row.name,
             kind=row.kind,
             state=row.state,

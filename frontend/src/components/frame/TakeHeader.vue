@@ -6,21 +6,30 @@ import ViewMenu from './ViewMenu.vue'
 import NoticeBar from '@/components/NoticeBar.vue'
 import RenameDialog from '@/components/RenameDialog.vue'
 import { useTakeActions } from '@/composables/useTakeActions'
+import { countOf } from '@/format'
 import { useBrandStore } from '@/stores/brand'
 import { useTakeStore } from '@/stores/take'
 
 const brand = useBrandStore()
 const take = useTakeStore()
 
+const waiting = computed(() => {
+  const count = take.waitingChanges
+  if (!count) return 'Not saved yet: no answer, trying again'
+  return `${countOf(count, 'change waits', 'changes wait')} for the server`
+})
 const saved = computed(
   () =>
     ({
       saved: `Saved, revision ${take.take?.revision ?? ''}`,
       saving: 'Saving …',
-      waiting: 'Not saved yet: no answer, trying again',
+      waiting: waiting.value,
       conflict: 'Not saved: changed in another window',
+      removed: 'Not saved: deleted in another window',
+      refused: `Not saved: ${take.saveProblem}`,
     })[take.saveState],
 )
+const elsewhere = computed(() => take.unsavedElsewhere.join(', '))
 
 const actions = useTakeActions()
 const { isRenaming, deleted, problem } = actions
@@ -35,7 +44,14 @@ const { isRenaming, deleted, problem } = actions
       {{ brand.detail?.brand.name ?? '' }}
     </h1>
     <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @act="actions.act" />
-    <p class="ml-auto truncate text-quiet" role="status" data-testid="save-state">{{ saved }}</p>
+    <p
+      class="ml-auto truncate text-quiet"
+      role="status"
+      data-testid="save-state"
+      :title="take.saveProblem || undefined"
+    >
+      {{ saved }}<template v-if="elsewhere"> · not saved yet: {{ elsewhere }}</template>
+    </p>
     <div class="flex gap-2">
       <button type="button" class="button" :disabled="!take.canUndo" @click="take.undo()">
         Undo

@@ -50,10 +50,10 @@ export function useDestinations() {
   const bringBack = () =>
     attempt(async () => {
       const gone = removed.value
-      removed.value = undefined
       if (!gone) return
       const params = { path: { destination_id: gone.id } }
       await given(api.POST('/api/destinations/{destination_id}/restoration', { params }))
+      removed.value = undefined
       await load()
     })
 

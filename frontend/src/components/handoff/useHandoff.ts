@@ -35,23 +35,26 @@ export function useHandoff() {
       isSameDocument(newest.value.document, asKept(take.document)),
   )
 
-  /** Return the number of the version that is handed off. */
-  async function versionToHand(what: string): Promise<number | undefined> {
+  /** Return the version that is handed off: the take's id, and the number. */
+  async function versionToHand(what: string): Promise<{ id: string; number: number } | undefined> {
     problem.value = ''
+    const id = take.take?.id
+    if (!id) return undefined
     try {
+      await take.allSaved()
       await load()
       if (!isCut.value) {
         await take.cutVersion(`Handed off: ${what}`, true)
         await load()
       }
       const number = newest.value?.number
-      const id = take.take?.id
-      if (!id || !number) return undefined
+      // Another take was opened meanwhile: nothing of that one may leave as this one.
+      if (id !== take.take?.id || !number) return undefined
       await api.POST('/api/takes/{take_id}/versions/{number}/handoffs', {
         params: { path: { take_id: id, number } },
         body: { what },
       })
-      return number
+      return { id, number }
     } catch (reason) {
       problem.value = explain(reason)
       return undefined
@@ -59,13 +62,13 @@ export function useHandoff() {
   }
 
   async function download(kind: FileKind, name: string, options: FileOptions) {
-    const number = await versionToHand(name)
-    if (!number || !take.take) return
+    const version = await versionToHand(name)
+    if (!version) return
     const query = new URLSearchParams(
       Object.entries(options).map(([key, value]) => [key, String(value)]),
     )
     const link = document.createElement('a')
-    link.href = `/api/takes/${take.take.id}/versions/${number.toString()}/files/${kind}?${query.toString()}`
+    link.href = `/api/takes/${version.id}/versions/${version.number.toString()}/files/${kind}?${query.toString()}`
     link.download = ''
     link.click()
   }

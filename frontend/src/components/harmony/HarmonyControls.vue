@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import ChoiceList from '@/components/ChoiceList.vue'
 import type { Harmony, HarmonyVocabulary } from '@/api/types'
+import { formatFixed } from '@/format'
 
 const props = defineProps<{
   harmony: Harmony
@@ -118,7 +119,7 @@ function setCharacter(name: string) {
         @input="shape({ span: valueOf($event) })"
         @change="emit('keep')"
       />
-      <span class="value w-8.5">{{ span.toFixed(2) }}</span>
+      <span class="value w-8.5">{{ formatFixed(span, 2) }}</span>
     </label>
     <div class="ml-auto flex items-center gap-2">
       <button

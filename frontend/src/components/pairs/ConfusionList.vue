@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useSight } from '@/composables/useSight'
+import { formatDifference } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
 const { sight, seen } = useSight()
@@ -40,7 +41,7 @@ function mend(swatch: string, hex: string) {
           <span class="h-6 w-8" :style="{ backgroundColor: one.other_hex }"></span>
         </span>
         <span class="min-w-0 flex-1 truncate">{{ one.one_name }} and {{ one.other_name }}</span>
-        <span class="value">{{ one.difference.toFixed(2) }}</span>
+        <span class="value">{{ formatDifference(one.difference) }}</span>
         <button
           v-if="one.mend_swatch && one.mend_hex"
           type="button"

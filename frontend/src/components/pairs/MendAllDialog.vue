@@ -3,6 +3,7 @@ import { ref, shallowRef, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { MendedTake } from '@/api/types'
 import SheetDialog from '@/components/SheetDialog.vue'
+import { formatDifference } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
 const shown = defineModel<boolean>({ required: true })
@@ -53,7 +54,7 @@ async function apply() {
           </span>
           <b class="min-w-0 flex-1 truncate font-semibold">{{ one.name }}</b>
           <span class="value">{{ one.before }} → {{ one.after }}</span>
-          <span class="value text-quiet">{{ one.difference.toFixed(2) }}</span>
+          <span class="value text-quiet">{{ formatDifference(one.difference) }}</span>
         </li>
       </ul>
       <div v-if="mended.impossible.length" class="mt-3 border border-ink p-2">

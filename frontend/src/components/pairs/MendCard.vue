@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Mend, PairFigures } from '@/api/types'
-import { formatRatio } from '@/format'
+import { formatDifference, formatRatio } from '@/format'
 
 const props = defineProps<{ mend: Mend; pair: PairFigures; checked: boolean; active: boolean }>()
 
@@ -54,7 +54,7 @@ const broken = computed(() =>
         <p class="text-small text-quiet">{{ effect }}</p>
         <p v-if="broken" class="text-small font-semibold">{{ broken }}</p>
         <p class="value text-small">
-          {{ formatRatio(mend.ratio) }} : 1 · difference {{ mend.difference.toFixed(2) }}
+          {{ formatRatio(mend.ratio) }} : 1 · difference {{ formatDifference(mend.difference) }}
         </p>
       </div>
     </div>

@@ -5,6 +5,7 @@ import ChoiceList from '@/components/ChoiceList.vue'
 import { colorChoices, roleLabel } from '@/document/roles'
 import { changePair, removePair } from '@/document/pairs'
 import { USAGES } from '@/document/usages'
+import { formatFixed } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ pair: PairFigures }>()
@@ -24,7 +25,7 @@ const WEIGHTS = [
   { value: '700', label: 'Bold, 700' },
 ] as const
 const size = computed(() =>
-  props.pair.size === null ? '' : (props.pair.size / PIXELS[unit.value]).toFixed(1),
+  props.pair.size === null ? '' : formatFixed(props.pair.size / PIXELS[unit.value], 1),
 )
 const isText = computed(() =>
   ['body text', 'large text', 'button label', 'link'].includes(props.pair.usage),

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 import type { Source, SourceReading } from '@/api/types'
 import RulePairs from './RulePairs.vue'
 import { useLimits } from '@/composables/useLimits'
-import { countOf } from '@/format'
+import { countOf, formatFixed } from '@/format'
 
 const props = defineProps<{ source: Source }>()
 const emit = defineEmits<{ read: [reading: SourceReading] }>()
@@ -47,7 +47,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
           class="slider w-52"
           @input="ask"
         />
-        <span class="value">{{ difference.toFixed(3) }}</span>
+        <span class="value">{{ formatFixed(difference, 3) }}</span>
       </label>
     </div>
     <TabGroup>

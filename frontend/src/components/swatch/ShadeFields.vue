@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { api, given } from '@/api/client'
 import type { SwatchFigures } from '@/api/types'
 import { useChange } from '@/composables/useChange'
+import { formatFixed } from '@/format'
 import { useTakeStore } from '@/stores/take'
 
 const props = defineProps<{ figures: SwatchFigures }>()
@@ -13,18 +14,18 @@ const shade = computed(() => [
   {
     name: 'lightness',
     label: 'Lightness',
-    value: props.figures.lightness.toFixed(3),
+    value: formatFixed(props.figures.lightness, 3),
     step: 0.01,
     most: 1,
   },
   {
     name: 'chroma',
     label: 'Chroma',
-    value: props.figures.chroma.toFixed(3),
+    value: formatFixed(props.figures.chroma, 3),
     step: 0.01,
     most: 0.4,
   },
-  { name: 'hue', label: 'Hue', value: props.figures.hue.toFixed(1), step: 1, most: 360 },
+  { name: 'hue', label: 'Hue', value: formatFixed(props.figures.hue, 1), step: 1, most: 360 },
 ])
 const CHANNELS = ['Red', 'Green', 'Blue'] as const
 

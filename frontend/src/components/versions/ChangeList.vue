@@ -2,7 +2,7 @@
 import { shallowRef, watch } from 'vue'
 import { api, given } from '@/api/client'
 import type { Comparison, TakeDocument } from '@/api/types'
-import { formatRatio, roleName } from '@/format'
+import { formatDifference, formatRatio, roleName } from '@/format'
 
 const props = defineProps<{ title: string; before: TakeDocument; after: TakeDocument }>()
 const changes = shallowRef<Comparison>()
@@ -45,7 +45,7 @@ const pairName = (id: string) => id.replaceAll('-', ' ')
           <span class="min-w-0 flex-1 truncate" :title="one.name">{{ one.name }}</span>
           <span class="text-quiet">{{
             one.difference
-              ? `by ${one.difference.toFixed(2)}`
+              ? `by ${formatDifference(one.difference)}`
               : one.renamed_from
                 ? 'renamed'
                 : one.change

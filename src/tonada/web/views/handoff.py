@@ -74,18 +74,18 @@ def preview(body: PreviewBody) -> Response:
 def download(path: FilePath, query: OptionsModel) -> Response:
     with workspace_connection() as (connection, workspace):
         version = versions.find(connection, workspace, path.take_id, path.number)
-        row = takes.find(connection, workspace, path.take_id)
-        brand = brands.find(connection, workspace, row.brand_id)
+        name, brand_id = takes.name_of(connection, workspace, path.take_id)
+        brand = brands.find(connection, workspace, brand_id)
         take = TakeDocument.model_validate(version.document).to_take()
         logo = _logo(connection, workspace, take)
     address = f"{request.host_url}brands/{brand.id}/takes/{path.take_id}/versions/{path.number}"
-    head = Letterhead(brand.name, row.name, f"version {path.number}, {address}", logo)
+    head = Letterhead(brand.name, name, f"version {path.number}, {address}", logo)
     handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper)
-    name = file_name(handoff, path.kind)
+    file = file_name(handoff, path.kind)
     return Response(
         make_file(handoff, path.kind),
         mimetype=FILE_FORMATS[path.kind].mimetype,
-        headers={"Content-Disposition": f'attachment; filename="{name}"'},
+        headers={"Content-Disposition": f'attachment; filename="{file}"'},
     )
 
 
