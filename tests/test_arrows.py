@@ -13,15 +13,17 @@ ALLOWED = {
     "document": {"core"},
     "store": {"core"},
     "handoff": {"core", "document"},
-    "web": {"core", "document", "handoff", "store"},
-    "demo": {"core", "document", "store", "web"},
-    "run": {"core", "document", "store", "web", "demo"},
+    "reading": {"core"},
+    "web": {"core", "document", "handoff", "store", "reading"},
+    "demo": {"core", "document", "store", "reading", "web"},
+    "run": {"core", "document", "store", "reading", "web", "demo"},
 }
 FORBIDDEN_OUTSIDE = {
     "core": {"flask", "psycopg", "pydantic", "os", "pathlib", "time", "datetime", "random", "secrets"},
     "document": {"flask", "psycopg"},
     "handoff": {"flask", "psycopg", "pydantic"},
     "store": {"flask", "pydantic"},
+    "reading": {"flask", "psycopg", "pydantic"},
     "web": {"psycopg"},
 }
 

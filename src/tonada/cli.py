@@ -126,17 +126,22 @@ def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> in
 
 
 def _extract(parsed: argparse.Namespace) -> int:
-    from tonada.core.extract import extract_colors
+    from tonada.core.extract import check_file_size
+    from tonada.reading.bounded import LONG, run_bounded
 
-    found = extract_colors(parsed.file.read_bytes(), most=parsed.max)
+    content = parsed.file.read_bytes()
+    check_file_size(content)
+    asked = {"kind": None, "region": None, "most": parsed.max}
+    found = run_bounded("colors", asked, [content], budget=LONG).result
+    colors = found["steps"][found["count"] - 1]
     answer = {
-        "colors": [{"hex": color.hex, "share": color.share} for color in found.colors],
-        "kind": found.kind,
-        "ground": found.ground,
+        "colors": [{"hex": color["hex"], "share": color["share"]} for color in colors],
+        "kind": found["kind"],
+        "ground": found["ground"],
     }
     lines = [
-        f"{color.hex}  {color.share * 100:5.1f} %{'  ground' if color.hex == found.ground else ''}"
-        for color in found.colors
+        f"{color['hex']}  {color['share'] * 100:5.1f} %" + "  ground" * (color["hex"] == found["ground"])
+        for color in colors
     ]
     return _print(answer, lines, as_json=parsed.json)
 

@@ -195,7 +195,8 @@ def test_what_belongs_to_another_workspace_is_not_there(
         with pytest.raises(NotFound):
             reach()
     assert sources.contents(connection, stranger, source.id) == []
-    assert not sources.set_progress(connection, stranger, source.id, 0.5)
+    assert sources.claim(connection, stranger, 5) is None
+    assert not sources.renew(connection, stranger, sources.Lease(source.id, 0), 0.5, 5)
     assert brands.find(connection, workspace, brand).name == "Orrin Peak"
     assert sources.find(connection, workspace, source.id).name == "a"
 
@@ -226,16 +227,38 @@ def test_a_removed_source_is_gone_until_it_is_restored(
 def test_a_long_reading_shows_when_it_is_done_and_not_when_it_was_cancelled(
     connection: Connection, workspace: UUID, brand: UUID
 ) -> None:
-    found = {"content": b"bytes", "preview": b"png", "extraction": {"steps": [[]], "count": 1}}
+    found = {"picture": (b"bytes", b"png"), "extraction": {"steps": [[]], "count": 1}}
     done, cancelled = (kept_image(connection, workspace, brand, n, is_reading=True) for n in ("a", "b"))
     assert sources.list_of_brand(connection, workspace, brand) == []
-    assert sources.set_progress(connection, workspace, done.id, 0.5)
+    first, second = (sources.claim(connection, workspace, 5) for _ in range(2))
+    assert first == sources.Lease(done.id, 1)
+    assert second == sources.Lease(cancelled.id, 1)
+    assert sources.claim(connection, workspace, 5) is None
+    assert sources.renew(connection, workspace, first, 0.5, 5)
     sources.remove(connection, workspace, cancelled.id)
-    assert not sources.set_progress(connection, workspace, cancelled.id, 0.5)
-    for source in (done, cancelled):
-        sources.finish(connection, workspace, source.id, **found)
+    assert not sources.renew(connection, workspace, second, 0.5, 5)
+    for lease in (first, second):
+        sources.finish(connection, workspace, lease, **found)
     assert [row.id for row in sources.list_of_brand(connection, workspace, brand)] == [done.id]
     assert sources.preview(connection, workspace, done.id)[0] == b"png"
+
+
+def test_a_reading_that_was_left_behind_is_somebody_else_s_and_no_longer_the_first_one_s(
+    connection: Connection, workspace: UUID, brand: UUID
+) -> None:
+    source = kept_image(connection, workspace, brand, "a", is_reading=True)
+    lost = sources.claim(connection, workspace, -1)
+    again = sources.claim(connection, workspace, 5)
+    assert lost == sources.Lease(source.id, 1)
+    assert again == sources.Lease(source.id, 2)
+    found = {"picture": (b"bytes", b"png"), "extraction": {"steps": [], "by": "the first"}}
+    assert not sources.renew(connection, workspace, lost, 0.9, 5)
+    sources.finish(connection, workspace, lost, **found)
+    sources.fail(connection, workspace, lost, "late")
+    assert sources.find(connection, workspace, source.id).state == "reading"
+    sources.finish(connection, workspace, again, **{**found, "extraction": {"by": "the second"}})
+    kept = sources.find(connection, workspace, source.id)
+    assert (kept.state, kept.extraction) == ("ready", {"by": "the second"})
 
 
 def test_sources_of_the_first_slice_are_carried_over(cluster_url: str) -> None:

@@ -21,6 +21,7 @@ def app(database_url: str, tmp_path: Path) -> Iterator[Flask]:
     settings = Settings(database_url, "a secret for the tests, long enough", tmp_path, rate_limits=False)
     made = create_app(settings)
     yield made
+    made.extensions["tonada.readings"].stop()
     made.extensions["tonada"].close()
 
 

@@ -8,6 +8,30 @@ MAX_SVG_ELEMENTS: Final = 20_000
 # Elements that `use` draws again and again; a few nested ones could ask for billions.
 MAX_SVG_DRAWN_ELEMENTS: Final = 100_000
 MAX_SVG_DEPTH: Final = 200
+MAX_SVG_ATTRIBUTES: Final = 100_000
+MAX_SVG_PATH_CHARACTERS: Final = 3_000_000
+MAX_SVG_RULES_TIMES_ELEMENTS: Final = 1_000_000
+MAX_SVG_FILTER_PRIMITIVES: Final = 10
+MAX_SVG_USED_PRIMITIVES: Final = 60
+MAX_SVG_OCTAVES: Final = 6
+MAX_SVG_CONVOLUTION: Final = 7
+MAX_SVG_COLORS: Final = 5_000
+# Pictures inside an SVG, all together; one alone may have MAX_PIXELS like any other.
+MAX_SVG_EMBEDDED_PIXELS: Final = 12_000_000
+# Eight times what encoders write; a progressive JPEG has about ten scans.
+MAX_PNG_CHUNKS: Final = 20_000
+MAX_JPEG_SCANS: Final = 100
+
+# What reading a file may take, in a process of its own: while somebody waits, and in the background.
+READING_CPU_SECONDS: Final = 1.5
+READING_SECONDS: Final = 10.0
+READING_MEMORY_BYTES: Final = 400 * 2**20
+LONG_READING_CPU_SECONDS: Final = 20.0
+LONG_READING_SECONDS: Final = 90.0
+LONG_READING_MEMORY_BYTES: Final = 400 * 2**20
+READING_OUTPUT_BYTES: Final = 64 * 2**20
+# Who waits longer for a turn is asked to come again.
+READING_WAIT_SECONDS: Final = 20.0
 
 # A stylesheet or a page, or several of them together; a list of colours.
 MAX_STYLESHEET_BYTES: Final = 3 * 1024 * 1024

@@ -15,11 +15,11 @@ from tonada.core.proposal import propose_roles
 from tonada.core.roles import Candidate
 from tonada.demo import pictures
 from tonada.document.take import TakeDocument
+from tonada.reading.intake import Upload, take_in
+from tonada.reading.results import image_to_json, mood_to_json
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection
 from tonada.web.access import WORKSPACE_NAME
-from tonada.web.intake import Upload, take_in
-from tonada.web.source_json import image_to_json, mood_to_json
 
 LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}
 # What a studio might have set by eye, before anybody measured: some of its pairs fall short.
@@ -126,7 +126,7 @@ def _keep_text(connection: Connection, workspace: UUID, brand: UUID, name: str) 
         name=name,
         kind=intake.kind,
         extraction=intake.extraction,
-        files=intake.files,
+        files=(sources.FileContent(name, demo_file(name), intake.preview),),
     )
 
 

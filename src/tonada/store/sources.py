@@ -61,22 +61,35 @@ PICK = """
     update source set picked = %(picked)s
      where workspace_id = %(workspace)s and id = %(source)s and removed_at is null
 """
+CLAIM = """
+    update source set leased_until = now() + %(lease)s * interval '1 second', attempts = attempts + 1
+     where workspace_id = %(workspace)s and id = (
+        select id from source
+         where workspace_id = %(workspace)s and state = 'reading' and removed_at is null
+           and (leased_until is null or leased_until < now())
+         order by created_at, id limit 1 for update skip locked)
+    returning id, attempts
+"""
+# The attempt is named as well: whoever lost the lease to somebody else changes nothing any more.
 PROGRESS = """
-    update source set progress = %(progress)s
+    update source set progress = %(progress)s, leased_until = now() + %(lease)s * interval '1 second'
      where workspace_id = %(workspace)s and id = %(source)s and state = 'reading' and removed_at is null
+       and attempts = %(attempt)s
     returning id
 """
 FINISH = """
-    update source set extraction = %(extraction)s, state = 'ready', progress = 1
+    update source set extraction = %(extraction)s, state = 'ready', progress = 1, leased_until = null
      where workspace_id = %(workspace)s and id = %(source)s and state = 'reading' and removed_at is null
+       and attempts = %(attempt)s
 """
 SET_PREVIEW = """
     update file set preview = %(preview)s
      where workspace_id = %(workspace)s and digest = %(digest)s and preview is null
 """
 FAIL = """
-    update source set state = 'failed', problem = %(problem)s
+    update source set state = 'failed', problem = %(problem)s, leased_until = null
      where workspace_id = %(workspace)s and id = %(source)s and state = 'reading'
+       and attempts = %(attempt)s
 """
 REMOVE = """
     update source set removed_at = now()
@@ -218,31 +231,55 @@ def set_picked(
     return find(connection, workspace, source)
 
 
-def set_progress(connection: Connection, workspace: UUID, source: UUID, progress: float) -> bool:
-    """Note how far a reading is; False where it was cancelled, so that nobody waits for it any more."""
-    row = {"workspace": workspace, "source": source, "progress": progress}
+@dataclass(frozen=True, slots=True)
+class Lease:
+    """A long reading that is ours for some seconds: the source, and which attempt at it this is."""
+
+    source: UUID
+    attempt: int
+
+
+def claim(connection: Connection, workspace: UUID, seconds: float) -> Lease | None:
+    """Take the oldest long reading that nobody is at, for so many seconds; None where there is none."""
+    found = connection.execute(CLAIM, {"workspace": workspace, "lease": seconds}).fetchone()
+    return Lease(found[0], found[1]) if found else None
+
+
+def renew(connection: Connection, workspace: UUID, lease: Lease, progress: float, seconds: float) -> bool:
+    """Note how far a reading is and hold it longer; False where it was cancelled or is somebody else's."""
+    row = {
+        "workspace": workspace,
+        "source": lease.source,
+        "attempt": lease.attempt,
+        "progress": progress,
+        "lease": seconds,
+    }
     return connection.execute(PROGRESS, row).fetchone() is not None
 
 
 def finish(
     connection: Connection,
     workspace: UUID,
-    source: UUID,
+    lease: Lease,
     *,
-    content: bytes,
-    preview: bytes,
     extraction: dict[str, Any],
+    picture: tuple[bytes, bytes] | None = None,
 ) -> None:
-    """Keep what a long reading found; nothing happens where it was cancelled in the meantime."""
-    digest = hashlib.sha256(content).digest()
-    connection.execute(SET_PREVIEW, {"workspace": workspace, "digest": digest, "preview": preview})
-    row = {"workspace": workspace, "source": source, "extraction": Jsonb(extraction)}
-    connection.execute(FINISH, row)
+    """Keep what a long reading found; nothing happens where it was cancelled or is somebody else's.
+
+    picture: the bytes of an image and those of the picture to show of it.
+    """
+    if picture is not None:
+        digest = hashlib.sha256(picture[0]).digest()
+        connection.execute(SET_PREVIEW, {"workspace": workspace, "digest": digest, "preview": picture[1]})
+    row = {"workspace": workspace, "source": lease.source, "attempt": lease.attempt}
+    connection.execute(FINISH, {**row, "extraction": Jsonb(extraction)})
 
 
-def fail(connection: Connection, workspace: UUID, source: UUID, problem: str) -> None:
+def fail(connection: Connection, workspace: UUID, lease: Lease, problem: str) -> None:
     """Note why a long reading came to nothing."""
-    connection.execute(FAIL, {"workspace": workspace, "source": source, "problem": problem})
+    row = {"workspace": workspace, "source": lease.source, "attempt": lease.attempt}
+    connection.execute(FAIL, {**row, "problem": problem})
 
 
 def remove(connection: Connection, workspace: UUID, source: UUID) -> None:

@@ -4,12 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from contextlib import contextmanager
+from typing import TYPE_CHECKING
 from uuid import UUID
 
 from flask import current_app
 
 from tonada.store import workspaces
 from tonada.store.database import Connection, Database
+
+if TYPE_CHECKING:
+    from tonada.web.readings import Readings
 
 # One installation is one studio; see docs/decisions/0004-one-workspace.md.
 WORKSPACE_NAME = "Studio"
@@ -33,6 +37,12 @@ class Access:
             if self._workspace is None:
                 self._workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
             yield connection, self._workspace
+
+
+def readings() -> Readings:
+    """Return what does the long readings of this application."""
+    found: Readings = current_app.extensions["tonada.readings"]
+    return found
 
 
 @contextmanager

@@ -15,6 +15,7 @@ from tonada.store.database import Database
 from tonada.web import frontend, problems, security
 from tonada.web.access import Access
 from tonada.web.models import Problem
+from tonada.web.readings import Readings
 from tonada.web.settings import Settings
 from tonada.web.views import (
     brands,
@@ -57,7 +58,8 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
     app.json = FastJson(app)
     security.register(app, settings)
     problems.register(app)
-    app.extensions["tonada"] = Access(Database(settings.database_url))
+    access = app.extensions["tonada"] = Access(Database(settings.database_url))
+    app.extensions["tonada.readings"] = Readings(access)
     for blueprint in (
         session.api,
         brands.api,

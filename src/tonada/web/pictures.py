@@ -7,9 +7,11 @@ from collections import OrderedDict
 from typing import Final
 from uuid import UUID
 
+import numpy as np
+
 from tonada.core.errors import InputError
 from tonada.core.extract import Picture
-from tonada.core.extract.pick import decode_for_picking
+from tonada.reading.bounded import Answer, run_bounded
 from tonada.store import sources
 from tonada.web.access import workspace_connection
 
@@ -32,9 +34,18 @@ def picture_of(source: UUID) -> Picture:
         if sources.find(connection, workspace, source).kind != "image":
             raise InputError("This source is not a picture.", field="source")
         content = sources.contents(connection, workspace, source)[0][1]
-    picture = decode_for_picking(content)
+    picture = _picture(run_bounded("pixels", {}, [content]))
     with _lock:
         _kept[key] = picture
         while len(_kept) > KEPT_PICTURES:
             _kept.popitem(last=False)
     return picture
+
+
+def _picture(read: Answer) -> Picture:
+    found = read.result
+    shape = (found["height"], found["width"])
+    rgb = np.frombuffer(read.parts[0], dtype=np.uint8).reshape(*shape, 3)
+    alpha = np.frombuffer(read.parts[1], dtype=np.uint8).reshape(shape) if read.parts[1:] else None
+    own = (found["own_width"], found["own_height"])
+    return Picture(found["format"], rgb, alpha, None, None, False, (), *own)

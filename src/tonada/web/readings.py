@@ -1,118 +1,111 @@
-"""Long readings: a process does the work, a thread waits for it, the database says how far it is.
+"""Long readings: the database knows which there are, a thread of each worker does them one by one.
 
-A reading is cancelled by removing its source: the thread sees that and ends the process.
+A reading is claimed for some seconds at a time. A worker or a server that dies lets its claim run out,
+and another one starts the reading again. It is cancelled by removing its source.
 """
 
 from __future__ import annotations
 
-import json
 import logging
-import selectors
-import subprocess
-import sys
 import threading
-import time
-from typing import IO, Any, Final
-from uuid import UUID
+from typing import Any, Final
 
+from tonada.core.errors import TonadaError
+from tonada.reading.bounded import LONG, ReadingBusy, ReadingCancelled, run_bounded
 from tonada.store import sources
 from tonada.store.errors import StoreUnavailable
+from tonada.store.sources import Lease
 from tonada.web.access import Access
 
-log = logging.getLogger("tonada")
+log = logging.getLogger("tonada.readings")
 
-# More pixels than this take longer than a request should; a JPEG is decoded at a fraction of its size.
-LONG_PIXELS: Final = 4_000_000
-LONG_JPEG_PIXELS: Final = 16_000_000
-LONGEST_SECONDS: Final = 90.0
-# How often the thread looks whether somebody has cancelled.
-_WATCH_SECONDS: Final = 0.25
-INTERRUPTED: Final = "The reading was interrupted. Add the file again."
-_TOO_LONG: Final = "The picture takes too long to read. Save it smaller, or as PNG or JPEG."
-# Two large pictures at once are enough for one machine; more wait.
-_slots = threading.BoundedSemaphore(2)
+LEASE_SECONDS: Final = 8.0
+# How often each worker looks for readings that somebody left behind.
+LOOK_SECONDS: Final = 2.0
+MOST_ATTEMPTS: Final = 4
+_PICTURE: Final[tuple[str, dict[str, Any]]] = ("picture", {})
+GIVEN_UP: Final = "The reading was interrupted several times. Save the picture smaller, or add it again."
 
 
-def is_long(format_name: str, width: int, height: int) -> bool:
-    """Say whether a picture is read in the background."""
-    return width * height > (LONG_JPEG_PIXELS if format_name == "JPEG" else LONG_PIXELS)
+class Readings:
+    """The thread of one worker that does the long readings; started when it is first needed."""
 
+    def __init__(self, access: Access) -> None:
+        self._access = access
+        self._wanted = threading.Event()
+        self._stopped = threading.Event()
+        self._thread: threading.Thread | None = None
+        self._lock = threading.Lock()
 
-def start_reading(access: Access, source: UUID, content: bytes) -> None:
-    """Begin to read a source's picture and return at once."""
-    thread = threading.Thread(target=_run, args=(access, source, content), daemon=True, name=f"read {source}")
-    thread.start()
+    def wake(self) -> None:
+        """Look for something to read now, and from now on regularly."""
+        with self._lock:
+            if self._thread is None:
+                self._thread = threading.Thread(target=self._run, name="readings", daemon=True)
+                self._thread.start()
+        self._wanted.set()
 
+    def stop(self) -> None:
+        """End the thread; a reading under way is left to the others."""
+        self._stopped.set()
+        self._wanted.set()
+        if self._thread is not None:
+            self._thread.join(5)
 
-def _run(access: Access, source: UUID, content: bytes) -> None:
-    try:
-        with _slots:
-            _Reading(access, source, content).run()
-    except StoreUnavailable as reason:
-        log.warning("a reading was given up: %s", reason)
-    except Exception:
-        log.exception("a reading failed")
-        with access.transaction() as (connection, workspace):
-            sources.fail(connection, workspace, source, INTERRUPTED)
-
-
-class _Reading:
-    def __init__(self, access: Access, source: UUID, content: bytes) -> None:
-        self._access, self._source, self._content = access, source, content
-        self._progress = 0.05
-
-    def run(self) -> None:
-        command = [sys.executable, "-m", "tonada.web.reader"]
-        with subprocess.Popen(command, stdin=subprocess.PIPE, stdout=subprocess.PIPE) as process:
+    def _run(self) -> None:
+        while not self._stopped.is_set():
             try:
-                if process.stdin is None or process.stdout is None:
-                    raise RuntimeError("a pipe was asked for")
-                threading.Thread(target=_feed, args=(process.stdin, self._content), daemon=True).start()
-                self._follow(process.stdout)
-            finally:
-                process.kill()
+                while self._read_next():
+                    pass
+            except StoreUnavailable as reason:
+                log.warning("readings wait for the database: %s", reason)
+            except Exception:
+                log.exception("a reading failed")
+            self._wanted.wait(LOOK_SECONDS)
+            self._wanted.clear()
 
-    def _follow(self, output: IO[bytes]) -> None:
-        end = time.monotonic() + LONGEST_SECONDS
-        with selectors.DefaultSelector() as waiting:
-            waiting.register(output, selectors.EVENT_READ)
-            while time.monotonic() < end:
-                if waiting.select(_WATCH_SECONDS):
-                    line = output.readline()
-                    if self._take(json.loads(line) if line.strip() else None, output):
-                        return
-                if not self._is_wanted():
-                    return
-        self._fail(_TOO_LONG)
-
-    def _take(self, message: dict[str, Any] | None, output: IO[bytes]) -> bool:
-        """Act on what the process says; return whether that was the last of it."""
-        if message is None:
-            self._fail(INTERRUPTED)
-        elif "problem" in message:
-            self._fail(message["problem"])
-        elif "extraction" in message:
-            preview = output.read(message["preview_bytes"])
-            with self._access.transaction() as (connection, workspace):
-                found = {"content": self._content, "preview": preview, "extraction": message["extraction"]}
-                sources.finish(connection, workspace, self._source, **found)
-        else:
-            self._progress = message["progress"]
+    def _read_next(self) -> bool:
+        """Do the oldest reading that nobody is at; return whether there was one."""
+        with self._access.transaction() as (connection, workspace):
+            lease = sources.claim(connection, workspace, LEASE_SECONDS)
+        if lease is None or self._stopped.is_set():
             return False
+        try:
+            self._read(lease)
+        except ReadingCancelled:
+            log.info("a reading was cancelled")
+        except ReadingBusy:
+            return False  # the lease runs out, and it is tried again
+        except TonadaError as reason:
+            self._fail(lease, str(reason))
         return True
 
-    def _is_wanted(self) -> bool:
+    def _read(self, lease: Lease) -> None:
+        if lease.attempt > MOST_ATTEMPTS:
+            self._fail(lease, GIVEN_UP)
+            return
         with self._access.transaction() as (connection, workspace):
-            return sources.set_progress(connection, workspace, self._source, self._progress)
-
-    def _fail(self, problem: str) -> None:
+            kind = sources.find(connection, workspace, lease.source).kind
+            files = sources.contents(connection, workspace, lease.source)
+        names, contents = zip(*files, strict=True)
+        work, asked = ("styles", {"names": names, "difference": None}) if kind == "stylesheet" else _PICTURE
+        answer = run_bounded(
+            work, asked, contents, budget=LONG, watch=lambda progress: self._renew(lease, progress)
+        )
+        picture = (contents[0], answer.parts[0]) if answer.parts else None
         with self._access.transaction() as (connection, workspace):
-            sources.fail(connection, workspace, self._source, problem)
+            sources.finish(connection, workspace, lease, extraction=answer.result, picture=picture)
 
+    def _renew(self, lease: Lease, progress: float) -> bool:
+        """Hold the reading longer; a database that is away for a moment doesn't end it."""
+        if self._stopped.is_set():
+            return False
+        try:
+            with self._access.transaction() as (connection, workspace):
+                return sources.renew(connection, workspace, lease, progress, LEASE_SECONDS)
+        except StoreUnavailable:
+            return True
 
-def _feed(target: IO[bytes], content: bytes) -> None:
-    try:
-        target.write(content)
-        target.close()
-    except BrokenPipeError:
-        log.info("a reading ended before it had its whole file")
+    def _fail(self, lease: Lease, problem: str) -> None:
+        with self._access.transaction() as (connection, workspace):
+            sources.fail(connection, workspace, lease, problem)

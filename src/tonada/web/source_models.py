@@ -191,7 +191,7 @@ class SourceAnswer(Model):
             colors=(*colors, *picked),
             image=_image(found, settings) if row.kind == "image" and found else None,
             list=ListReading(**_without(found, "colors")) if row.kind == "list" else None,
-            stylesheet=StylesheetAnswer(**found) if row.kind == "stylesheet" else None,
+            stylesheet=StylesheetAnswer(**found) if row.kind == "stylesheet" and found else None,
             mood=MoodAnswer(**found) if row.kind == "mood" else None,
         )
 
@@ -298,7 +298,7 @@ def _colors(kind: SourceKind, found: dict[str, Any], settings: ReadingBody) -> l
         share = 1 / max(1, len(found["colors"]))
         return [FoundColorAnswer(**color, share=share) for color in found["colors"]]
     if kind == "stylesheet":
-        total = sum(group["count"] for group in found["groups"]) or 1
+        total = sum(group["count"] for group in found.get("groups", ())) or 1
         return [
             FoundColorAnswer(hex=group["hex"], name=group["name"], share=group["count"] / total)
             for group in found["groups"]

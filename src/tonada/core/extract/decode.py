@@ -10,7 +10,7 @@ from PIL import ExifTags, Image, ImageCms, UnidentifiedImageError
 
 from tonada.core.errors import ImageError, ImageTooLarge
 from tonada.core.extract.picture import Bytes8, ImageFormat, Picture
-from tonada.core.limits import MAX_FILE_BYTES, MAX_PIXELS
+from tonada.core.limits import MAX_FILE_BYTES, MAX_JPEG_SCANS, MAX_PIXELS, MAX_PNG_CHUNKS
 
 FORMATS: Final = ("PNG", "JPEG", "WEBP", "GIF", "AVIF", "BMP", "TIFF")
 READABLE: Final = "SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF"
@@ -51,6 +51,7 @@ def decode_bitmap(data: bytes, *, working_pixels: int | None = None) -> Picture:
 
 
 def _open(data: bytes) -> Image.Image:
+    _check_parts(data)
     try:
         image: Image.Image = Image.open(io.BytesIO(data), formats=FORMATS)
     except UnidentifiedImageError as reason:
@@ -64,6 +65,19 @@ def _open(data: bytes) -> Image.Image:
             f"at most {MAX_PIXELS // 1_000_000} million are allowed. Save it smaller."
         )
     return image
+
+
+def _check_parts(data: bytes) -> None:
+    """Refuse a file cut into senselessly many parts; each costs time before a pixel is there."""
+    if data.startswith(b"\x89PNG\r\n\x1a\n"):
+        place, chunks = 8, 0
+        while place + 8 <= len(data) and chunks <= MAX_PNG_CHUNKS:
+            place += 12 + int.from_bytes(data[place : place + 4], "big")
+            chunks += 1
+        if chunks > MAX_PNG_CHUNKS:
+            raise ImageTooLarge(f"The PNG has more than {MAX_PNG_CHUNKS:,} chunks, which is the limit.")
+    elif data.startswith(b"\xff\xd8") and data.count(b"\xff\xda") > MAX_JPEG_SCANS:
+        raise ImageTooLarge(f"The JPEG has more than {MAX_JPEG_SCANS} scans, which is the limit.")
 
 
 def measure_bitmap(data: bytes) -> tuple[ImageFormat, int, int]:

@@ -6,12 +6,13 @@ from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
 import numpy as np
+from numpy.typing import NDArray
 
-from tonada.core.color import Hex, srgb8_to_hex, srgb8_to_oklab
+from tonada.core.color import Floats, Hex, srgb8_to_hex, srgb8_to_oklab
 from tonada.core.errors import ImageError
 from tonada.core.extract.decode import check_file_size, decode_bitmap, measure_bitmap
 from tonada.core.extract.ground import find_ground
-from tonada.core.extract.layers import NO_COLOR, Layers, drop_small
+from tonada.core.extract.layers import NO_COLOR, Labels, Layers, Mask, drop_small
 from tonada.core.extract.lossless import read_lossless, visibility
 from tonada.core.extract.lossy import looks_photographic, read_lossy
 from tonada.core.extract.photo import named_number, read_photo
@@ -125,9 +126,11 @@ def read_picture(
 ) -> Extraction:
     """Return the colours of a decoded picture; see extract_colors."""
     part = picture.cropped(region) if region else picture
+    if not visibility(part)[0].any():
+        raise ImageError("Nothing can be seen here: every pixel is transparent.")
     found_kind, layers = _read(part, kind)
     if not len(layers.colors):
-        raise ImageError("Nothing can be seen here: every pixel is transparent.")
+        raise ImageError("No colour can be told apart here. Choose a larger part of the picture.")
     ground = find_ground(layers.labels) if found_kind == "flat" else None
     steps = nested_steps(layers, part.rgb)
     count = len(layers.colors)
@@ -170,7 +173,7 @@ def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
     if not picture.lossy:
         layers = read_lossless(picture)
         is_flat = kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSLESS
-        if (is_flat and len(layers.colors)) or not np.any(layers.labels >= 0):
+        if is_flat and len(layers.colors):
             return "flat", layers
     layers = read_lossy(picture)
     if len(layers.colors) and (kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSY):
@@ -178,24 +181,42 @@ def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
     return "photographic", read_photo(picture)
 
 
+def _declared_labels(picture: Picture, visible: Mask) -> Labels:
+    """Label the visible pixels that have just a declared colour, those of gradients' stops excepted."""
+    plain = np.setdiff1d(picture.declared, picture.stops)
+    labels = np.full(visible.shape, NO_COLOR, dtype=np.int16)
+    if not plain.size:
+        return labels
+    packed = pack(picture.rgb)
+    places = np.minimum(np.searchsorted(plain, packed), plain.size - 1)
+    is_plain = visible & (plain[places] == packed)
+    order = np.argsort(picture.declared)
+    rows = order[np.searchsorted(np.asarray(picture.declared)[order], plain)].astype(np.int16)
+    labels[is_plain] = rows[places[is_plain]]
+    return labels
+
+
+def _nearest(pixels: Floats, places: Floats) -> NDArray[np.intp]:
+    """Return for each pixel the row of the nearest place; one place after the other, to save memory."""
+    nearest = np.zeros(len(pixels), dtype=np.intp)
+    least = np.full(len(pixels), np.inf)
+    for row, place in enumerate(places):
+        distance = np.sum((pixels - place) ** 2, axis=-1)
+        closer = distance < least
+        nearest[closer], least[closer] = row, distance[closer]
+    return nearest
+
+
 def _read_drawing(picture: Picture) -> Layers:
     """Read an SVG: a pixel of no declared colour lies in a gradient, and belongs to the nearest stop."""
     if not picture.stops:
         return read_lossless(picture)
     visible, _ = visibility(picture)
-    if not visible.any():
-        return read_lossless(picture)
     declared = unpack(picture.declared)
-    packed = pack(picture.rgb)
-    labels = np.full(visible.shape, NO_COLOR, dtype=np.int16)
-    for number, color in enumerate(picture.declared):
-        if color not in picture.stops:
-            labels[visible & (packed == color)] = number
+    stops = np.flatnonzero(np.isin(picture.declared, picture.stops)).astype(np.int16)
+    labels = _declared_labels(picture, visible)
     rest = visible & (labels == NO_COLOR)
-    stops = np.array([picture.declared.index(color) for color in picture.stops], dtype=np.int16)
-    pixels, places = srgb8_to_oklab(picture.rgb[rest]), srgb8_to_oklab(declared[stops])
-    distances = np.stack([np.sum((pixels - place) ** 2, axis=-1) for place in places])
-    labels[rest] = stops[np.argmin(distances, axis=0)]
+    labels[rest] = stops[_nearest(srgb8_to_oklab(picture.rgb[rest]), srgb8_to_oklab(declared[stops]))]
     used, own = np.unique(labels[visible], return_inverse=True)
     labels[visible] = own
     values = declared[used].astype(np.float32)

@@ -6,7 +6,7 @@ from typing import Final
 from xml.etree.ElementTree import Element, SubElement, indent, tostring
 
 from tonada.core.errors import ColorError
-from tonada.core.extract.svg import local_name, parse_svg
+from tonada.core.extract.svg_limits import local_name, parse_svg
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.notation import read_color
 from tonada.core.sheet import Options, Sheet, Value, joined, shown

@@ -17,6 +17,7 @@ from tonada.core.notation import read_color as read_color_text
 from tonada.core.proposal import propose_roles
 from tonada.core.rows import overlay_rows, rows_of
 from tonada.document.take import TakeDocument
+from tonada.reading.results import list_to_json
 from tonada.web.models import (
     ColorAnswer,
     ColorBody,
@@ -33,7 +34,6 @@ from tonada.web.models import (
 )
 from tonada.web.role_models import RampsAnswer
 from tonada.web.security import csrf, limiter
-from tonada.web.source_json import list_to_json
 from tonada.web.source_models import FoundColorAnswer, ListAnswer, NoteAnswer, TextBody
 from tonada.web.views.answers import answer, answer_value, blueprint
 

@@ -9,10 +9,10 @@ from tonada.core.formats import ColorList, read_list
 from tonada.core.limits import MAX_PICKED_COLORS
 from tonada.core.naming import color_name
 from tonada.core.notation import read_color
+from tonada.reading.results import list_to_json, mood_to_json
 from tonada.store import sources
 from tonada.store.sources import FileContent, SourceRow
 from tonada.web.access import workspace_connection
-from tonada.web.source_json import list_to_json, mood_to_json
 from tonada.web.source_models import MoodBody, MoodVocabulary, SourceAnswer, TextBody
 from tonada.web.views.answers import answer, blueprint
 from tonada.web.views.brands import BrandPath

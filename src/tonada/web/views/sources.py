@@ -6,20 +6,19 @@ from typing import Any
 from uuid import UUID
 
 import werkzeug.datastructures
-from flask import Response, current_app, request
+from flask import Response, request
 from flask_openapi3.models.file import FileStorage
 from pydantic import BaseModel, ConfigDict, Field
 
 from tonada.core.errors import InputError
-from tonada.core.extract import extract_colors
 from tonada.core.texts import one_line
+from tonada.reading.bounded import run_bounded
+from tonada.reading.intake import Wanted
+from tonada.reading.results import mood_to_json
 from tonada.store import sources
-from tonada.store.sources import SourceRow
-from tonada.web.access import Access, workspace_connection
-from tonada.web.intake import Upload, Wanted, read_styles, take_in
-from tonada.web.readings import start_reading
+from tonada.store.sources import FileContent, SourceRow
+from tonada.web.access import readings, workspace_connection
 from tonada.web.security import UPLOADS_PER_MINUTE, limiter
-from tonada.web.source_json import image_to_json, mood_to_json
 from tonada.web.source_models import PickedBody, ReadingBody, SourceAnswer, SourceNameBody
 from tonada.web.views.answers import answer, blueprint
 from tonada.web.views.brands import BrandPath
@@ -49,23 +48,25 @@ class SourcePath(BaseModel):
 def create_source(path: BrandPath, form: UploadForm) -> Response:
     if not isinstance(form.file, werkzeug.datastructures.FileStorage):
         raise InputError("The form’s field “file” holds no file.", field="file")
-    uploads = tuple(Upload(_plain_name(f.filename), f.stream.read()) for f in request.files.getlist("file"))
-    intake = take_in(uploads, form.wanted)
+    names = [_plain_name(file.filename) for file in request.files.getlist("file")]
+    contents = [file.stream.read() for file in request.files.getlist("file")]
+    read = run_bounded("take in", {"names": names, "wanted": form.wanted}, contents)
+    intake = read.result
+    previews = [*read.parts, None][:1] + [None] * (len(contents) - 1)
     with workspace_connection() as (connection, workspace):
         row = sources.create(
             connection,
             workspace,
             path.brand_id,
-            name=intake.name,
-            kind=intake.kind,
-            extraction=intake.extraction,
-            files=intake.files,
-            is_reading=intake.is_reading,
+            name=intake["name"],
+            kind=intake["kind"],
+            extraction=intake["extraction"],
+            files=tuple(map(FileContent, names, contents, previews)),
+            is_reading=intake["is_reading"],
         )
-    if intake.is_reading:
-        access: Access = current_app.extensions["tonada"]
-        start_reading(access, row.id, uploads[0].content)
-    return answer(SourceAnswer.of(row), 202 if intake.is_reading else 201)
+    if intake["is_reading"]:
+        readings().wake()
+    return answer(SourceAnswer.of(row), 202 if intake["is_reading"] else 201)
 
 
 @api.get(
@@ -154,10 +155,11 @@ def _needs_files(row: SourceRow, body: ReadingBody) -> bool:
 
 def _read(row: SourceRow, body: ReadingBody, files: list[tuple[str, bytes]]) -> dict[str, Any]:
     if row.kind == "image" and files:
-        region = body.region.to_region() if body.region else None
-        return image_to_json(extract_colors(files[0][1], kind=body.kind, region=region))
+        region = body.region.model_dump() if body.region else None
+        return dict(run_bounded("colors", {"kind": body.kind, "region": region}, [files[0][1]]).result)
     if row.kind == "stylesheet":
-        return read_styles(files, body.difference)
+        asked = {"names": [name for name, _ in files], "difference": body.difference}
+        return dict(run_bounded("styles", asked, [content for _, content in files]).result)
     if row.kind == "mood":
         return mood_to_json(body.words or (), body.field)
     return row.extraction

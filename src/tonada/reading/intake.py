@@ -12,11 +12,13 @@ from tonada.core.formats.detect import decode_text
 from tonada.core.limits import MAX_STYLESHEET_BYTES, MAX_STYLESHEET_FILES
 from tonada.core.stylesheet import StyleFile, is_more_than_a_list, read_stylesheets
 from tonada.core.stylesheet.markup import looks_like_html
-from tonada.store.sources import FileContent, SourceKind
-from tonada.web.readings import is_long
-from tonada.web.source_json import image_to_json, list_to_json, stylesheet_to_json
+from tonada.reading.results import image_to_json, list_to_json, stylesheet_to_json
 
 Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
+# More pixels than this take longer than a request should; a JPEG is decoded at a fraction of its size.
+LONG_PIXELS: Final = 4_000_000
+LONG_JPEG_PIXELS: Final = 16_000_000
+LONG_STYLESHEET_BYTES: Final = 1_000_000
 _STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
 _LIST_ENDINGS: Final = (".scss", ".sass", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md")
 
@@ -31,12 +33,15 @@ class Upload:
 
 @dataclass(frozen=True, slots=True)
 class Intake:
-    """What is to be kept. is_reading: the picture is long to read, and extraction is empty for now."""
+    """What is to be kept. preview: of an image, the picture to show.
 
-    kind: SourceKind
+    is_reading: it is long to read, and extraction is empty for now.
+    """
+
+    kind: Wanted
     name: str
     extraction: dict[str, Any]
-    files: tuple[FileContent, ...]
+    preview: bytes | None = None
     is_reading: bool = False
 
 
@@ -55,9 +60,16 @@ def take_in(uploads: tuple[Upload, ...], wanted: Wanted | None = None) -> Intake
     return _image(uploads[0]) if kind == "image" else _list(uploads[0])
 
 
+def is_long(format_name: str, width: int, height: int) -> bool:
+    """Return whether a picture is read in the background."""
+    return width * height > (LONG_JPEG_PIXELS if format_name == "JPEG" else LONG_PIXELS)
+
+
 def _kind_of(upload: Upload) -> Wanted:
     """Tell by the name's ending, and for CSS by whether it is more than a list of properties."""
     name = upload.name.lower()
+    if name.endswith(_STYLE_ENDINGS) and len(upload.content) > LONG_STYLESHEET_BYTES:
+        return "stylesheet"
     if name.endswith(_LIST_ENDINGS):
         return "list"
     if name.endswith(_STYLE_ENDINGS):
@@ -73,16 +85,14 @@ def _has_rules(upload: Upload) -> bool:
 
 def _image(upload: Upload) -> Intake:
     if is_long(*measure_image(upload.content)):
-        waiting = FileContent(upload.name, upload.content)
-        return Intake("image", upload.name, {}, (waiting,), is_reading=True)
+        return Intake("image", upload.name, {}, is_reading=True)
     extraction = extract_colors(upload.content)
-    file = FileContent(upload.name, upload.content, render_preview(upload.content))
-    return Intake("image", upload.name, image_to_json(extraction), (file,))
+    return Intake("image", upload.name, image_to_json(extraction), render_preview(upload.content))
 
 
 def _list(upload: Upload) -> Intake:
     found = read_list(upload.content, upload.name)
-    return Intake("list", upload.name, list_to_json(found), (FileContent(upload.name, upload.content),))
+    return Intake("list", upload.name, list_to_json(found))
 
 
 def _stylesheet(uploads: tuple[Upload, ...]) -> Intake:
@@ -91,11 +101,12 @@ def _stylesheet(uploads: tuple[Upload, ...]) -> Intake:
     _check_style_size(uploads)
     names = tuple(upload.name for upload in uploads)
     name = names[0] if len(names) == 1 else f"{names[0]} and {len(names) - 1} more"
+    if sum(len(upload.content) for upload in uploads) > LONG_STYLESHEET_BYTES:
+        return Intake("stylesheet", name, {}, is_reading=True)
     return Intake(
         "stylesheet",
         name,
         read_styles([(upload.name, upload.content) for upload in uploads]),
-        tuple(FileContent(upload.name, upload.content) for upload in uploads),
     )
 
 

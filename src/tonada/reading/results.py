@@ -2,24 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from typing import Any
 
 from tonada.core.character import CHARACTERS
 from tonada.core.extract import Extraction, FoundColor
 from tonada.core.formats import ColorList
-from tonada.core.mood import MoodReading, read_mood
+from tonada.core.mood import read_mood
 from tonada.core.naming import color_name, unlike
 from tonada.core.stylesheet import StylesheetReading, group_uses
 from tonada.core.stylesheet.groups import USUAL_DIFFERENCE
-from tonada.web.source_models import (
-    AnchorAnswer,
-    CharacterAnswer,
-    ColorGroupAnswer,
-    ColorUseAnswer,
-    MoodAnswer,
-    RulePairAnswer,
-    StylesheetAnswer,
-)
 
 
 def image_to_json(extraction: Extraction, names: dict[str, str] | None = None) -> dict[str, Any]:
@@ -73,63 +65,66 @@ def stylesheet_to_json(
     """Return what a source keeps of stylesheets, with near-twins grouped."""
     difference = USUAL_DIFFERENCE if difference is None else difference
     groups = group_uses(reading.uses, difference)
-    return StylesheetAnswer(
-        files=files,
-        rules=reading.rules,
-        variables=reading.variables,
-        page_ground=reading.page_ground,
-        difference=difference,
-        uses=tuple(
-            ColorUseAnswer(
-                hex=use.hex,
-                text=use.text,
-                ground=use.ground,
-                border=use.border,
-                other=use.other,
-                translucent=tuple(
-                    dict.fromkeys(f"{value} at {alpha * 100:.0f} %" for value, alpha in use.translucent)
-                ),
-            )
+    return {
+        "files": list(files),
+        "rules": reading.rules,
+        "variables": reading.variables,
+        "page_ground": reading.page_ground,
+        "difference": difference,
+        "uses": [
+            {
+                "hex": use.hex,
+                "text": use.text,
+                "ground": use.ground,
+                "border": use.border,
+                "other": use.other,
+                "translucent": _translucent(use.translucent),
+            }
             for use in reading.uses
-        ),
-        groups=tuple(
-            ColorGroupAnswer(
-                hex=group.hex, name=color_name(group.hex), members=group.members, count=group.count
-            )
+        ],
+        "groups": [
+            {
+                "hex": group.hex,
+                "name": color_name(group.hex),
+                "members": list(group.members),
+                "count": group.count,
+            }
             for group in groups
-        ),
-        pairs=tuple(
-            RulePairAnswer(
-                text=pair.text,
-                ground=pair.ground,
-                selector=pair.selector,
-                count=pair.count,
-                ratio=pair.ratio,
-            )
+        ],
+        "pairs": [
+            {
+                "text": pair.text,
+                "ground": pair.ground,
+                "selector": pair.selector,
+                "count": pair.count,
+                "ratio": pair.ratio,
+            }
             for pair in reading.pairs
-        ),
-    ).model_dump(mode="json")
+        ],
+    }
+
+
+def _translucent(found: Iterable[tuple[str, float]]) -> list[str]:
+    return list(dict.fromkeys(f"{value} at {alpha * 100:.0f} %" for value, alpha in found))
 
 
 def mood_to_json(words: tuple[str, ...], field: str | None) -> dict[str, Any]:
     """Return what a source keeps of a mood. Raises InputError for unknown words."""
-    reading: MoodReading = read_mood(words, field)
-    return MoodAnswer(
-        words=reading.words,
-        field=reading.field,
-        characters=tuple(
-            CharacterAnswer(name=name, says=CHARACTERS[name].says) for name in reading.characters
-        ),
-        conventions=reading.conventions,
-        differs=reading.differs,
-        anchors=tuple(
-            AnchorAnswer(
-                hex=anchor.hex,
-                name=anchor.name,
-                family=anchor.family,
-                weight=anchor.weight,
-                words=anchor.words,
-            )
+    reading = read_mood(words, field)
+    return {
+        "words": list(reading.words),
+        "field": reading.field,
+        "characters": [{"name": name, "says": CHARACTERS[name].says} for name in reading.characters],
+        "conventions": list(reading.conventions),
+        "differs": list(reading.differs),
+        "anchors": [
+            {
+                "hex": anchor.hex,
+                "name": anchor.name,
+                "family": anchor.family,
+                "weight": anchor.weight,
+                "words": list(anchor.words),
+            }
             for anchor in reading.anchors
-        ),
-    ).model_dump(mode="json")
+        ],
+    }
