@@ -291,14 +291,16 @@ def _shown_count(found: dict[str, Any], settings: ReadingBody) -> int:
 
 def _colors(kind: SourceKind, found: dict[str, Any], settings: ReadingBody) -> list[FoundColorAnswer]:
     """Return the colours of any kind of source in one shape, with shares that are together 1."""
+    if not found:
+        return []  # it is still being read
     if kind == "image":
-        step = found["steps"][_shown_count(found, settings) - 1] if found else []
+        step = found["steps"][_shown_count(found, settings) - 1]
         return [FoundColorAnswer(**color) for color in step]
     if kind == "list":
         share = 1 / max(1, len(found["colors"]))
         return [FoundColorAnswer(**color, share=share) for color in found["colors"]]
     if kind == "stylesheet":
-        total = sum(group["count"] for group in found.get("groups", ())) or 1
+        total = sum(group["count"] for group in found["groups"]) or 1
         return [
             FoundColorAnswer(hex=group["hex"], name=group["name"], share=group["count"] / total)
             for group in found["groups"]
