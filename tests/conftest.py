@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import tempfile
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
+from typing import TypeAlias
 from uuid import uuid4
 
 import psycopg
@@ -14,9 +15,11 @@ from hypothesis import settings
 from psycopg import sql
 
 from tonada.demo.seed import seed_demo
-from tonada.run.cluster import Cluster
+from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
+
+AsApplication: TypeAlias = Callable[[str], str]
 
 # How long an example takes is the machine's affair; what is to be fast is measured by `make bench`.
 settings.register_profile("tonada", deadline=None)
@@ -24,21 +27,33 @@ settings.load_profile("tonada")
 
 
 @pytest.fixture(scope="session")
-def cluster_url() -> Iterator[str]:
+def cluster() -> Iterator[Cluster]:
     folder = Path(tempfile.mkdtemp(prefix="tonada-tests-"))
     folder.chmod(0o755)  # the server runs as another user where the tests run as root
     cluster = Cluster(folder / "cluster", durable=False)
     try:
-        yield cluster.start()
+        yield cluster
     finally:
         cluster.remove()
         folder.rmdir()
 
 
 @pytest.fixture(scope="session")
+def cluster_url(cluster: Cluster) -> str:
+    """The owner's address of a database without tables."""
+    return cluster.start()
+
+
+@pytest.fixture(scope="session")
 def template_url(cluster_url: str) -> str:
-    migrate(cluster_url)
+    migrate(cluster_url, APPLICATION)
     return cluster_url
+
+
+@pytest.fixture
+def as_application(cluster: Cluster) -> AsApplication:
+    """Turns the owner's address of a database into that of the application."""
+    return lambda url: f"{cluster.application_url.rpartition('/')[0]}/{url.rpartition('/')[2]}"
 
 
 @pytest.fixture(scope="session")
@@ -51,18 +66,24 @@ def demo_template(template_url: str) -> str:
 
 
 @pytest.fixture
-def database_url(template_url: str) -> Iterator[str]:
-    """A migrated, empty database."""
+def owner_url(template_url: str) -> Iterator[str]:
+    """A migrated, empty database, as its owner sees it."""
     with a_copy_of("tonada", template_url) as url:
         yield url
         drop(url)
 
 
 @pytest.fixture
-def demo_database_url(template_url: str, demo_template: str) -> Iterator[str]:
-    """A database with the demo brands."""
+def database_url(owner_url: str, as_application: AsApplication) -> str:
+    """The same database as the application sees it."""
+    return as_application(owner_url)
+
+
+@pytest.fixture
+def demo_database_url(template_url: str, demo_template: str, as_application: AsApplication) -> Iterator[str]:
+    """A database with the demo brands, as the application sees it."""
     with a_copy_of(demo_template, template_url) as url:
-        yield url
+        yield as_application(url)
         drop(url)
 
 

@@ -13,7 +13,7 @@ import pytest
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
 from tonada.store.errors import NotFound, Removed, StaleDestination, StaleRevision, StoreUnavailable
-from tonada.store.migrate import migrate
+from tonada.store.migrate import EVERYTHING, migrate
 
 DOCUMENT = {"format": 1, "swatches": []}
 
@@ -27,6 +27,11 @@ def connection(database_url: str) -> Iterator[Connection]:
 @pytest.fixture
 def workspace(connection: Connection) -> UUID:
     return workspaces.find_or_create(connection, "Studio")
+
+
+def see_everything(connection: Connection) -> None:
+    """Take the second wall away: what a statement leaves out is then left out by the statement."""
+    connection.execute(EVERYTHING)
 
 
 @pytest.fixture
@@ -151,6 +156,7 @@ def test_of_two_saves_at_once_one_is_refused(database_url: str) -> None:
 
     def save(number: int) -> bool:
         with connect(database_url) as own:
+            workspaces.enter(own, workspace)
             try:
                 takes.save(own, workspace, take.id, {"number": number}, made_from=1)
             except StaleRevision:
@@ -174,6 +180,7 @@ def test_what_belongs_to_another_workspace_is_not_there(
     take = takes.create(connection, workspace, brand, DOCUMENT)
     source = kept_image(connection, workspace, brand, "a")
     stranger = workspaces.find_or_create(connection, "Strangers")
+    see_everything(connection)
     assert brands.list_all(connection, stranger) == []
     assert takes.list_of_brand(connection, stranger, brand) == []
     assert sources.list_of_brand(connection, stranger, brand) == []
@@ -292,6 +299,7 @@ def test_a_destination_belongs_to_its_workspace_and_a_stale_change_is_refused(
 ) -> None:
     made = destinations.create(connection, workspace, "Slides", [{"name": "Page"}])
     stranger = workspaces.find_or_create(connection, "Strangers")
+    see_everything(connection)
     assert destinations.list_all(connection, stranger) == []
     for act in (
         lambda: destinations.remove(connection, stranger, made.id),
@@ -324,6 +332,7 @@ def test_the_last_handoff_before_a_version_is_found(
     with pytest.raises(NotFound):
         handoffs.record(connection, workspace, take, 9, "CSS")
     stranger = workspaces.find_or_create(connection, "Strangers")
+    see_everything(connection)
     with pytest.raises(NotFound):
         handoffs.record(connection, stranger, take, 1, "CSS")
     assert handoffs.last_before(connection, stranger, take, 4) is None

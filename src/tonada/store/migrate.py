@@ -9,6 +9,7 @@ import psycopg
 
 from tonada.store.database import Connection, connect
 from tonada.store.errors import StoreUnavailable
+from tonada.store.permissions import grant_application
 
 # Any number will do, as long as nothing else in the database takes it.
 MIGRATION_LOCK: Final = 7_013_026_001
@@ -21,18 +22,27 @@ CREATE_LEDGER = """
 """
 LIST_APPLIED = "select name from migration"
 RECORD = "insert into migration (name) values (%(name)s)"
+# What is kept of every workspace is carried over.
+EVERYTHING = "select set_config('tonada.workspace', '*', true)"
 LOCK = "select pg_advisory_xact_lock(%(lock)s)"
 
 
-def migrate(url: str) -> list[str]:
+def migrate(url: str, application: str | None = None) -> list[str]:
     """Bring the database to the newest state and return the names of what was run.
+
+    url is that of the owner; application names the role that the application connects as, where it
+    is another one. It is given what it needs.
 
     One transaction: either all of it happens or nothing. Two that start at once wait for each
     other, and the second finds nothing to do. Raises StoreUnavailable.
     """
     try:
         with connect(url) as connection:
-            return _run_missing(connection)
+            connection.execute(EVERYTHING)
+            fresh = _run_missing(connection)
+            if application is not None:
+                grant_application(connection, application)
+            return fresh
     except psycopg.Error as reason:
         raise StoreUnavailable(
             f"The database could not be migrated: {str(reason).splitlines()[0]}"

@@ -33,10 +33,21 @@ class Access:
     @contextmanager
     def transaction(self) -> Iterator[tuple[Connection, UUID]]:
         """Give a connection whose statements are one transaction, and the workspace."""
+        workspace = self._workspace or self._find_workspace()
         with self._database.transaction() as connection:
-            if self._workspace is None:
-                self._workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
-            yield connection, self._workspace
+            workspaces.enter(connection, workspace)
+            yield connection, workspace
+
+    def _find_workspace(self) -> UUID:
+        """Look it up, or make it, in a transaction of its own: what comes after may be rolled back."""
+        with self._database.transaction() as connection:
+            self._workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
+        return self._workspace
+
+    def check(self) -> None:
+        """Raise StoreUnavailable where the database can't be used."""
+        with self.transaction():
+            pass
 
 
 def readings() -> Readings:
