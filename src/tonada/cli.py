@@ -8,7 +8,7 @@ from __future__ import annotations
 import argparse
 import json
 import sys
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any
 
@@ -91,6 +91,12 @@ def _parser() -> argparse.ArgumentParser:
     )
     serve.add_argument("--reset", action="store_true", help="throw away the data of the own cluster first")
     serve.set_defaults(run=_serve)
+    backup = commands.add_parser("backup", help="write everything that is kept into one file")
+    backup.add_argument("file", type=Path, metavar="FILE", help="a new file")
+    backup.set_defaults(run=_backup)
+    restore = commands.add_parser("restore", help="bring a backup into an empty database")
+    restore.add_argument("file", type=Path, metavar="FILE")
+    restore.set_defaults(run=_restore)
     return parser
 
 
@@ -267,6 +273,32 @@ def _serve(parsed: argparse.Namespace) -> int:
     from tonada.run.serve import serve
 
     return serve(demo=parsed.demo, reset=parsed.reset)
+
+
+def _backup(parsed: argparse.Namespace) -> int:
+    from tonada.run.backup import backup
+
+    return _kept(lambda: backup(parsed.file))
+
+
+def _restore(parsed: argparse.Namespace) -> int:
+    from tonada.run.backup import restore
+
+    return _kept(lambda: restore(parsed.file))
+
+
+def _kept(work: Callable[[], str]) -> int:
+    """Print what was done, or why it could not be."""
+    from tonada.run.cluster import ClusterError
+    from tonada.run.serve import CannotServe
+    from tonada.store.errors import StoreUnavailable
+
+    try:
+        print(work())
+    except (CannotServe, ClusterError, StoreUnavailable) as reason:
+        print(f"tonada: {reason}", file=sys.stderr)
+        return 1
+    return 0
 
 
 if __name__ == "__main__":

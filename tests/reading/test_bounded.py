@@ -38,7 +38,8 @@ def group_leaders() -> set[str]:
             fields = Path(f"/proc/{entry}/stat").read_text().rpartition(")")[2].split()
         except OSError:
             continue
-        if fields[1] == str(os.getpid()) and fields[2] == entry and fields[0] != "Z":
+        is_database = "postgres" in Path(f"/proc/{entry}/comm").read_text()
+        if fields[1] == str(os.getpid()) and fields[2] == entry and fields[0] != "Z" and not is_database:
             found.add(entry)
     return found
 

@@ -9,7 +9,6 @@ from dataclasses import dataclass, replace
 from typing import Final
 
 import numpy as np
-from scipy.optimize import linear_sum_assignment
 
 from tonada.core.character import CHARACTERS, Character
 from tonada.core.color import (
@@ -256,6 +255,9 @@ def _best_seats(
         [_apart(hex_to_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
         for one in seatable
     ]
+    # Only where partners take their seats; it takes half a second to load.
+    from scipy.optimize import linear_sum_assignment
+
     rows, columns = linear_sum_assignment(costs) if len(seatable) > 1 else ((0,), (_least(costs[0]),))
     return [(seatable[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 from dataclasses import replace
 from importlib.resources import files
 from uuid import UUID
@@ -18,7 +19,7 @@ from tonada.document.take import TakeDocument
 from tonada.reading.intake import Upload, take_in
 from tonada.reading.results import image_to_json, mood_to_json
 from tonada.store import brands, sources, takes, workspaces
-from tonada.store.database import Connection
+from tonada.store.database import Connection, connect
 from tonada.web.access import WORKSPACE_NAME
 
 LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}
@@ -173,3 +174,8 @@ def _set_by_eye(take: Take) -> Take:
 
 def _by_eye(pair: Pair) -> Pair:
     return replace(pair, text=Role.PAPER) if pair.id == "label-on-accent" else pair
+
+
+if __name__ == "__main__":
+    with connect(os.environ["DATABASE_URL"]) as own:
+        seed_demo(own)

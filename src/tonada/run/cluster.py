@@ -56,7 +56,7 @@ class Cluster:
 
         Raises ClusterError.
         """
-        programs = _server_programs()
+        programs = server_programs()
         if not self.is_running():
             self._make(programs)
             self._stop_another(programs)
@@ -70,6 +70,16 @@ class Cluster:
         """The address of the running database for the application, with its own role."""
         return self._url(APPLICATION, self._secret("app-password"))
 
+    def running_url(self) -> str | None:
+        """Return the owner's address of a server that another process runs on these files, or None."""
+        if self._left_process() is None:
+            return None
+        try:
+            self._port = int((self._data / "postmaster.pid").read_text().splitlines()[3])
+        except (OSError, ValueError, IndexError):
+            return None
+        return self._url(OWNER, self._secret("password"))
+
     def is_running(self) -> bool:
         """Return whether the server that was started here is there."""
         return self._process is not None and self._process.poll() is None
@@ -77,7 +87,7 @@ class Cluster:
     def stop(self) -> None:
         """Stop the server, letting it write what it has; nothing happens where none runs."""
         if self._process is None:
-            self._stop_another(_server_programs())
+            self._stop_another(server_programs())
             return
         if self.is_running():
             self._process.send_signal(signal.SIGINT)  # “fast”: sessions end, everything is written
@@ -313,7 +323,7 @@ def _write_private(path: Path, text: str) -> None:
         file.write(text)
 
 
-def _server_programs() -> Path:
+def server_programs() -> Path:
     """Return the folder of the newest installed server's programs."""
     found = []
     for folder in Path(SERVER_FOLDERS).glob("*/bin"):

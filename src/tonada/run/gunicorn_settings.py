@@ -1,20 +1,55 @@
-"""Settings of the web server's workers: python -m gunicorn -c python:tonada.run.gunicorn_settings."""
+"""Settings of the web server: python -m gunicorn -c python:tonada.run.gunicorn_settings.
+
+Worker class `gthread`: a connection that is idle waits in a poller and costs no thread; one whose
+request is on its way holds a thread. There are enough of them that a few hundred slow clients keep
+nobody off, and a client that sends or takes nothing for a while is let go. See
+docs/decisions/0015-threads-for-slow-clients.md.
+"""
 
 from __future__ import annotations
 
+import ctypes
 import gc
+import importlib
+import socket
+import struct
 import threading
-
-from gunicorn.workers.base import Worker
+from typing import Any
 
 from tonada.core.lattice import boxes
 
+worker_class = "gthread"
+threads = 256
+worker_connections = 1000
+# Of an idle connection that is kept for its next request, in seconds.
+keepalive = 20
+# A worker that doesn't answer its master for so long is replaced.
+timeout = 60
+graceful_timeout = 5
+worker_tmp_dir = "/dev/shm"  # noqa: S108  # a file each that is touched every second
+loglevel = "warning"
+control_socket_disable = True
+# What a proxy says is weighed by web/proxies.py alone.
+forwarded_allow_ips = ""
+limit_request_line = 4094
+limit_request_fields = 60
+
+# So long may a client send nothing in the middle of a request, or take nothing of its answer.
+SILENT_SECONDS = 15
 # A request of the hot path makes a few thousand short-lived values; looking through them ten times
 # each request takes a fifth of its time.
 _COLLECT_AFTER = (25_000, 20, 20)
 
 
-def post_worker_init(worker: Worker) -> None:
+def when_ready(server: Any) -> None:
+    """Let go of silent clients: what is accepted has the time limits of the listening socket."""
+    limit = struct.pack("ll", SILENT_SECONDS, 0)
+    for listener in server.LISTENERS:
+        listener.sock.setsockopt(socket.SOL_SOCKET, socket.SO_RCVTIMEO, limit)
+        listener.sock.setsockopt(socket.SOL_SOCKET, socket.SO_SNDTIMEO, limit)
+
+
+def post_worker_init(worker: Any) -> None:
     """Leave what was loaded at the start out of every later collection, and make the tables of mends.
 
     The first mend would wait half a second for them. Long readings that a worker or a server left
@@ -24,4 +59,12 @@ def post_worker_init(worker: Worker) -> None:
     gc.collect()
     gc.freeze()
     gc.set_threshold(*_COLLECT_AFTER)
-    threading.Thread(target=boxes, daemon=True).start()
+    threading.Thread(target=_get_ready, daemon=True).start()
+
+
+def _get_ready() -> None:
+    """Load and make what the first change of hues and the first mend would wait for."""
+    importlib.import_module("scipy.optimize")
+    boxes()
+    # What making them took for a moment goes back to the system.
+    ctypes.CDLL(None).malloc_trim(0)

@@ -12,9 +12,10 @@ from flask_openapi3.openapi import OpenAPI
 
 from tonada import __version__
 from tonada.store.database import Database
-from tonada.web import frontend, problems, security
+from tonada.web import frontend, logs, problems, security
 from tonada.web.access import Access
 from tonada.web.models import Problem
+from tonada.web.proxies import NamedProxies
 from tonada.web.readings import Readings
 from tonada.web.settings import Settings
 from tonada.web.views import (
@@ -22,6 +23,7 @@ from tonada.web.views import (
     computation,
     handoff,
     harmony,
+    health,
     lists,
     loupe,
     proof,
@@ -56,6 +58,9 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         static_folder=None,
     )
     app.json = FastJson(app)
+    if settings.log is not None:
+        logs.set_up(settings.log)
+    logs.register(app)
     security.register(app, settings)
     problems.register(app)
     access = app.extensions["tonada"] = Access(Database(settings.database_url))
@@ -77,5 +82,9 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         computation.api,
     ):
         app.register_api(blueprint)
+    app.register_blueprint(health.health)
     frontend.register(app, settings.frontend)
+    app.wsgi_app = NamedProxies(  # type: ignore[method-assign]  # the documented way to add middleware
+        app.wsgi_app, settings.proxies, https=settings.https
+    )
     return app

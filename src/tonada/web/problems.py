@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 import logging
+import math
+import time
 from http import HTTPStatus
 from typing import Final
 
 from flask import Flask, Response
+from flask_limiter import RateLimitExceeded
 from flask_wtf.csrf import CSRFError
 from pydantic import ValidationError
-from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
+from werkzeug.exceptions import HTTPException, RequestEntityTooLarge, SecurityError
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
@@ -23,7 +26,9 @@ from tonada.store.errors import (
     StaleRevision,
     StoreUnavailable,
 )
+from tonada.web.logs import security_event
 from tonada.web.models import Problem, TakeAnswer
+from tonada.web.security import limiter
 
 log = logging.getLogger("tonada")
 
@@ -74,6 +79,8 @@ def register(app: Flask) -> None:
     app.register_error_handler(CSRFError, _csrf)
     app.register_error_handler(RequestEntityTooLarge, _too_large)
     app.register_error_handler(RecursionError, lambda _: problem(400, "The JSON is nested too deeply."))
+    app.register_error_handler(RateLimitExceeded, _too_many)
+    app.register_error_handler(SecurityError, _host)
     app.register_error_handler(HTTPException, _http)
     app.register_error_handler(Exception, _unexpected)
 
@@ -93,6 +100,7 @@ def _removed(error: Removed) -> Response:
 
 
 def _csrf(error: CSRFError) -> Response:
+    security_event("no token")
     said = f"{error.description} Reload the page and try again; nothing was changed."
     return problem(403, said, kind=CSRF_REFUSED)
 
@@ -104,6 +112,20 @@ def _too_large(_: RequestEntityTooLarge) -> Response:
         f"other requests {MAX_JSON_BYTES // 1024} KB.",
         field="file",
     )
+
+
+def _too_many(_: RateLimitExceeded) -> Response:
+    security_event("too many requests")
+    answer = problem(429, "Too many requests. Nothing was changed; try again in a moment.")
+    limit = limiter.current_limit
+    wait = limit.reset_at - time.time() if limit else 60
+    answer.headers["Retry-After"] = str(max(1, math.ceil(wait)))
+    return answer
+
+
+def _host(_: SecurityError) -> Response:
+    security_event("another host")
+    return problem(400, "This host name is not answered here.")
 
 
 def _http(error: HTTPException) -> Response:

@@ -4,9 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from ipaddress import ip_network
 from pathlib import Path
-from typing import Final
+from typing import Final, Literal
 
+from tonada.web.proxies import Network
+
+IN_MEMORY: Final = "memory://"
 LOOPBACK_HOSTS: Final = ("127.0.0.1", "localhost", "[::1]")
 
 
@@ -23,6 +27,9 @@ class Settings:
     frontend      TONADA_FRONTEND, the folder of the built front end
     hosts         TONADA_HOSTS, the host names that are answered, separated by commas
     https         TONADA_HTTPS=1 where a proxy speaks HTTPS to the browser
+    proxies       TONADA_PROXIES, the addresses or networks of proxies whose word is taken
+    limits        TONADA_LIMITS, where requests are counted, such as redis://127.0.0.1:6379
+    log           TONADA_LOG, “requests” for a line each, or “warnings”
     rate_limits   off in tests that need more requests than a person makes
     """
 
@@ -31,6 +38,9 @@ class Settings:
     frontend: Path
     hosts: tuple[str, ...] = LOOPBACK_HOSTS
     https: bool = False
+    proxies: tuple[Network, ...] = ()
+    limits: str = IN_MEMORY
+    log: Literal["requests", "warnings"] | None = None
     rate_limits: bool = True
 
     @classmethod
@@ -46,14 +56,36 @@ class Settings:
             raise SettingsError(
                 "SECRET_KEY must have at least 32 characters, such as the output of: openssl rand -hex 32."
             )
-        hosts = tuple(host.strip() for host in environment.get("TONADA_HOSTS", "").split(",") if host.strip())
+        log = environment.get("TONADA_LOG") or "requests"
+        if log not in ("requests", "warnings"):
+            raise SettingsError(f"TONADA_LOG is “{log}”; give requests or warnings.")
+        limits = environment.get("TONADA_LIMITS") or IN_MEMORY
+        if not limits.startswith(("redis://", "rediss://", "memory://")):
+            raise SettingsError("TONADA_LIMITS must be an address such as redis://127.0.0.1:6379.")
         return cls(
             database_url=database_url,
             secret_key=secret_key,
             frontend=Path(environment.get("TONADA_FRONTEND") or default_frontend()),
-            hosts=hosts or LOOPBACK_HOSTS,
+            # Names of hosts are compared without case, and asked for in small letters.
+            hosts=tuple(host.lower() for host in _listed(environment, "TONADA_HOSTS")) or LOOPBACK_HOSTS,
             https=environment.get("TONADA_HTTPS") == "1",
+            proxies=_proxies(environment),
+            limits=limits,
+            log="warnings" if log == "warnings" else "requests",
         )
+
+
+def _listed(environment: Mapping[str, str], name: str) -> list[str]:
+    return [one.strip() for one in environment.get(name, "").split(",") if one.strip()]
+
+
+def _proxies(environment: Mapping[str, str]) -> tuple[Network, ...]:
+    try:
+        return tuple(ip_network(one, strict=False) for one in _listed(environment, "TONADA_PROXIES"))
+    except ValueError as reason:
+        raise SettingsError(
+            "TONADA_PROXIES must be addresses or networks, such as 127.0.0.1, 10.0.0.0/8."
+        ) from reason
 
 
 def default_frontend() -> Path:

@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Final
 
 import numpy as np
-from scipy import ndimage
 
 from tonada.core.extract.layers import NO_COLOR, Labels
 
@@ -33,6 +32,8 @@ def find_ground(labels: Labels) -> tuple[int, float] | None:
     same = small == label
     if same.sum() == np.count_nonzero(small != NO_COLOR):
         return None
+    from scipy import ndimage  # only where a picture is read; it takes half a second to load
+
     pieces, _ = ndimage.label(same)
     edge = np.concatenate([pieces[0], pieces[-1], pieces[:, 0], pieces[:, -1]])
     outside = np.isin(pieces, np.unique(edge[edge > 0]))

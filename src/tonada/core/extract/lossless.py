@@ -11,7 +11,6 @@ from typing import Final
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import ndimage
 
 from tonada.core.color import SRGB8_TO_LINEAR, srgb8_to_oklab
 from tonada.core.extract.layers import (
@@ -182,6 +181,8 @@ def _is_thinned(census: _Census, row: int, candidates: list[int]) -> bool:
 
     Then it lies between what surrounds it and a colour that the same stroke shows elsewhere.
     """
+    from scipy import ndimage  # only where a picture is read; it takes half a second to load
+
     own_pixels = census.index == row
     around = census.index[ndimage.binary_dilation(own_pixels, iterations=1) & ~own_pixels]
     around = around[np.isin(around, candidates)]

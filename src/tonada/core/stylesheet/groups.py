@@ -6,7 +6,6 @@ from dataclasses import dataclass
 from typing import Final
 
 import numpy as np
-from scipy.cluster.hierarchy import fcluster, linkage
 
 from tonada.core.color import Hex, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.stylesheet.usage import ColorUse
@@ -35,6 +34,9 @@ def group_uses(uses: tuple[ColorUse, ...], difference: float = USUAL_DIFFERENCE)
     labels = np.arange(len(uses))
     if len(uses) > 1 and difference > 0:
         places = srgb8_to_oklab(hexes_to_srgb8(tuple(use.hex for use in uses)))
+        # Only where a stylesheet is read; it takes half a second to load.
+        from scipy.cluster.hierarchy import fcluster, linkage
+
         labels = fcluster(linkage(places, method="complete"), t=difference, criterion="distance")
     groups = []
     for label in dict.fromkeys(labels.tolist()):

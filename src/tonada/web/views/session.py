@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import secrets
+
 from flask import Response, session
 from flask_wtf.csrf import generate_csrf
 
@@ -20,6 +22,8 @@ SCALE_STEPS = 21
 @api.get("/session", responses={200: SessionAnswer}, summary="The token for changes, and the limits")
 def read_session() -> Response:
     session.permanent = True
+    # By this, requests of one person are counted; it says nothing of who that is.
+    session.setdefault("person", secrets.token_urlsafe(16))
     return answer(
         SessionAnswer(
             csrf_token=generate_csrf(),
