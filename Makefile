@@ -24,7 +24,8 @@ frontend/node_modules/.installed: frontend/package-lock.json | .venv/.installed-
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error && touch node_modules/.installed
 frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES)
 	@echo "Building the front end …"
-	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build -- --logLevel warn
+	@log=$$(mktemp) && (cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build) >"$$log" 2>&1 \
+	  || { cat "$$log" >&2; exit 1; }; rm -f "$$log"
 	@$(PYTHON) -m whitenoise.compress --quiet frontend/dist
 
 setup: .venv/.installed-run frontend/dist/index.html ## install and build what running needs; afterwards .venv/bin/tonada is the command

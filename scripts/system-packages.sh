@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Installs the Debian packages that are missing: always what running needs, with --tests also the browser.
+# Installs the Debian packages that are missing: always what running needs, with --tests what the tests need.
 set -u
 cd "$(dirname "$0")/.." || exit 1
 missing=()
@@ -16,6 +16,15 @@ if [ "${1:-}" = "--tests" ]; then
   command -v chromium >/dev/null || missing+=(chromium)
   command -v git >/dev/null || missing+=(git)
   command -v pdftotext >/dev/null || missing+=(poppler-utils)
+  # The Node inside Playwright's driver is linked to it, and Debian's base has it not.
+  compgen -G '/usr/lib/*/libatomic.so.1' >/dev/null || missing+=(libatomic1)
+  # The other browsers, and what their drivers need.
+  command -v firefox-esr >/dev/null || missing+=(firefox-esr)
+  command -v WebKitWebDriver >/dev/null || missing+=(webkit2gtk-driver)
+  command -v Xvfb >/dev/null || missing+=(xvfb)
+  # What stands in front of a server, and counts for several of them.
+  command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
+  command -v redis-server >/dev/null || missing+=(redis-server)
 fi
 [ ${#missing[@]} -eq 0 ] && exit 0
 
@@ -27,8 +36,14 @@ if [ "$(id -u)" -ne 0 ]; then
 fi
 echo "Installing Debian packages: ${missing[*]} …"
 log=$(mktemp)
-if ! { "${as_root[@]}" apt-get update -q && "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive \
-    apt-get install -q -y --no-install-recommends "${missing[@]}"; } >"$log" 2>&1; then
+# Nothing that is installed here is to run as a service of the machine.
+install='
+  if [ ! -e /usr/sbin/policy-rc.d ]; then
+    trap "rm -f /usr/sbin/policy-rc.d" EXIT
+    printf "#!/bin/sh\nexit 101\n" >/usr/sbin/policy-rc.d && chmod 755 /usr/sbin/policy-rc.d || exit 1
+  fi
+  apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -q -y --no-install-recommends "$@"'
+if ! "${as_root[@]}" sh -c "$install" sh "${missing[@]}" >"$log" 2>&1; then
   echo "apt-get could not install ${missing[*]}: $(grep -E '^E:' "$log" | head -n 1) (whole output: $log)" >&2
   exit 1
 fi

@@ -44,8 +44,10 @@ export const useSight = createSharedComposable(() => {
     const rows = [0, 3, 6].map((start) => [...matrix.slice(start, start + 3), 0, 0].join(' '))
     return [...rows, '0 0 0 1 0'].join(' ')
   })
+  // Not on the root itself: Firefox ignores a filter there, WebKit doesn't carry it into frames.
+  // The interface has no hue, so that filtering what shows colours is filtering everything.
   watch(filter, (value) => {
-    document.documentElement.style.filter = value ? 'url(#sight)' : ''
+    document.documentElement.classList.toggle('is-filtered', value !== '')
   })
 
   return { sight, severity, seen, filter }

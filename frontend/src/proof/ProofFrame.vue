@@ -9,6 +9,7 @@ import HomePage from './pages/HomePage.vue'
 import MailPage from './pages/MailPage.vue'
 import ShopPage from './pages/ShopPage.vue'
 import { elementOf, figuresOf, readPart } from './parts'
+import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
 
 /** A sample page in a frame of its own, so that neither its style nor ours leaks. */
@@ -48,6 +49,7 @@ const component = computed(() => PAGES[props.context.page as keyof typeof PAGES]
 
 provideProof(computed(() => props.context))
 const root = shallowRef<HTMLElement>()
+useFrameSight(root)
 let page: Document | undefined
 
 /** The frame has a document once it is in ours: it gets the pages' style, and a place to draw in. */

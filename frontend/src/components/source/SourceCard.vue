@@ -46,7 +46,7 @@ const MARKS = { stylesheet: '{ }', list: '#', mood: '“ ”', image: '' } as co
           v-if="source.has_preview"
           :src="`/api/sources/${source.id}/preview`"
           alt=""
-          class="max-h-full max-w-full"
+          class="keeps-color max-h-full max-w-full"
         />
         <span v-else class="value" aria-hidden="true">{{ MARKS[source.kind] }}</span>
       </span>
