@@ -31,6 +31,7 @@ class Served:
     port: int = field(default_factory=free_port)
     environment: dict[str, str] = field(default_factory=dict)
     process: subprocess.Popen[bytes] | None = None
+    host: str = "127.0.0.1"
 
     def start(self) -> None:
         settings = {"TONADA_DATA": str(self.data), "PORT": str(self.port), "TONADA_WORKERS": "2"}
@@ -77,7 +78,7 @@ class Served:
         try:
             given = json.dumps(body).encode() if body is not None else None
             own = {"Content-Type": "application/json"} if given else {}
-            asked.request(method, path, given, {**own, **(headers or {})})
+            asked.request(method, path, given, {"Host": self.host, **own, **(headers or {})})
             answer = asked.getresponse()
             return answer.status, answer.read()
         finally:

@@ -14,6 +14,7 @@ import sys
 import gunicorn.app.base
 
 from tonada.core.lattice import boxes
+from tonada.run import gunicorn_settings
 from tonada.web.app import create_app
 
 
@@ -27,9 +28,9 @@ class Served(gunicorn.app.base.BaseApplication):
     def load_config(self) -> None:
         settings = {
             "bind": f"127.0.0.1:{self._port}",
-            "worker_class": "gthread",
-            "threads": 4,
-            "loglevel": "warning",
+            "worker_class": gunicorn_settings.worker_class,
+            "threads": gunicorn_settings.threads,
+            "loglevel": gunicorn_settings.loglevel,
             "control_socket_disable": True,
         }
         for name, value in settings.items():
@@ -48,6 +49,8 @@ def main() -> None:
         process = os.fork()
         if process == 0:
             signal.signal(signal.SIGCHLD, signal.SIG_DFL)
+            # A group of its own, which is ended as a whole.
+            os.setsid()
             os.dup2(os.open(os.devnull, os.O_RDWR), 0)
             os.environ.update(order["environment"])
             Served(order["port"]).run()

@@ -78,6 +78,13 @@ class ReadingBusy(TonadaError):
         super().__init__("Other files are being read. Nothing was changed; try again in a moment.")
 
 
+class ReadingInterrupted(TonadaError):
+    """The process was ended from outside, such as by a server that stops; the file is not to blame."""
+
+    def __init__(self) -> None:
+        super().__init__("Reading the file was interrupted. Nothing was changed; try again.")
+
+
 class ReadingCancelled(TonadaError):
     """Nobody wants the reading any more."""
 
@@ -97,7 +104,8 @@ def run_bounded(
     """Return what one of the works of `tonada.reading.work` answers.
 
     Raises what the work raises, ImageError where it takes too much time or memory, ReadingBusy
-    where its turn doesn't come, ReadingCancelled where `watch` says so.
+    where its turn doesn't come, ReadingInterrupted where the process was ended from outside,
+    ReadingCancelled where `watch` says so.
     """
     if not _waiting.acquire(blocking=False):
         raise ReadingBusy
@@ -189,11 +197,14 @@ def _follow(connection: Connection, process: BaseProcess, budget: Budget, watch:
     raise _too_long(budget)
 
 
-def _why(process: BaseProcess, budget: Budget) -> ImageError:
+def _why(process: BaseProcess, budget: Budget) -> TonadaError:
     """Return why a process ended without an answer."""
     process.join(2)
-    if process.exitcode in (-signal.SIGPROF, -signal.SIGXCPU, None):
+    if process.exitcode in (-signal.SIGPROF, -signal.SIGXCPU):
         return _too_long(budget)
+    # Signals that somebody sent; what a library does to itself when it breaks off is another.
+    if process.exitcode in (-signal.SIGTERM, -signal.SIGINT, -signal.SIGKILL, None):
+        return ReadingInterrupted()
     return _too_large(budget)
 
 

@@ -16,7 +16,7 @@ from werkzeug.exceptions import HTTPException, RequestEntityTooLarge, SecurityEr
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
-from tonada.reading.bounded import ReadingBusy
+from tonada.reading.bounded import ReadingBusy, ReadingInterrupted
 from tonada.store.errors import (
     LastTake,
     NotFound,
@@ -68,6 +68,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(ImageError, lambda e: problem(415, str(e), field=e.field))
     app.register_error_handler(ImageTooLarge, lambda e: problem(413, str(e), field=e.field))
     app.register_error_handler(ReadingBusy, _busy)
+    app.register_error_handler(ReadingInterrupted, _busy)
     app.register_error_handler(NotReachable, lambda e: problem(422, str(e)))
     app.register_error_handler(NotFound, lambda e: problem(404, str(e)))
     app.register_error_handler(Removed, _removed)
@@ -89,7 +90,7 @@ def _stale(error: StaleRevision) -> Response:
     return problem(409, str(error), take=TakeAnswer.of(error.saved))
 
 
-def _busy(error: ReadingBusy) -> Response:
+def _busy(error: ReadingBusy | ReadingInterrupted) -> Response:
     answer = problem(503, str(error))
     answer.headers["Retry-After"] = "5"
     return answer

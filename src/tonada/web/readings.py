@@ -11,7 +11,7 @@ import threading
 from typing import Any, Final
 
 from tonada.core.errors import TonadaError
-from tonada.reading.bounded import LONG, ReadingBusy, ReadingCancelled, run_bounded
+from tonada.reading.bounded import LONG, ReadingBusy, ReadingCancelled, ReadingInterrupted, run_bounded
 from tonada.store import sources
 from tonada.store.errors import StoreUnavailable
 from tonada.store.sources import Lease
@@ -74,7 +74,7 @@ class Readings:
             self._read(lease)
         except ReadingCancelled:
             log.info("a reading was cancelled")
-        except ReadingBusy:
+        except (ReadingBusy, ReadingInterrupted):
             return False  # the lease runs out, and it is tried again
         except TonadaError as reason:
             self._fail(lease, str(reason))

@@ -1,0 +1,100 @@
+"""Firefox and WebKit: colours are seen with other eyes there too, on the page and in its frame, by pixels."""
+
+from __future__ import annotations
+
+import io
+from collections.abc import Callable
+from contextlib import AbstractContextManager
+from typing import Any
+
+import numpy as np
+import pytest
+from PIL import Image
+from playwright.sync_api import Page
+
+from tests.browser.conftest import Server
+from tests.browser.other_browsers import OtherBrowser, firefox, until, webkit
+from tonada.core.color import hex_to_srgb8, linear_to_srgb, srgb_to_linear
+from tonada.core.vision import sight_matrix
+
+PRIMARY = "#2b3a8c"
+# Where the first cell of the measure is, and the section of the page that stands on Primary.
+PLACES = """(() => {
+  const box = document.querySelector('[data-role="primary"] button').getBoundingClientRect()
+  const frame = document.querySelector('iframe')
+  const outer = frame.getBoundingClientRect()
+  const inner = frame.contentDocument.querySelector('[data-ground="primary"]').getBoundingClientRect()
+  const scale = outer.width / frame.clientWidth
+  return [box.left + 12, box.top + 12, outer.left + (inner.left + 6) * scale,
+          outer.top + (inner.top + 6) * scale, window.devicePixelRatio]
+})()"""
+
+
+def seen(value: str) -> np.ndarray:
+    """What the server's matrix makes of a colour, in 8 bits."""
+    linear = srgb_to_linear(hex_to_srgb8(value) / 255)
+    return np.round(np.clip(linear_to_srgb(sight_matrix("deutan", 1.0) @ linear), 0, 1) * 255)
+
+
+def pixels(browser: OtherBrowser) -> tuple[np.ndarray, np.ndarray]:
+    left, top, frame_left, frame_top, ratio = browser.run(f"return {PLACES}")
+    image: Image.Image = browser.picture()
+    at = [(int(x * ratio), int(y * ratio)) for x, y in ((left, top), (frame_left, frame_top))]
+    first, second = (np.array(image.getpixel(place)) for place in at)
+    return first, second
+
+
+def sees_with_other_eyes(browser: OtherBrowser, server: Server) -> None:
+    browser.open(server.url)
+    until(browser, "[...document.links].find(one => one.innerText.includes('Orrin'))?.href")
+    take = browser.run(
+        "return [...document.links].find(one => one.innerText.includes('Orrin')).href"
+    ).rpartition("/")[0]
+    browser.open(f"{take}/proof/home")
+    until(browser, "document.querySelector('iframe')?.contentDocument?.querySelector('[data-part]')")
+    until(browser, "document.querySelector('[data-role=primary] button')")
+    typical = pixels(browser)
+    for found in typical:
+        assert np.abs(found - hex_to_srgb8(PRIMARY).astype(int)).max() <= 2
+    browser.run("document.querySelector('.sight button').click()")
+    until(browser, "document.querySelector('.sight [role=option]')")
+    browser.run(
+        "[...document.querySelectorAll('.sight [role=option]')]"
+        ".find(one => one.innerText.startsWith('Deutan')).click()"
+    )
+    until(browser, "document.documentElement.classList.contains('is-filtered')")
+    until(browser, "document.querySelector('iframe').contentDocument.querySelector('#sight')")
+    expected = seen(PRIMARY)
+    assert np.abs(expected - hex_to_srgb8(PRIMARY).astype(int)).max() > 8
+    for found in pixels(browser):
+        assert np.abs(found - expected).max() <= 3, (found, expected)
+
+
+class Chromium:
+    """The page of the other tests, looked at in the same way."""
+
+    def __init__(self, page: Page) -> None:
+        self._page = page
+
+    def open(self, url: str) -> None:
+        self._page.goto(url)
+
+    def run(self, script: str) -> Any:
+        return self._page.evaluate(f"() => {{ {script} }}")
+
+    def picture(self) -> Image.Image:
+        return Image.open(io.BytesIO(self._page.screenshot())).convert("RGB")
+
+
+def test_chromium_sees_the_same(server: Server, page: Page) -> None:
+    sees_with_other_eyes(Chromium(page), server)
+
+
+# The drivers are those of other projects, and warn of what they do themselves.
+@pytest.mark.filterwarnings("ignore::DeprecationWarning", "ignore::ResourceWarning")
+@pytest.mark.parametrize("launch", [firefox, webkit])
+def test_other_eyes_see_the_page_and_its_frame(
+    server: Server, launch: Callable[[], AbstractContextManager[OtherBrowser]]
+) -> None:
+    with launch() as browser:
+        sees_with_other_eyes(browser, server)

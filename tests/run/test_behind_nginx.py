@@ -1,0 +1,154 @@
+"""The example configuration with the real nginx: outside addresses, slow clients, and whose word is taken."""
+
+from __future__ import annotations
+
+import http.client
+import json
+import shutil
+import socket
+import subprocess
+import tempfile
+import time
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from tests.served import Served, free_port
+
+ROOT = Path(__file__).parents[2]
+OUTSIDE = "tonada.example.org"
+
+
+@pytest.fixture(scope="module")
+def served() -> Iterator[Served]:
+    place = Path(tempfile.mkdtemp(prefix="tonada-nginx-"))
+    place.chmod(0o755)
+    settings = {"TONADA_HOSTS": OUTSIDE, "TONADA_HTTPS": "1", "TONADA_PROXIES": "127.0.0.1"}
+    made = Served(place / "data", environment=settings)
+    # It is asked by its outside name, as the proxy does.
+    made.host = OUTSIDE
+    made.start()
+    yield made
+    made.stop()
+    shutil.rmtree(place, ignore_errors=True)
+
+
+@pytest.fixture(scope="module")
+def proxy(served: Served) -> Iterator[int]:
+    """The port of nginx with the example, without its TLS: the certificate is the operator's."""
+    port, folder = free_port(), Path(tempfile.mkdtemp(prefix="nginx-"))
+    example = (ROOT / "docs/examples/nginx.conf").read_text()
+    kept = [line for line in example.splitlines() if "ssl_certificate" not in line]
+    server = "\n".join(kept).replace("127.0.0.1:8600", f"127.0.0.1:{served.port}")
+    server = server.replace("listen 443 ssl", f"listen 127.0.0.1:{port}").replace("$scheme", "https")
+    places = "".join(
+        f"{name}_temp_path {folder}/{name};" for name in ("client_body", "proxy", "fastcgi", "uwsgi", "scgi")
+    )
+    (folder / "nginx.conf").write_text(
+        f"daemon off; pid {folder}/pid; error_log {folder}/error.log; events {{ worker_connections 900; }}"
+        f"http {{ access_log off; {places}\n{server}\n}}"
+    )
+    program = shutil.which("nginx") or "/usr/sbin/nginx"
+    with subprocess.Popen([program, "-e", f"{folder}/start.log", "-c", f"{folder}/nginx.conf"]) as process:
+        end = time.monotonic() + 20
+        while socket.socket().connect_ex(("127.0.0.1", port)):
+            assert process.poll() is None
+            assert time.monotonic() < end
+            time.sleep(0.05)
+        yield port
+        process.terminate()
+    shutil.rmtree(folder, ignore_errors=True)
+
+
+def ask(
+    port: int, method: str, path: str, body: Any = None, headers: dict[str, str] | None = None
+) -> tuple[int, Any, dict[str, str]]:
+    asked = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
+    given = json.dumps(body).encode() if body is not None else None
+    asked.request(
+        method, path, given, {"Host": OUTSIDE, "Content-Type": "application/json", **(headers or {})}
+    )
+    answer = asked.getresponse()
+    content = answer.read()
+    asked.close()
+    read = json.loads(content) if content.startswith((b"{", b"[")) else content
+    return answer.status, read, dict(answer.headers)
+
+
+def session(port: int) -> dict[str, str]:
+    _, found, headers = ask(port, "GET", "/api/session")
+    assert "Secure" in headers["Set-Cookie"]
+    return {"X-CSRF-Token": found["csrf_token"], "Cookie": headers["Set-Cookie"].partition(";")[0]}
+
+
+def test_changes_are_made_by_the_outside_origin_and_by_no_other(proxy: int) -> None:
+    own = session(proxy)
+    made = ask(proxy, "POST", "/api/brands", {"name": "x"}, {**own, "Origin": f"https://{OUTSIDE}"})
+    assert made[0] == 201
+    for origin in ("https://evil.example", f"https://{OUTSIDE}.evil.example", "null"):
+        assert ask(proxy, "POST", "/api/brands", {"name": "x"}, {**own, "Origin": origin})[0] == 403
+    assert ask(proxy, "POST", "/api/brands", {"name": "x"}, {"Cookie": own["Cookie"]})[0] == 403
+    # No referrer is ever sent, and none is asked for.
+    assert ask(proxy, "POST", "/api/brands", {"name": "x"}, own)[0] == 201
+
+
+def test_links_in_files_have_the_outside_address(proxy: int) -> None:
+    own = session(proxy)
+    brand = ask(proxy, "POST", "/api/brands", {"name": "Linked"}, own)[1]
+    take = brand["first_take"]
+    document = ask(proxy, "POST", "/api/proposals", PROPOSAL)[1]["document"]
+    ask(proxy, "PUT", f"/api/takes/{take}", {"document": document, "revision": 1}, own)
+    assert ask(proxy, "POST", f"/api/takes/{take}/versions", {"note": ""}, own)[0] == 201
+    status, file, _ = ask(proxy, "GET", f"/api/takes/{take}/versions/1/files/css")
+    assert status == 200
+    assert f"https://{OUTSIDE}/brands/{brand['id']}/takes/{take}/versions/1" in file.decode()
+
+
+PROPOSAL = {
+    "colors": [{"hex": "#2b3a8c", "name": None, "share": 0.7, "choice": None}],
+    "source": None,
+    "source_name": "x",
+    "whole": "list",
+    "level": "AA",
+}
+
+
+def addresses(served: Served) -> set[str]:
+    lines = [json.loads(line) for line in served.log.read_text().splitlines() if line.startswith("{")]
+    return {line["address"] for line in lines if line["about"] == "tonada.requests"}
+
+
+def test_an_address_is_the_one_that_the_named_proxy_saw(served: Served, proxy: int) -> None:
+    ask(proxy, "GET", "/api/brands", headers={"X-Forwarded-For": "203.0.113.7"})
+    # nginx adds whom it saw, which is a named proxy itself: the one before it counts.
+    assert "203.0.113.7" in addresses(served)
+
+
+def test_nobody_else_is_believed(served: Served) -> None:
+    other = Served(
+        served.data.with_name("other"),
+        environment={"TONADA_HOSTS": OUTSIDE, "TONADA_PROXIES": "192.0.2.1"},
+    )
+    other.host = OUTSIDE
+    other.start()
+    ask(other.port, "GET", "/api/brands", headers={"X-Forwarded-For": "203.0.113.9"})
+    assert ask(other.port, "GET", "/api/brands", headers={"X-Forwarded-Host": "evil.example"})[0] == 200
+    assert addresses(other) == {"127.0.0.1"}
+    other.stop()
+
+
+def test_three_hundred_slow_uploads_never_reach_the_server(served: Served, proxy: int) -> None:
+    head = f"POST /api/brands HTTP/1.1\r\nHost: {OUTSIDE}\r\nContent-Length: 9999\r\n\r\n{{".encode()
+    slow = [socket.create_connection(("127.0.0.1", proxy)) for _ in range(300)]
+    for client in slow:
+        client.sendall(head)
+    took = []
+    for _ in range(15):
+        started = time.monotonic()
+        assert ask(proxy, "GET", "/api/brands")[0] == 200
+        took.append(time.monotonic() - started)
+    assert sorted(took)[7] < 1
+    for client in slow:
+        client.close()
