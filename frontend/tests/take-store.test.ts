@@ -294,8 +294,9 @@ it('makes no version of a state that could not be saved', async () => {
 })
 
 it('leaves alone what a window that lives has not saved yet', async () => {
-  const held = [{ name: 'tonada-window-alive' }]
-  vi.stubGlobal('navigator', { locks: { request: () => undefined, query: async () => ({ held }) } })
+  const request = (name: string, _: unknown, work?: () => unknown) =>
+    name === 'tonada-window-alive' ? Promise.reject(new Error('held')) : work?.()
+  vi.stubGlobal('navigator', { locks: { request } })
   vi.resetModules()
   const { unsent } = await import('@/document/unsent')
   leave('alive', { document: named('Theirs'), revision: 1 })

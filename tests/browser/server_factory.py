@@ -10,6 +10,7 @@ import json
 import os
 import signal
 import sys
+import types
 
 import gunicorn.app.base
 
@@ -43,6 +44,8 @@ class Served(gunicorn.app.base.BaseApplication):
 def main() -> None:
     # Servers that have ended are not kept as zombies.
     signal.signal(signal.SIGCHLD, signal.SIG_IGN)
+    # What readings are forked from loads the main module again; this one would load everything.
+    sys.modules["__main__"] = types.ModuleType("__main__")
     boxes()  # the tables of mends: made once here, not by every server
     for line in sys.stdin:
         order = json.loads(line)

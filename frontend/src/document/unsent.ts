@@ -22,6 +22,7 @@ export interface Unsent {
 }
 
 const PREFIX = 'tonada-unsent-'
+const LETS_GO_MS = 1500
 const WINDOW = Array.from(crypto.getRandomValues(new Uint32Array(3)), (n) => n.toString(36)).join(
   '',
 )
@@ -44,26 +45,31 @@ export const unsent = {
   },
   /** Take over what a window that is gone has left of a take, the newest first. */
   async adopt(takeId: string): Promise<Unsent | undefined> {
-    const living = await livingWindows()
+    const prefix = `${PREFIX}${takeId}_`
     const left = Object.keys(localStorage)
-      .filter((key) => key.startsWith(`${PREFIX}${takeId}_`))
-      .filter((key) => !living.has(key.slice(PREFIX.length + takeId.length + 1)))
+      .filter((key) => key.startsWith(prefix))
       .map((key) => ({ key, state: read(key) }))
       .sort((one, other) => (other.state?.at ?? 0) - (one.state?.at ?? 0))
-    const [newest] = left
-    if (!newest?.state) return undefined
-    const { state } = newest
-    this.keep(takeId, state)
-    if (newest.key !== keyOf(takeId)) localStorage.removeItem(newest.key)
-    return state
+    for (const { key, state } of left) {
+      if (!state || !(await isGone(key.slice(prefix.length)))) continue
+      this.keep(takeId, state)
+      if (key !== keyOf(takeId)) localStorage.removeItem(key)
+      return state
+    }
+    return undefined
   },
 }
 
-async function livingWindows(): Promise<Set<string>> {
-  const held = (await locks?.query())?.held ?? []
-  const names = held.map((lock) => lock.name?.replace('tonada-window-', '') ?? '')
-  // What this window itself has left of a take that was closed is its own to go on with.
-  return new Set(names.filter((name) => name !== WINDOW))
+/** Whether nobody holds the lock of a window; one that is just being closed lets go of it in a moment. */
+async function isGone(window: string): Promise<boolean> {
+  if (window === WINDOW || !locks) return true
+  try {
+    const options = { signal: AbortSignal.timeout(LETS_GO_MS) }
+    await locks.request(`tonada-window-${window}`, options, () => undefined)
+    return true
+  } catch {
+    return false
+  }
 }
 
 function read(key: string): (Unsent & { at?: number }) | undefined {

@@ -22,6 +22,7 @@ import time
 from collections.abc import Callable, Iterator, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass
+from multiprocessing import forkserver
 from multiprocessing.connection import Connection
 from multiprocessing.context import BaseContext
 from multiprocessing.process import BaseProcess
@@ -148,6 +149,12 @@ def _context() -> BaseContext:
     with _preloaded:
         context.set_forkserver_preload(["tonada.reading.work"])
     return context
+
+
+def get_ready() -> None:
+    """Start the process that readings are forked from: the first one would wait a second for it."""
+    _context()
+    forkserver.ensure_running()
 
 
 def _run(work: str, asked: Json, files: Sequence[bytes], budget: Budget, watch: Watch | None) -> Answer:
@@ -282,7 +289,8 @@ def _limit(budget: Budget) -> None:
         signal.signal(number, signal.SIG_DFL)
     pages = int(Path("/proc/self/statm").read_text().split()[0])
     memory = pages * os.sysconf("SC_PAGE_SIZE") + budget.memory_bytes
-    whole_seconds = int(budget.cpu_seconds) + 2
+    # The limit counts from the start of the process, which may have loaded something already.
+    whole_seconds = int(time.process_time() + budget.cpu_seconds) + 2
     resource.setrlimit(resource.RLIMIT_AS, (memory, memory))
     resource.setrlimit(resource.RLIMIT_CPU, (whole_seconds, whole_seconds))
     resource.setrlimit(resource.RLIMIT_CORE, (0, 0))

@@ -17,6 +17,7 @@ import threading
 from typing import Any
 
 from tonada.core.lattice import boxes
+from tonada.reading import bounded
 
 worker_class = "gthread"
 threads = 256
@@ -63,7 +64,8 @@ def post_worker_init(worker: Any) -> None:
 
 
 def _get_ready() -> None:
-    """Load and make what the first change of hues and the first mend would wait for."""
+    """Load and make what the first file, the first change of hues and the first mend would wait for."""
+    bounded.get_ready()
     importlib.import_module("scipy.optimize")
     boxes()
     # What making them took for a moment goes back to the system.
