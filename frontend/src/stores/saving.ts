@@ -7,6 +7,7 @@
 import { ref, shallowRef } from 'vue'
 import { api, explain, given, isUnreachable, ProblemError } from '@/api/client'
 import type { Take, TakeDocument } from '@/api/types'
+import { isSameDocument } from '@/document/same'
 import { unsent } from '@/document/unsent'
 import type { Intent, Unsent } from '@/document/unsent'
 
@@ -101,7 +102,9 @@ export function createSaving(opened: Take) {
   function resume(left: Unsent) {
     revision = left.revision
     pending = left.pending
-    wanted = left.document
+    // What is on its way already is not sent a second time.
+    wanted =
+      pending && isSameDocument(pending.document, left.document) ? pending.document : left.document
     intents.value = left.intents
     if (state.value === 'saved') send()
   }

@@ -92,7 +92,7 @@ export const useTakeStore = defineStore('take', () => {
       document: newest,
       ...(isThere && { revision: found.revision, pending: null }),
     })
-    kept.value = newest
+    kept.value = saving.value?.newest()
   }
 
   function close() {
