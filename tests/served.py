@@ -95,6 +95,14 @@ class Served:
     def workers(self) -> list[int]:
         return self.children(self.web_master())
 
+    def database_left(self) -> bool:
+        """Whether a server still runs on these files, whoever started it."""
+        try:
+            pid = int((self.data / "cluster" / "data" / "postmaster.pid").read_text().split()[0])
+        except (OSError, ValueError, IndexError):
+            return False
+        return "postgres" in command_of(pid)
+
     def database(self) -> int:
         return next(pid for pid in self.children() if "postgres" in command_of(pid))
 

@@ -11,6 +11,8 @@ from __future__ import annotations
 import ctypes
 import gc
 import importlib
+import os
+import signal
 import socket
 import struct
 import threading
@@ -35,6 +37,8 @@ forwarded_allow_ips = ""
 limit_request_line = 4094
 limit_request_fields = 60
 
+# Source: prctl(2).
+_PR_SET_PDEATHSIG = 1
 # So long may a client send nothing in the middle of a request, or take nothing of its answer.
 SILENT_SECONDS = 15
 # A request of the hot path makes a few thousand short-lived values; looking through them ten times
@@ -48,6 +52,14 @@ def when_ready(server: Any) -> None:
     for listener in server.LISTENERS:
         listener.sock.setsockopt(socket.SOL_SOCKET, socket.SO_RCVTIMEO, limit)
         listener.sock.setsockopt(socket.SOL_SOCKET, socket.SO_SNDTIMEO, limit)
+
+
+def post_fork(server: Any, worker: Any) -> None:
+    """End with the master, however that ends: a worker left behind would hold the port."""
+    del worker
+    ctypes.CDLL(None).prctl(_PR_SET_PDEATHSIG, signal.SIGKILL)
+    if os.getppid() != server.pid:
+        os._exit(1)
 
 
 def post_worker_init(worker: Any) -> None:

@@ -181,9 +181,9 @@ def _run(plan: _Plan, cluster: Cluster | None) -> int:
                 _note(restarts, "the database")
                 cluster.start()
             if server.poll() is not None:
+                # Not waited for: meanwhile the database may need to be started again too.
                 _note(restarts, "the web server")
                 server = _start_server(plan, environment)
-                _wait_until_up(server, plan.port, settings.hosts[0])
     finally:
         if server.poll() is None:
             server.terminate()
@@ -230,7 +230,8 @@ def _note(restarts: deque[float], what: str) -> None:
 
 
 def _start_server(plan: _Plan, environment: dict[str, str]) -> subprocess.Popen[bytes]:
-    command = ["setpriv", "--pdeathsig", "TERM", "--", sys.executable, "-m", "gunicorn"]
+    # Where this process is killed, nothing of the web server may hold the port any longer.
+    command = ["setpriv", "--pdeathsig", "KILL", "--", sys.executable, "-m", "gunicorn"]
     command += ["tonada.web.app:create_app()", "--config", "python:tonada.run.gunicorn_settings"]
     command += ["--bind", f"{HOST}:{plan.port}", "--workers", str(plan.workers)]
     return subprocess.Popen(command, env=environment, start_new_session=True)

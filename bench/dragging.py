@@ -1,0 +1,77 @@
+"""Thirty people drag at once: python -m bench.dragging [PEOPLE] [SECONDS].
+
+Each sends the next change when the last is answered, at most 15 a second; the load comes from the same
+machine. Beside it, in the same run, the peer: the same people asking for /healthz, which computes nothing.
+"""
+
+from __future__ import annotations
+
+import http.client
+import json
+import sys
+import threading
+import time
+
+from tests.served import Person, Served
+
+from bench.served import a_document, a_server
+
+MOST_A_SECOND = 15
+
+
+def drag(
+    served: Served, people: int, seconds: float, method: str, path: str, bodies: list[bytes]
+) -> list[float]:
+    """Return how long each answer took."""
+    took: list[float] = []
+    end = time.monotonic() + seconds
+
+    def one() -> None:
+        line = http.client.HTTPConnection("127.0.0.1", served.port, timeout=30)
+        number = 0
+        while time.monotonic() < end:
+            started = time.monotonic()
+            body = bodies[number % len(bodies)] if bodies else None
+            line.request(method, path, body, {"Content-Type": "application/json"})
+            answer = line.getresponse()
+            answer.read()
+            if answer.status != 200:
+                raise SystemExit(f"{path} answered {answer.status}")
+            took.append(time.monotonic() - started)
+            number += 1
+            time.sleep(max(0.0, started + 1 / MOST_A_SECOND - time.monotonic()))
+        line.close()
+
+    threads = [threading.Thread(target=one) for _ in range(people)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    return sorted(took)
+
+
+def main() -> None:
+    people = int(sys.argv[1]) if len(sys.argv) > 1 else 30
+    seconds = float(sys.argv[2]) if len(sys.argv) > 2 else 12
+    with a_server() as served:
+        document = a_document(Person(served))
+        first = document["swatches"][0]["id"]
+        bodies = [
+            json.dumps({"document": document, "change": {**CHANGE, "swatch": first, "hue": hue}}).encode()
+            for hue in range(200, 300, 2)
+        ]
+        drag(served, 4, 3, "POST", "/api/changes", bodies)
+        peer = drag(served, people, seconds / 2, "GET", "/healthz", [])
+        took = drag(served, people, seconds, "POST", "/api/changes", bodies)
+    rate, peer_rate = len(took) / seconds, len(peer) / (seconds / 2)
+    print(
+        f"{people} people: {rate:.0f} changes a second, {rate / peer_rate:.2f} of /healthz ({peer_rate:.0f})"
+    )
+    for share in (0.5, 0.9, 0.99):
+        print(f"  {share:.0%} within {took[int(len(took) * share)] * 1000:.0f} ms")
+
+
+CHANGE = {"kind": "place", "chroma": 0.12, "lightness": 0.5, "position": None, "settle": True}
+
+if __name__ == "__main__":
+    main()
