@@ -13,9 +13,8 @@ from flask import Flask
 
 from tests.web.conftest import Client
 from tests.web.test_api import LOGO, built, new_brand, upload
-from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.core.limits import MAX_FILE_BYTES
 from tonada.web.app import create_app
-from tonada.web.security import CONTENT_SECURITY_POLICY
 from tonada.web.settings import Settings, SettingsError
 
 
@@ -138,11 +137,30 @@ def test_files_with_characters_that_no_column_holds_are_read_or_refused(
 
 
 @pytest.mark.parametrize(
-    "body", [b"{", b"[]", b"\xff\xfe", b"[" * 100_000, b'"' + b"x" * (MAX_JSON_BYTES + 1) + b'"']
+    ("body", "status"),
+    [
+        pytest.param(b"{", 422, id="no end"),
+        pytest.param(b"[]", 422, id="a list"),
+        pytest.param(b"\xff\xfe", 422, id="no UTF-8"),
+        pytest.param(b"[" * 100_000, 422, id="nested"),
+        pytest.param(b'"' + b"x" * 524_289 + b'"', 413, id="over the limit"),
+    ],
 )
-def test_what_is_no_json_object_is_refused(client: Client, body: bytes) -> None:
-    answer = client.post("/api/evaluate", data=body, content_type="application/json")
-    assert problem_of(answer, answer.status_code)["status"] in (400, 413, 422)
+def test_what_is_no_json_object_is_refused(client: Client, body: bytes, status: int) -> None:
+    problem_of(client.post("/api/evaluate", data=body, content_type="application/json"), status)
+
+
+@pytest.mark.parametrize(
+    "kind",
+    ["application/json", "application/vnd.api+json", "text/plain", "application/octet-stream", ""],
+)
+def test_the_limit_holds_by_what_arrives_whatever_it_is_called(client: Client, kind: str) -> None:
+    fits = b'{"name": "%s"}' % (b"x" * 524_000)
+    over = b'{"name": "%s"}' % (b"x" * 524_400)
+    form = "multipart/form-data; boundary=x"
+    problem_of(client.post("/api/brands", data=over, content_type=form), 413)
+    assert client.post("/api/brands", data=fits, content_type=kind).status_code != 413
+    assert "512 KB" in problem_of(client.post("/api/brands", data=over, content_type=kind), 413)["detail"]
 
 
 @pytest.mark.parametrize(
@@ -212,11 +230,24 @@ def test_another_host_name_is_not_answered(client: Client) -> None:
 
 
 def test_every_answer_carries_the_strict_headers(client: Client) -> None:
-    for path in ("/", "/api/brands", "/api/nothing"):
+    for path in ("/", "/api/brands", "/api/nothing", "/healthz"):
         headers = client.get(path).headers
-        assert headers["Content-Security-Policy"] == CONTENT_SECURITY_POLICY
+        policy = dict(part.split(" ", 1) for part in headers["Content-Security-Policy"].split("; "))
+        assert policy == {
+            "default-src": "'none'",
+            "script-src": "'self'",
+            "style-src": "'self'",
+            "img-src": "'self' blob: data:",
+            "font-src": "'self'",
+            "connect-src": "'self'",
+            "manifest-src": "'self'",
+            "base-uri": "'self'",
+            "form-action": "'none'",
+            "frame-ancestors": "'none'",
+        }
         assert headers["X-Content-Type-Options"] == "nosniff"
-    assert "unsafe" not in CONTENT_SECURITY_POLICY
+        assert headers["Referrer-Policy"] == "no-referrer"
+        assert headers["Cross-Origin-Opener-Policy"] == "same-origin"
     cookie = app_cookie(client)
     assert "HttpOnly" in cookie
     assert "SameSite=Strict" in cookie
@@ -243,8 +274,11 @@ def test_too_many_requests_are_refused(database_url: str) -> None:
     limited = create_app(settings)
     bare = limited.test_client()
     statuses = {bare.get("/api/brands").status_code for _ in range(1210)}
+    refused = bare.get("/api/brands")
     limited.extensions["tonada"].close()
     assert statuses == {200, 429}
+    problem_of(refused, 429)
+    assert 1 <= int(refused.headers["Retry-After"]) <= 60
 
 
 @pytest.mark.parametrize(
