@@ -22,6 +22,8 @@ from tonada.core.lattice import boxes
 from tonada.reading import bounded
 
 worker_class = "gthread"
+# Loaded once, and shared by the workers.
+preload_app = True
 threads = 256
 worker_connections = 1000
 # Of an idle connection that is kept for its next request, in seconds.
@@ -47,7 +49,17 @@ _COLLECT_AFTER = (25_000, 20, 20)
 
 
 def when_ready(server: Any) -> None:
-    """Let go of silent clients: what is accepted has the time limits of the listening socket."""
+    """Load and make, once for all workers, what the first change of hues and the first mend would wait for.
+
+    What is there before the workers are forked is shared by them, and left out of every collection.
+    Silent clients are let go of: what is accepted has the time limits of the listening socket.
+    """
+    importlib.import_module("scipy.optimize")
+    boxes()
+    # What making them took for a moment goes back to the system.
+    ctypes.CDLL(None).malloc_trim(0)
+    gc.collect()
+    gc.freeze()
     limit = struct.pack("ll", SILENT_SECONDS, 0)
     for listener in server.LISTENERS:
         listener.sock.setsockopt(socket.SOL_SOCKET, socket.SO_RCVTIMEO, limit)
@@ -63,22 +75,7 @@ def post_fork(server: Any, worker: Any) -> None:
 
 
 def post_worker_init(worker: Any) -> None:
-    """Leave what was loaded at the start out of every later collection, and make the tables of mends.
-
-    The first mend would wait half a second for them. Long readings that a worker or a server left
-    behind are looked for from here on.
-    """
-    worker.wsgi.extensions["tonada.readings"].wake()
-    gc.collect()
-    gc.freeze()
+    """Look for long readings that a worker or a server left behind, and get ready for the first file."""
     gc.set_threshold(*_COLLECT_AFTER)
-    threading.Thread(target=_get_ready, daemon=True).start()
-
-
-def _get_ready() -> None:
-    """Load and make what the first file, the first change of hues and the first mend would wait for."""
-    bounded.get_ready()
-    importlib.import_module("scipy.optimize")
-    boxes()
-    # What making them took for a moment goes back to the system.
-    ctypes.CDLL(None).malloc_trim(0)
+    worker.wsgi.extensions["tonada.readings"].wake()
+    threading.Thread(target=bounded.get_ready, daemon=True).start()
