@@ -16,7 +16,7 @@ from tonada.reading.results import image_to_json, list_to_json, stylesheet_to_js
 
 Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
 # More pixels than this take longer than a request should; a JPEG is decoded at a fraction of its size.
-LONG_PIXELS: Final = 4_000_000
+LONG_PIXELS: Final = 2_500_000
 LONG_JPEG_PIXELS: Final = 16_000_000
 LONG_STYLESHEET_BYTES: Final = 1_000_000
 _STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
