@@ -132,13 +132,10 @@ def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> in
 
 
 def _extract(parsed: argparse.Namespace) -> int:
-    from tonada.core.extract import check_file_size
     from tonada.reading.bounded import LONG, run_bounded
 
-    content = parsed.file.read_bytes()
-    check_file_size(content)
     asked = {"kind": None, "region": None, "most": parsed.max}
-    found = run_bounded("colors", asked, [content], budget=LONG).result
+    found = run_bounded("colors", asked, [parsed.file.read_bytes()], budget=LONG).result
     colors = found["steps"][found["count"] - 1]
     answer = {
         "colors": [{"hex": color["hex"], "share": color["share"]} for color in colors],

@@ -31,17 +31,25 @@ def png_of(pixels: np.ndarray) -> bytes:
 
 
 def group_leaders() -> set[str]:
-    """Processes of readings that are still there: each leads a group, and was forked from here."""
+    """Processes of readings that are still there: each leads a group of its own."""
     found = set()
     for entry in filter(str.isdigit, os.listdir("/proc")):
         try:
             fields = Path(f"/proc/{entry}/stat").read_text().rpartition(")")[2].split()
+            command = Path(f"/proc/{entry}/cmdline").read_bytes()
         except OSError:
             continue
-        is_database = "postgres" in Path(f"/proc/{entry}/comm").read_text()
-        if fields[1] == str(os.getpid()) and fields[2] == entry and fields[0] != "Z" and not is_database:
+        if b"multiprocessing.forkserver" in command and fields[2] == entry and ours(fields[1]):
             found.add(entry)
     return found
+
+
+def ours(parent: str) -> bool:
+    """Return whether the parent of a reading was started by this process."""
+    try:
+        return Path(f"/proc/{parent}/stat").read_text().rpartition(")")[2].split()[1] == str(os.getpid())
+    except OSError:
+        return False
 
 
 def test_what_comes_back_is_what_the_core_says() -> None:

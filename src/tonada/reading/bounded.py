@@ -15,7 +15,6 @@ import multiprocessing
 import os
 import resource
 import signal
-import sys
 import tempfile
 import threading
 import time
@@ -144,8 +143,9 @@ def _is_locked(descriptor: int) -> bool:
 
 
 def _context() -> BaseContext:
-    """Fork where this is the only thread, else through the process that has the libraries loaded."""
-    if threading.active_count() == 1 and "tonada.web.app" not in sys.modules:
+    """Fork where this is the only thread, as on the command line, else through a process that has one."""
+    # Threads of libraries count as well: what they hold at the moment of a fork is held for ever.
+    if len(os.listdir("/proc/self/task")) == 1:
         return multiprocessing.get_context("fork")
     context = multiprocessing.get_context("forkserver")
     with _preloaded:

@@ -8,7 +8,6 @@ reading   the whole way, and which reader fits   pick      single pixels, looked
 preview   a picture that is safe to show
 """
 
-from tonada.core.extract.decode import check_file_size
 from tonada.core.extract.pick import Loupe, look_at
 from tonada.core.extract.picture import Picture, Region
 from tonada.core.extract.preview import draw_preview, render_preview
@@ -29,7 +28,6 @@ __all__ = [
     "Loupe",
     "Picture",
     "Region",
-    "check_file_size",
     "decode_image",
     "draw_preview",
     "extract_colors",
