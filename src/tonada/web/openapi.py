@@ -10,10 +10,18 @@ from tonada.web.app import create_app
 from tonada.web.settings import Settings
 
 
+# Python 3.13 calls them otherwise than 3.11. Source: RFC 9110, 15.5.14 and 15.5.21.
+_NAMES = {"413": "Content Too Large", "422": "Unprocessable Content"}
+
+
 def openapi_document() -> dict[str, Any]:
     """Return the OpenAPI document of the application; no database is needed."""
     app = create_app(Settings("postgresql://nowhere", "only for the document, no session", Path()))
     document: dict[str, Any] = app.api_doc
+    for path in document["paths"].values():
+        for operation in path.values():
+            for status, answer in operation.get("responses", {}).items():
+                answer["description"] = _NAMES.get(status, answer["description"])
     return document
 
 
