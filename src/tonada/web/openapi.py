@@ -9,7 +9,6 @@ from typing import Any
 from tonada.web.app import create_app
 from tonada.web.settings import Settings
 
-
 # Python 3.13 calls them otherwise than 3.11. Source: RFC 9110, 15.5.14 and 15.5.21.
 _NAMES = {"413": "Content Too Large", "422": "Unprocessable Content"}
 
