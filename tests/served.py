@@ -55,7 +55,7 @@ class Served:
             try:
                 if self.ask("GET", "/readyz")[0] == 200:
                     return
-            except OSError:
+            except (OSError, http.client.HTTPException):
                 pass
             time.sleep(0.05)
         raise AssertionError(self.log.read_text())

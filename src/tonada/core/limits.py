@@ -25,10 +25,10 @@ MAX_JPEG_SCANS: Final = 100
 # What reading a file may take, in a process of its own: while somebody waits, and in the background.
 READING_CPU_SECONDS: Final = 1.3
 READING_SECONDS: Final = 10.0
-READING_MEMORY_BYTES: Final = 224 * 2**20
+READING_MEMORY_BYTES: Final = 176 * 2**20
 LONG_READING_CPU_SECONDS: Final = 20.0
 LONG_READING_SECONDS: Final = 90.0
-LONG_READING_MEMORY_BYTES: Final = 256 * 2**20
+LONG_READING_MEMORY_BYTES: Final = 208 * 2**20
 READING_OUTPUT_BYTES: Final = 64 * 2**20
 # Who waits longer for a turn is asked to come again.
 READING_WAIT_SECONDS: Final = 20.0
