@@ -8,6 +8,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import ALL_RULES, COLOR_RULES, axe_findings, make_brand, open_demo
+from tests.browser.saving import saved
 
 
 def brands(page: Page) -> None:
@@ -202,12 +203,12 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
     page.keyboard.type("primary")
     page.keyboard.press("Enter")
     expect(button).to_have_accessible_name("What Snow becomes: Primary")
-    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 2")
+    saved(page, 2)
     page.get_by_role("button", name="Build anew from this").focus()
     page.keyboard.press("Enter")
-    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 3")
+    saved(page, 3)
     page.keyboard.press("Control+z")
-    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 4")
+    saved(page, 4)
 
 
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])

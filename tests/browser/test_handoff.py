@@ -8,7 +8,7 @@ from pathlib import Path
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import axe_findings, open_demo
-from tests.browser.test_walk import saved
+from tests.browser.saving import saved
 from tonada.demo.seed import demo_file
 
 

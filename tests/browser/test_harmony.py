@@ -7,17 +7,18 @@ import re
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import axe_findings, make_brand, open_demo
-from tests.browser.test_walk import saved
+from tests.browser.saving import not_saved, revision, saved
 
 
 def open_stave(page: Page, *, release: tuple[str, ...] = ("Secondary", "Accent")) -> None:
     open_demo(page)
     page.get_by_role("link", name="Harmony").click()
     page.get_by_test_id("stave").wait_for()
-    for name in release:
+    for number, name in enumerate(release):
         note(page, name).focus()
         page.keyboard.press("h")
         expect(note(page, name)).not_to_have_attribute("aria-valuetext", re.compile("held"))
+        saved(page, number + 2)
 
 
 def note(page: Page, name: str) -> Locator:
@@ -40,13 +41,14 @@ def value(page: Page, name: str) -> str:
 
 def test_a_drag_is_one_step_and_everything_follows(page: Page) -> None:
     open_stave(page)
+    at_start = revision(page)
     before = value(page, "Secondary")
     x, y = middle(note(page, "Secondary"))
     page.mouse.move(x, y)
     page.mouse.down()
     page.mouse.move(x - 130, y + 60, steps=12)
     expect(cell(page, "Secondary")).not_to_contain_text(before)
-    expect(page.get_by_test_id("save-state")).to_have_text("Saved, revision 3")
+    not_saved(page, at_start)
     page.mouse.up()
     saved(page, 4)
     after = value(page, "Secondary")
@@ -65,13 +67,13 @@ def test_shift_keeps_one_axis_and_escape_gives_a_drag_up(page: Page) -> None:
     page.mouse.down()
     page.keyboard.down("Shift")
     page.mouse.move(x - 120, y + 30, steps=6)
-    page.wait_for_timeout(250)
+    expect(cell(page, "Secondary")).not_to_contain_text(before)
     assert abs(middle(note(page, "Secondary"))[1] - y) < 2
     page.keyboard.up("Shift")
     page.keyboard.press("Escape")
     page.mouse.up()
     expect(cell(page, "Secondary")).to_contain_text(before)
-    saved(page, 3)
+    not_saved(page, 3)
 
 
 def test_a_click_only_selects(page: Page) -> None:
@@ -84,7 +86,7 @@ def test_a_click_only_selects(page: Page) -> None:
     page.mouse.down()
     page.mouse.move(x + 260, y + 40)
     page.mouse.up()
-    saved(page, 1)
+    not_saved(page, 1)
 
 
 def test_notes_move_by_keyboard_and_say_where_they_are(page: Page) -> None:
@@ -101,7 +103,9 @@ def test_notes_move_by_keyboard_and_say_where_they_are(page: Page) -> None:
     page.keyboard.press("-")
     expect(secondary).to_have_attribute("aria-valuetext", re.compile("enough for body text"))
     saved(page, 3)
-    page.keyboard.press("Control+z")
+    # A busy machine may have taken the keys for more than one gesture.
+    for _ in range(revision(page) - 2):
+        page.keyboard.press("Control+z")
     expect(cell(page, "Secondary")).to_contain_text(before)
 
 
@@ -113,7 +117,6 @@ def test_the_wheel_over_a_note_changes_its_chroma(page: Page) -> None:
     before = float(inspector.get_by_label("Chroma").input_value())
     for _ in range(8):
         page.mouse.wheel(0, 100)
-        page.wait_for_timeout(30)
     saved(page, 3)
     assert float(inspector.get_by_label("Chroma").input_value()) < before - 0.004
 

@@ -10,7 +10,7 @@ from pathlib import Path
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import axe_findings, open_demo
-from tests.browser.test_walk import saved
+from tests.browser.saving import not_saved, saved
 
 
 def open_pairs(page: Page, take: str = "Take 2") -> None:
@@ -31,7 +31,7 @@ def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
     expect(dialog.get_by_test_id("moved")).to_contain_text("#747892")
     expect(dialog).to_contain_text("Accent is held")
     assert axe_findings(page) == []
-    saved(page, 1)
+    not_saved(page, 1)
     dialog.get_by_role("button", name="Apply as one step").click()
     expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
     saved(page, 2)

@@ -10,7 +10,7 @@ from PIL import Image
 from playwright.sync_api import Frame, Page, expect
 
 from tests.browser.conftest import AXE, axe_findings, open_demo
-from tests.browser.test_walk import saved
+from tests.browser.saving import saved
 
 PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Mail")
 

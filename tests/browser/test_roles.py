@@ -7,7 +7,7 @@ import re
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import open_demo
-from tests.browser.test_walk import saved
+from tests.browser.saving import saved
 
 
 def open_roles(page: Page) -> None:
@@ -140,6 +140,7 @@ def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
     page.get_by_role("dialog").get_by_role("button", name="Add").click()
     own = page.locator("[data-flag^=own-]")
     expect(own).to_contain_text("Badge of the late…")
+    saved(page, 2)
     own.focus()
     page.keyboard.press("Delete")
     expect(own).to_have_count(0)

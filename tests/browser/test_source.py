@@ -9,7 +9,8 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import axe_findings, make_brand, open_demo
-from tests.browser.test_walk import LOGO, choose, saved
+from tests.browser.saving import saved
+from tests.browser.test_walk import LOGO, choose
 from tests.web.test_sources import CSS, large_png
 
 

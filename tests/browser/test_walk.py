@@ -11,6 +11,7 @@ from playwright.sync_api import Page, expect
 
 from tests.artwork import draw, encoded, flattened
 from tests.browser.conftest import Server, make_brand, open_demo
+from tests.browser.saving import not_saved, saved
 
 LOGO = (
     '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">'
@@ -36,10 +37,6 @@ def choose(page: Page, color: str, role: str) -> None:
     row = page.get_by_test_id("found-colors").locator("li").filter(has_text=color)
     row.get_by_role("button", name=re.compile("What .* becomes")).click()
     page.get_by_role("option", name=role, exact=True).click()
-
-
-def saved(page: Page, revision: int) -> None:
-    expect(page.get_by_test_id("save-state")).to_have_text(f"Saved, revision {revision}")
 
 
 def test_from_a_file_on_disk_to_the_downloaded_css(page: Page, logo_file: Path, server: Server) -> None:
@@ -129,8 +126,8 @@ def test_everything_is_there_after_a_restart_of_the_server(page: Page, server: S
 def test_a_hex_is_copied_in_one_gesture(page: Page) -> None:
     open_demo(page)
     page.get_by_test_id("measure").get_by_role("button", name="Copy Comet, #d7b13c").click()
-    assert page.evaluate("navigator.clipboard.readText()") == "#d7b13c"
     expect(page.get_by_text("#d7b13c copied")).to_be_attached()
+    assert page.evaluate("navigator.clipboard.readText()") == "#d7b13c"
 
 
 def test_a_swatch_is_looked_into_typed_and_released(page: Page) -> None:
@@ -142,7 +139,7 @@ def test_a_swatch_is_looked_into_typed_and_released(page: Page) -> None:
     field.fill("not a colour")
     inspector.get_by_role("button", name="Set").click()
     expect(inspector.get_by_role("alert")).to_contain_text("is not a colour")
-    saved(page, 1)
+    not_saved(page, 1)
     field.fill("hsl(46 66% 50%)")
     inspector.get_by_role("button", name="Set").click()
     saved(page, 2)

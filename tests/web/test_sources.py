@@ -184,6 +184,13 @@ def until_settled(client: Client, path: str) -> dict[str, Any]:
     raise AssertionError("the reading did not end")
 
 
+def until_begun(client: Client, path: str) -> None:
+    end = time.monotonic() + 30
+    while not client.get(path).get_json()["progress"]:
+        assert time.monotonic() < end, "the reading did not begin"
+        time.sleep(0.02)
+
+
 def test_a_large_picture_is_read_in_the_background(client: Client, brand: str) -> None:
     answer = upload(client, brand, large_png(), "large.png")
     assert answer.status_code == 202
@@ -195,10 +202,17 @@ def test_a_large_picture_is_read_in_the_background(client: Client, brand: str) -
     assert client.get(f"{path}/preview").mimetype == "image/png"
 
 
-def test_a_reading_in_the_background_can_be_cancelled(client: Client, brand: str) -> None:
+def test_a_reading_in_the_background_can_be_cancelled(
+    client: Client, brand: str, caplog: pytest.LogCaptureFixture
+) -> None:
+    caplog.set_level("INFO", "tonada.readings")
     path = f"/api/sources/{upload(client, brand, large_png(), 'large.png').get_json()['id']}"
+    until_begun(client, path)
     assert client.delete(path).status_code == 204
-    time.sleep(1.0)
+    end = time.monotonic() + 30
+    while "a reading was cancelled" not in caplog.text:
+        assert time.monotonic() < end, "the reading went on to its end"
+        time.sleep(0.02)
     assert sources_of(client, brand) == []
 
 

@@ -48,6 +48,8 @@ const { isRenaming, deleted, problem } = actions
       class="ml-auto truncate text-quiet"
       role="status"
       data-testid="save-state"
+      :data-state="take.saveState"
+      :data-revision="take.take?.revision"
       :title="take.saveProblem || undefined"
     >
       {{ saved }}<template v-if="elsewhere"> · not saved yet: {{ elsewhere }}</template>
