@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 PYTHON := .venv/bin/python
 NODE := PATH="$$(scripts/node-path.sh)"
-FRONTEND_FILES := $(shell find frontend/src frontend/public -type f 2>/dev/null) frontend/index.html frontend/docs.html frontend/vite.config.ts
+FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) frontend/index.html frontend/docs.html frontend/vite.config.ts
 
 .DEFAULT_GOAL := help
 .PHONY: help setup demo demo-reset serve test lint pytest frontend-test bench screenshots types lock system system-tests clean

@@ -12,7 +12,7 @@ from sklearn.cluster import KMeans
 
 from bench.pictures import logo_png, photograph_jpeg
 from bench.timing import Row, milliseconds, table
-from tonada.core.extract import extract_colors
+from tonada.core.source.pictures import extract_colors
 
 # KMeans gets what a careful user would give it: a sample, not twelve million pixels.
 KMEANS_PIXELS = 50_000
@@ -57,7 +57,7 @@ def peak_megabytes(code: str, data: bytes) -> float:
 def memory() -> str:
     """Return the memory of a 50-megapixel JPEG beside a plain decode of it."""
     data = photograph_jpeg(8600, 5800)
-    own = peak_megabytes("from tonada.core.extract import extract_colors; extract_colors(data)", data)
+    own = peak_megabytes("from tonada.core.source.pictures import extract_colors; extract_colors(data)", data)
     peer = peak_megabytes("from PIL import Image; Image.open(io.BytesIO(data)).convert('RGB')", data)
     line = f"| photograph, JPEG, 50 megapixels | {own:.0f} | Pillow, full decode alone | {peer:.0f} "
     head = "| what | MB at most | beside | MB | ratio |\n|---|---:|---|---:|---:|\n"

@@ -9,17 +9,17 @@ from functools import partial
 from weasyprint import HTML
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.build import build_take
-from tonada.core.grounds import grounds_of
-from tonada.core.proposal import propose_roles
-from tonada.core.roles import Candidate
-from tonada.core.stylesheet import StyleFile, read_stylesheets
-from tonada.core.stylesheet.restyle import propose_mapping, restyle
+from tonada.core.handoff.restyle import propose_mapping, restyle
+from tonada.core.proof.grounds import grounds_of
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.build import build_take
+from tonada.core.roles.proposal import propose_roles
+from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.demo.seed import demo_file
 from tonada.handoff.client_sheet import Letterhead
 from tonada.handoff.files import Handoff, make_file
 from tonada.handoff.press_profile import usual_press
-from tonada.web.proof_models import ProofAnswer
+from tonada.web.proof.models import ProofAnswer
 
 COLORS = ("#2b3a8c", "#b6653a", "#d7b13c")
 

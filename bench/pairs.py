@@ -9,15 +9,15 @@ import numpy as np
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.build import build_take
-from tonada.core.color import linear_to_srgb, srgb8_to_hex
-from tonada.core.contrast import contrast_ratio
-from tonada.core.mend_all import mend_all
-from tonada.core.nearest import best_ratio, nearest_passing
-from tonada.core.palette import Take
-from tonada.core.proposal import propose_roles
-from tonada.core.roles import Candidate
-from tonada.core.vision import simulate
+from tonada.core.color.contrast import contrast_ratio
+from tonada.core.color.spaces import linear_to_srgb, srgb8_to_hex
+from tonada.core.mends.all_pairs import mend_all
+from tonada.core.mends.nearest import best_ratio, nearest_passing
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.build import build_take
+from tonada.core.roles.proposal import propose_roles
+from tonada.core.sight.vision import simulate
+from tonada.core.take.take import Take
 
 
 def run() -> str:

@@ -7,7 +7,7 @@ import io
 import numpy as np
 from PIL import Image, ImageFilter
 
-from tonada.core.extract.svg import draw_svg
+from tonada.core.source.pictures.svg import draw_svg
 from tonada.demo.seed import demo_file
 
 

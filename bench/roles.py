@@ -7,9 +7,9 @@ from itertools import count
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.proposal import propose_roles
-from tonada.core.ramp import USUAL, ramp_of
-from tonada.core.roles import Candidate
+from tonada.core.color.ramp import USUAL, ramp_of
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.proposal import propose_roles
 
 SIX = ("#2b3a8c", "#b6653a", "#d7b13c", "#2f8f86", "#8a4fbf", "#14151a")
 

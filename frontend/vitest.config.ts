@@ -6,10 +6,10 @@ export default defineConfig({
   plugins: [vue()],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   test: {
-    include: ['tests/**/*.test.ts'],
+    include: ['src/**/*.test.ts'],
     environment: 'happy-dom',
     environmentOptions: { happyDOM: { url: 'http://tonada.test/' } },
-    setupFiles: ['tests/server.ts'],
+    setupFiles: ['src/testing/server.ts'],
     unstubGlobals: true,
   },
 })

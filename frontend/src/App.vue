@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useWorkspace } from '@/composables/useWorkspace'
+import { useWorkspace } from '@/frame/useWorkspace'
 
 useWorkspace()
 </script>

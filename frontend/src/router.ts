@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import BrandsView from '@/views/BrandsView.vue'
+import BrandsView from '@/frame/BrandsView.vue'
 
 /** A view has an address: brand, take, step in the path, what is selected in the query. */
 export const router = createRouter({
@@ -8,56 +8,56 @@ export const router = createRouter({
     { path: '/', name: 'brands', component: BrandsView, meta: { title: 'Brands' } },
     {
       path: '/brands/:brandId/takes/:takeId',
-      component: () => import('@/views/TakeFrame.vue'),
+      component: () => import('@/frame/TakeFrame.vue'),
       props: true,
       redirect: { name: 'source' },
       children: [
         {
           path: 'source',
           name: 'source',
-          component: () => import('@/views/SourceView.vue'),
+          component: () => import('@/source/SourceView.vue'),
           meta: { title: 'Source' },
         },
         {
           path: 'harmony',
           name: 'harmony',
-          component: () => import('@/views/HarmonyView.vue'),
+          component: () => import('@/harmony/HarmonyView.vue'),
           meta: { title: 'Harmony' },
         },
         {
           path: 'roles',
           name: 'roles',
-          component: () => import('@/views/RolesView.vue'),
+          component: () => import('@/roles/RolesView.vue'),
           meta: { title: 'Roles' },
         },
         {
           path: 'versions/:number(\\d+)?',
           name: 'versions',
-          component: () => import('@/views/VersionsView.vue'),
+          component: () => import('@/versions/VersionsView.vue'),
           meta: { title: 'Versions' },
         },
         {
           path: 'compare',
           name: 'compare',
-          component: () => import('@/views/CompareView.vue'),
+          component: () => import('@/versions/CompareView.vue'),
           meta: { title: 'Compare' },
         },
         {
           path: 'pairs',
           name: 'pairs',
-          component: () => import('@/views/PairsView.vue'),
+          component: () => import('@/pairs/PairsView.vue'),
           meta: { title: 'Pairs' },
         },
         {
           path: 'proof/:page?',
           name: 'proof',
-          component: () => import('@/views/ProofView.vue'),
+          component: () => import('@/proof/ProofView.vue'),
           meta: { title: 'Proof' },
         },
         {
           path: 'handoff/:part?',
           name: 'handoff',
-          component: () => import('@/views/HandoffView.vue'),
+          component: () => import('@/handoff/HandoffView.vue'),
           meta: { title: 'Handoff' },
         },
       ],
@@ -65,7 +65,7 @@ export const router = createRouter({
     {
       path: '/:anything(.*)*',
       name: 'nowhere',
-      component: () => import('@/views/NowhereView.vue'),
+      component: () => import('@/frame/NowhereView.vue'),
       meta: { title: 'Nothing here' },
     },
   ],

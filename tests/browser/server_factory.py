@@ -14,7 +14,7 @@ import types
 
 import gunicorn.app.base
 
-from tonada.core.lattice import boxes
+from tonada.core.mends.srgb_boxes import boxes
 from tonada.run import gunicorn_settings
 from tonada.web.app import create_app
 

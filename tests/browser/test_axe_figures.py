@@ -7,7 +7,7 @@ import pytest
 from playwright.sync_api import Page
 
 from tests.browser.conftest import AXE
-from tonada.core.contrast import composite, contrast_ratio
+from tonada.core.color.contrast import composite, contrast_ratio
 
 RATIOS = """pairs => pairs.map(([text, ground]) => axe.commons.color.getContrast(
   new axe.commons.color.Color(...ground, 1), new axe.commons.color.Color(...text, 1)))"""

@@ -14,8 +14,8 @@ from playwright.sync_api import Page
 
 from tests.browser.conftest import Server
 from tests.browser.other_browsers import OtherBrowser, firefox, until, webkit
-from tonada.core.color import hex_to_srgb8, linear_to_srgb, srgb_to_linear
-from tonada.core.vision import sight_matrix
+from tonada.core.color.spaces import hex_to_srgb8, linear_to_srgb, srgb_to_linear
+from tonada.core.sight.vision import sight_matrix
 
 PRIMARY = "#2b3a8c"
 # Where the first cell of the measure is, and the section of the page that stands on Primary.

@@ -14,11 +14,11 @@ import pytest
 from PIL import Image
 
 from tests.cli.test_cli import as_json, run
-from tests.core.test_assign import TAKE
-from tonada.core.color import hex_to_srgb8
+from tests.takes import TAKE
+from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.errors import ImageError, InputError
-from tonada.core.extract import extract_colors
-from tonada.core.palette import Role
+from tonada.core.source.pictures import extract_colors
+from tonada.core.take.take import Role
 from tonada.document.own_file import read_own, write_own
 from tonada.handoff.client_sheet import Letterhead, Paper, html_sheet, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, make_file

@@ -9,7 +9,7 @@ from pathlib import Path
 import pytest
 
 from tests.cli.test_cli import run
-from tests.core.test_assign import TAKE
+from tests.takes import TAKE
 from tonada.demo.seed import demo_file
 from tonada.document.own_file import write_own
 

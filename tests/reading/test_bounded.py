@@ -15,7 +15,7 @@ import pytest
 from PIL import Image
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError
-from tonada.core.extract import extract_colors
+from tonada.core.source.pictures import extract_colors
 from tonada.reading import bounded
 from tonada.reading.bounded import SHORT, Budget, ReadingBusy, ReadingCancelled, run_bounded
 from tonada.reading.results import image_to_json

@@ -12,8 +12,9 @@ import pytest
 
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
-from tonada.store.errors import NotFound, Removed, StaleDestination, StaleRevision, StoreUnavailable
+from tonada.store.errors import NotFound, Removed, StaleDestination, StoreUnavailable
 from tonada.store.migrate import EVERYTHING, migrate
+from tonada.store.takes import StaleRevision
 
 DOCUMENT = {"format": 1, "swatches": []}
 

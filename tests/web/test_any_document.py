@@ -7,9 +7,9 @@ import random
 from collections.abc import Iterator
 from typing import Any
 
-from tests.core.test_assign import TAKE
+from tests.takes import TAKE
 from tests.web.conftest import Client
-from tonada.core.harmony import RULES
+from tonada.core.color.hue_rules import RULES
 from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")

@@ -7,7 +7,7 @@ import zipfile
 
 import pytest
 
-from tests.core.test_assign import TAKE
+from tests.takes import TAKE
 from tests.web.conftest import Client
 from tests.web.test_api import new_brand
 from tonada.demo.seed import demo_file

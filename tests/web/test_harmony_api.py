@@ -12,7 +12,7 @@ from tests.web.conftest import Client
 from tests.web.test_api import built, new_brand
 from tests.web.test_refusals import problem_of
 from tonada.store.database import connect
-from tonada.web.models import EvaluationAnswer
+from tonada.web.takes.models import EvaluationAnswer
 
 
 @pytest.fixture

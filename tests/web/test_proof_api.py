@@ -6,9 +6,9 @@ import re
 from pathlib import Path
 from typing import get_args
 
-from tests.core.test_assign import TAKE
+from tests.takes import TAKE
 from tests.web.conftest import Client
-from tonada.core.typefaces import PAIRINGS, TYPEFACES
+from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES
 from tonada.document.proof import FaceName
 from tonada.document.take import TakeDocument
 

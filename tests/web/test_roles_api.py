@@ -13,9 +13,9 @@ from tests.web.conftest import Client
 from tests.web.test_api import built, new_brand, upload
 from tests.web.test_harmony_api import changed
 from tests.web.test_refusals import problem_of
-from tonada.web.models import EvaluationAnswer
-from tonada.web.role_models import RampsAnswer
-from tonada.web.sight_models import GridAnswer
+from tonada.web.pairs.sight_models import GridAnswer
+from tonada.web.roles.models import RampsAnswer
+from tonada.web.takes.models import EvaluationAnswer
 
 
 @pytest.fixture

@@ -1,5 +1,5 @@
 /** Where small shapes lie: the colours of a take in their shares, in three arrangements. */
-import { formatFixed } from '@/format'
+import { formatFixed } from '@/ui/format'
 export interface Shape {
   key: string
   hex: string

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
 import type { ProofFigures, TakeDocument } from '@/api/types'
-import { useBrandStore } from '@/stores/brand'
+import { useBrandStore } from '@/take/brand'
 
 /** What a page is drawn from, of the open take or of another one of the brand. */
 export function useContext(

@@ -1,7 +1,7 @@
 import { shallowRef, watch } from 'vue'
 import { api, given } from '@/api/client'
 import type { ProofFigures, TakeDocument } from '@/api/types'
-import { useQuestion } from '@/composables/useAnswer'
+import { useQuestion } from '@/ui/useAnswer'
 
 /** What a take’s pages are drawn with; while it is dragged, the newest state is asked for, one at a time. */
 export function useProof(document: () => TakeDocument | undefined) {

@@ -7,7 +7,7 @@ import io
 import numpy as np
 from PIL import Image, ImageFilter
 
-from tonada.core.extract.svg import draw_svg
+from tonada.core.source.pictures.svg import draw_svg
 
 _NAMESPACE = 'xmlns="http://www.w3.org/2000/svg"'
 

@@ -7,13 +7,13 @@ from dataclasses import replace
 from importlib.resources import files
 from uuid import UUID
 
-from tonada.core.build import build_take
-from tonada.core.extract import Extraction, extract_colors, render_preview
-from tonada.core.naming import color_name
-from tonada.core.palette import Assignment, Origin, Pair, Role, Swatch, Take
-from tonada.core.proof_parts import ProofSettings
-from tonada.core.proposal import propose_roles
-from tonada.core.roles import Candidate
+from tonada.core.color.naming import color_name
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.build import build_take
+from tonada.core.roles.proposal import propose_roles
+from tonada.core.source.pictures import Extraction, extract_colors, render_preview
+from tonada.core.take.proof_settings import ProofSettings
+from tonada.core.take.take import Assignment, Origin, Pair, Role, Swatch, Take
 from tonada.demo import pictures
 from tonada.document.take import TakeDocument
 from tonada.reading.intake import Upload, take_in

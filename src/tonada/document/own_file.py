@@ -12,7 +12,7 @@ from tonada.core.formats.detect import decode_text
 from tonada.core.formats.own_list import MARK, is_own
 from tonada.core.formats.tokens import parse_json
 from tonada.core.limits import MAX_JSON_BYTES
-from tonada.core.palette import Take
+from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
 
 VERSION: Final = 1

@@ -8,8 +8,8 @@ import orjson
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
-from tonada.core.ramp import MOST_MIXED
-from tonada.core.texts import one_line
+from tonada.core.color.ramp import MOST_MIXED
+from tonada.core.take.texts import one_line
 
 HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
 # What a person writes in one line. Characters that can't be seen are taken out rather than refused:

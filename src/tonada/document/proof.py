@@ -6,8 +6,9 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from tonada.core import limits, proof_parts
-from tonada.core.proof_parts import TEXT_STYLES, Figure, TextStyle
+from tonada.core import limits
+from tonada.core.take import proof_settings as proof_parts
+from tonada.core.take.proof_settings import TEXT_STYLES, Figure, TextStyle
 from tonada.document.parts import ColorKey, Identifier, Model, Name
 
 FaceName = Literal[

@@ -7,11 +7,12 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from tonada.core import limits, palette
-from tonada.core.contrast import Level, Usage
-from tonada.core.neutrals import Spacing
-from tonada.core.palette import OriginKind
-from tonada.core.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
+from tonada.core import limits
+from tonada.core.color.contrast import Level, Usage
+from tonada.core.color.neutrals import Spacing
+from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
+from tonada.core.take import take as palette
+from tonada.core.take.take import OriginKind
 from tonada.document.parts import (
     ColorKey,
     HexText,

@@ -13,15 +13,15 @@ from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 from jinja2 import Environment, PackageLoader, select_autoescape
 from PIL import ImageFile
 
-from tonada.core.color import Hex
-from tonada.core.contrast import rounded_down
-from tonada.core.evaluation import Evaluation, evaluate
-from tonada.core.grounds import grounds_of
-from tonada.core.palette import Take
-from tonada.core.press import Press
-from tonada.core.proof_parts import Figure
-from tonada.core.rows import rows_of
-from tonada.core.written import written
+from tonada.core.color.contrast import rounded_down
+from tonada.core.color.press import Press
+from tonada.core.color.spaces import Hex
+from tonada.core.color.writing import written
+from tonada.core.pairs.evaluation import Evaluation, evaluate
+from tonada.core.proof.grounds import grounds_of
+from tonada.core.roles.ramp_rows import rows_of
+from tonada.core.take.proof_settings import Figure
+from tonada.core.take.take import Take
 
 if TYPE_CHECKING:
     from weasyprint import CSS

@@ -11,11 +11,11 @@ from typing import Final, Literal, TypeAlias
 
 import resvg_py
 
+from tonada.core.color.press import Press
 from tonada.core.errors import InputError
 from tonada.core.formats.convert import TEXT_FORMATS
-from tonada.core.palette import Take
-from tonada.core.press import Press
-from tonada.core.sheet import USUAL_OPTIONS, Options, sheet_of
+from tonada.core.formats.sheet import USUAL_OPTIONS, Options, sheet_of
+from tonada.core.take.take import Take
 from tonada.document.own_file import write_own
 from tonada.handoff.client_sheet import FONTS, Letterhead, Paper, html_sheet, pdf_sheet
 

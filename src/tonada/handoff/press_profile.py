@@ -7,7 +7,7 @@ from functools import lru_cache
 from pathlib import Path
 from typing import Final
 
-from tonada.core.press import Press
+from tonada.core.color.press import Press
 
 # From Debian's libgs-common (and its older name); TONADA_PRESS names another one.
 USUAL_PROFILES: Final = (

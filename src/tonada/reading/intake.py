@@ -6,12 +6,12 @@ from dataclasses import dataclass
 from typing import Any, Final, Literal, TypeAlias
 
 from tonada.core.errors import InputError
-from tonada.core.extract import extract_colors, measure_image, render_preview
 from tonada.core.formats import read_list
 from tonada.core.formats.detect import decode_text
 from tonada.core.limits import MAX_STYLESHEET_BYTES, MAX_STYLESHEET_FILES
-from tonada.core.stylesheet import StyleFile, is_more_than_a_list, read_stylesheets
-from tonada.core.stylesheet.markup import looks_like_html
+from tonada.core.source.pictures import extract_colors, measure_image, render_preview
+from tonada.core.source.stylesheets import StyleFile, is_more_than_a_list, read_stylesheets
+from tonada.core.source.stylesheets.markup import looks_like_html
 from tonada.reading.results import image_to_json, list_to_json, stylesheet_to_json
 
 Wanted: TypeAlias = Literal["image", "list", "stylesheet"]

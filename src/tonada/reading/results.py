@@ -5,13 +5,13 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
-from tonada.core.character import CHARACTERS
-from tonada.core.extract import Extraction, FoundColor
+from tonada.core.color.naming import color_name, unlike
 from tonada.core.formats import ColorList
-from tonada.core.mood import read_mood
-from tonada.core.naming import color_name, unlike
-from tonada.core.stylesheet import StylesheetReading, group_uses
-from tonada.core.stylesheet.groups import USUAL_DIFFERENCE
+from tonada.core.harmony.character import CHARACTERS
+from tonada.core.source.mood import read_mood
+from tonada.core.source.pictures import Extraction, FoundColor
+from tonada.core.source.stylesheets import StylesheetReading, group_uses
+from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE
 
 
 def image_to_json(extraction: Extraction, names: dict[str, str] | None = None) -> dict[str, Any]:

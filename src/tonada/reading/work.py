@@ -10,8 +10,8 @@ from typing import Any, Final, TypeAlias
 
 import numpy as np
 
-from tonada.core.extract import Region, extract_colors, render_preview
-from tonada.core.extract.pick import decode_for_picking
+from tonada.core.source.pictures import Region, extract_colors, render_preview
+from tonada.core.source.pictures.pick import decode_for_picking
 from tonada.reading.intake import Upload, read_styles, take_in
 from tonada.reading.results import image_to_json
 

@@ -18,7 +18,7 @@ import struct
 import threading
 from typing import Any
 
-from tonada.core.lattice import boxes
+from tonada.core.mends.srgb_boxes import boxes
 from tonada.reading import bounded
 
 worker_class = "gthread"

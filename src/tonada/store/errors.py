@@ -4,7 +4,7 @@ StoreError
 ├── NotFound          there is no such thing in this workspace
 ├── Removed           it was deleted, and can be brought back
 ├── LastTake          a brand keeps at least one take
-├── StaleRevision     someone saved in between; carries what is saved now
+├── StaleRevision     someone saved in between; carries what is saved now (in takes.py)
 ├── StaleDestination  the same for a destination
 ├── NotStorable       a text has a character that no column holds
 └── StoreUnavailable  the database can't be reached or can't be used
@@ -12,11 +12,7 @@ StoreError
 
 from __future__ import annotations
 
-from typing import TYPE_CHECKING
 from uuid import UUID
-
-if TYPE_CHECKING:
-    from tonada.store.takes import TakeRow
 
 
 class StoreError(Exception):
@@ -44,17 +40,6 @@ class LastTake(StoreError):
 
     def __init__(self) -> None:
         super().__init__("This is the brand’s only take. Make another one before it is deleted.")
-
-
-class StaleRevision(StoreError):
-    """A take was saved by someone else since the revision that this change was made from."""
-
-    def __init__(self, saved: TakeRow, made_from: int) -> None:
-        super().__init__(
-            f"The take was saved as revision {saved.revision} in the meantime; "
-            f"this change was made from revision {made_from}. Nothing was overwritten."
-        )
-        self.saved, self.made_from = saved, made_from
 
 
 class StaleDestination(StoreError):

@@ -12,7 +12,7 @@ from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
 from tonada.store.database import Connection
-from tonada.store.errors import LastTake, NotFound, Removed, StaleRevision
+from tonada.store.errors import LastTake, NotFound, Removed, StoreError
 
 LIST = """
     select id, brand_id, name, document, revision, saved_at from take
@@ -72,6 +72,17 @@ class TakeRow:
     document: dict[str, Any]
     revision: int
     saved_at: datetime
+
+
+class StaleRevision(StoreError):
+    """A take was saved by someone else since the revision that this change was made from."""
+
+    def __init__(self, saved: TakeRow, made_from: int) -> None:
+        super().__init__(
+            f"The take was saved as revision {saved.revision} in the meantime; "
+            f"this change was made from revision {made_from}. Nothing was overwritten."
+        )
+        self.saved, self.made_from = saved, made_from
 
 
 def list_of_brand(connection: Connection, workspace: UUID, brand: UUID) -> list[TakeRow]:

@@ -4,16 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from contextlib import contextmanager
-from typing import TYPE_CHECKING
 from uuid import UUID
 
 from flask import current_app
 
 from tonada.store import workspaces
 from tonada.store.database import Connection, Database
-
-if TYPE_CHECKING:
-    from tonada.web.readings import Readings
 
 # One installation is one studio; see docs/decisions/0004-one-workspace.md.
 WORKSPACE_NAME = "Studio"
@@ -48,12 +44,6 @@ class Access:
         """Raise StoreUnavailable where the database can't be used."""
         with self.transaction():
             pass
-
-
-def readings() -> Readings:
-    """Return what does the long readings of this application."""
-    found: Readings = current_app.extensions["tonada.readings"]
-    return found
 
 
 @contextmanager

@@ -12,27 +12,23 @@ from flask_openapi3.openapi import OpenAPI
 
 from tonada import __version__
 from tonada.store.database import Database
-from tonada.web import frontend, logs, problems, security
+from tonada.web import frontend, health, logs, problems, security
 from tonada.web.access import Access
-from tonada.web.models import Problem
+from tonada.web.brands import views as brands
+from tonada.web.handoff import slots
+from tonada.web.handoff import views as handoff
+from tonada.web.harmony import views as harmony
+from tonada.web.pairs import views as sight
+from tonada.web.proof import views as proof
 from tonada.web.proxies import NamedProxies
-from tonada.web.readings import Readings
+from tonada.web.session import views as session
 from tonada.web.settings import Settings
-from tonada.web.views import (
-    brands,
-    computation,
-    handoff,
-    harmony,
-    health,
-    lists,
-    loupe,
-    proof,
-    session,
-    sight,
-    slots,
-    sources,
-    takes,
-)
+from tonada.web.sources import lists, loupe
+from tonada.web.sources import views as sources
+from tonada.web.sources.readings import Readings
+from tonada.web.takes import computation
+from tonada.web.takes import views as takes
+from tonada.web.takes.models import Problem
 
 
 class FastJson(DefaultJSONProvider):

@@ -23,12 +23,12 @@ from tonada.store.errors import (
     NotStorable,
     Removed,
     StaleDestination,
-    StaleRevision,
     StoreUnavailable,
 )
+from tonada.store.takes import StaleRevision
 from tonada.web.logs import security_event
-from tonada.web.models import Problem, TakeAnswer
 from tonada.web.security import limiter
+from tonada.web.takes.models import Problem, TakeAnswer
 
 log = logging.getLogger("tonada")
 

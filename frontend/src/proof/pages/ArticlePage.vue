@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import PageFoot from '../PageFoot.vue'
-import PageHead from '../PageHead.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import StandOn from '../StandOn.vue'
+import PageFoot from '@/proof/PageFoot.vue'
+import PageHead from '@/proof/PageHead.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 const FURTHER = [
   'What the fog is good for',

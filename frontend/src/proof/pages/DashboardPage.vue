@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import BrandMark from '../BrandMark.vue'
-import BarChart from '../BarChart.vue'
-import LineChart from '../LineChart.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import StandOn from '../StandOn.vue'
+import BrandMark from '@/proof/BrandMark.vue'
+import BarChart from '@/proof/BarChart.vue'
+import LineChart from '@/proof/LineChart.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 const FIGURES = [
   { title: 'Guests this week', value: '412', change: '31 more than last week', figure: 'good' },

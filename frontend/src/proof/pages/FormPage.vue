@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import FormField from '../FormField.vue'
-import FormMessage from '../FormMessage.vue'
-import PageFoot from '../PageFoot.vue'
-import PageHead from '../PageHead.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import StandOn from '../StandOn.vue'
+import FormField from '@/proof/FormField.vue'
+import FormMessage from '@/proof/FormMessage.vue'
+import PageFoot from '@/proof/PageFoot.vue'
+import PageHead from '@/proof/PageHead.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 </script>
 
 <template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import BannerPicture from '../BannerPicture.vue'
-import { useProofContext } from '../context'
-import PageFoot from '../PageFoot.vue'
-import PageHead from '../PageHead.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import StandOn from '../StandOn.vue'
+import BannerPicture from '@/proof/BannerPicture.vue'
+import { useProofContext } from '@/proof/context'
+import PageFoot from '@/proof/PageFoot.vue'
+import PageHead from '@/proof/PageHead.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 const context = useProofContext()
 const OFFERS = [

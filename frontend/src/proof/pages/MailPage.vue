@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import BrandMark from '../BrandMark.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import StandOn from '../StandOn.vue'
+import BrandMark from '@/proof/BrandMark.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 const NEWS = [
   { title: 'Longer evenings from October', text: 'We open at seven and close when you leave.' },

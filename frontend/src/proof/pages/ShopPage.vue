@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import PageFoot from '../PageFoot.vue'
-import PageHead from '../PageHead.vue'
-import PartButton from '../PartButton.vue'
-import PartOf from '../PartOf.vue'
-import ProductDrawing from '../ProductDrawing.vue'
-import StandOn from '../StandOn.vue'
+import PageFoot from '@/proof/PageFoot.vue'
+import PageHead from '@/proof/PageHead.vue'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+import ProductDrawing from '@/proof/ProductDrawing.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 const BASKET = [
   { name: 'Enamel mug, small', count: 2, price: '18.00' },

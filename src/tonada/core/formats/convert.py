@@ -13,11 +13,11 @@ from tonada.core.formats.gpl import write_gpl
 from tonada.core.formats.listed import ColorList
 from tonada.core.formats.plain_json import write_json
 from tonada.core.formats.scss import write_scss
+from tonada.core.formats.sheet import USUAL_OPTIONS, Options, Part, Sheet, Value, words_of
 from tonada.core.formats.svg_swatches import write_svg
 from tonada.core.formats.table import write_csv
 from tonada.core.formats.tailwind import write_tailwind
 from tonada.core.formats.tokens_writing import write_tokens
-from tonada.core.sheet import USUAL_OPTIONS, Options, Part, Sheet, Value, words_of
 
 
 @dataclass(frozen=True, slots=True)

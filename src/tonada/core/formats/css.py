@@ -6,9 +6,9 @@ import re
 from typing import Final
 
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.sheet import Options, Sheet, Value, joined, shown
-from tonada.core.stylesheet.scan import line_finder, scan_stylesheet
-from tonada.core.stylesheet.values import colors_in_value, is_single_value
+from tonada.core.formats.sheet import Options, Sheet, Value, joined, shown
+from tonada.core.source.stylesheets.scan import line_finder, scan_stylesheet
+from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
 _FIRST_COMMENT: Final = re.compile(r"\s*/\*[ \t]*([^\n*][^\n]*?)[ \t]*\*/")
 

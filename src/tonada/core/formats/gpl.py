@@ -5,9 +5,9 @@ from __future__ import annotations
 import re
 from typing import Final
 
-from tonada.core.color import hex_to_srgb8
+from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.sheet import Options, Sheet, Value
+from tonada.core.formats.sheet import Options, Sheet, Value
 
 MARK: Final = "GIMP Palette"
 _ENTRY: Final = re.compile(r"\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$")

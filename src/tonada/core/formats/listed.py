@@ -6,13 +6,13 @@ import re
 from dataclasses import dataclass
 from typing import Final
 
-from tonada.core.color import Hex, hex_to_srgb8, srgb8_to_hex
-from tonada.core.contrast import composite
+from tonada.core.color.contrast import composite
+from tonada.core.color.notation import ReadColor, read_color
+from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_NOTES, MAX_NAME_LENGTH
-from tonada.core.notation import ReadColor, read_color
-from tonada.core.palette import Role
-from tonada.core.texts import one_line
+from tonada.core.take.take import Role
+from tonada.core.take.texts import one_line
 
 # What people call a role in stylesheets and guides, beside the role's own name.
 ROLE_WORDS: Final = {

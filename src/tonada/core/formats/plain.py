@@ -5,9 +5,9 @@ from __future__ import annotations
 import re
 from typing import Final
 
+from tonada.core.color.notation import COLOR_NAMES, ReadColor, read_color
 from tonada.core.errors import ColorError
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.notation import COLOR_NAMES, ReadColor, read_color
 
 _MARKED: Final = re.compile(
     r"#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{1,120}\)", re.IGNORECASE

@@ -5,12 +5,12 @@ from __future__ import annotations
 import json
 from typing import Final
 
-from tonada.core.color import hex_to_srgb8
+from tonada.core.color.notation import LONGEST_COLOR, read_color
+from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.errors import ColorError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
+from tonada.core.formats.sheet import Options, Sheet, Value, joined
 from tonada.core.formats.tokens import Json
-from tonada.core.notation import LONGEST_COLOR, read_color
-from tonada.core.sheet import Options, Sheet, Value, joined
 
 COLORS: Final = "colors"
 

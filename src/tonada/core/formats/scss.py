@@ -8,7 +8,7 @@ from typing import Final
 
 from tonada.core.formats.css import comment, header, properties, title_of
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.sheet import Options, Sheet, Value, joined
+from tonada.core.formats.sheet import Options, Sheet, Value, joined
 
 _COMMENTS: Final = re.compile(r"/\*.*?(?:\*/|\Z)|(?<![:\w])//[^\n]*", re.DOTALL)
 _VARIABLE: Final = re.compile(r"^[ \t]*\$([-\w]+)[ \t]*:[ \t]*([^;{}\n]*)", re.MULTILINE)

@@ -5,11 +5,11 @@ from __future__ import annotations
 from typing import Final
 from xml.etree.ElementTree import Element, SubElement, indent, tostring
 
+from tonada.core.color.notation import read_color
 from tonada.core.errors import ColorError
-from tonada.core.extract.svg_limits import local_name, parse_svg
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.notation import read_color
-from tonada.core.sheet import Options, Sheet, Value, joined, shown
+from tonada.core.formats.sheet import Options, Sheet, Value, joined, shown
+from tonada.core.source.pictures.svg_limits import local_name, parse_svg
 
 _SHAPES: Final = frozenset(("rect", "circle", "ellipse", "path", "polygon"))
 _SVG: Final = "http://www.w3.org/2000/svg"

@@ -6,11 +6,11 @@ import csv
 import io
 from typing import Final
 
-from tonada.core.color import hex_to_srgb8
+from tonada.core.color.notation import Notation, read_color
+from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
-from tonada.core.notation import Notation, read_color
-from tonada.core.sheet import Options, Sheet, Value, joined
+from tonada.core.formats.sheet import Options, Sheet, Value, joined
 
 _COLOR: Final = ("hex", "color", "colour", "value", "css", "rgb")
 _NAME: Final = ("name", "swatch", "label", "title", "token")

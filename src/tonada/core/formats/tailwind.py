@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tonada.core.formats.css import header, properties
-from tonada.core.sheet import Options, Sheet, Value
+from tonada.core.formats.sheet import Options, Sheet, Value
 
 
 def write_tailwind(sheet: Sheet, options: Options) -> str:

@@ -12,10 +12,10 @@ from typing import Any, Final, TypeAlias
 import numpy as np
 from coloraide import Color
 
-from tonada.core.color import Hex, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.color.notation import ReadColor, read_color
+from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
-from tonada.core.notation import ReadColor, read_color
 
 Json: TypeAlias = Any
 

@@ -7,10 +7,10 @@ from __future__ import annotations
 
 import json
 
-from tonada.core.check_key import PAIRS_KEY
-from tonada.core.color import hex_to_srgb8
+from tonada.core.color.spaces import hex_to_srgb8
+from tonada.core.formats.check_key import PAIRS_KEY
+from tonada.core.formats.sheet import Options, Sheet, Value, joined
 from tonada.core.formats.tokens import Json
-from tonada.core.sheet import Options, Sheet, Value, joined
 
 
 def write_tokens(sheet: Sheet, options: Options) -> str:

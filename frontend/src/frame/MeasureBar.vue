@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import MeasureCell from './MeasureCell.vue'
+import MeasureEdge from './MeasureEdge.vue'
+import { useColorDrag } from './useColorDrag'
+import { useSelection } from './useSelection'
+import { useShares } from './useShares'
+import { useTakeStore } from '@/take/take'
+
+const take = useTakeStore()
+const { selected, select } = useSelection('swatch')
+const drag = useColorDrag()
+const shares = useShares()
+
+/** A colour as wide as the share of the page that its roles are planned to take. */
+const cells = computed(() => take.evaluation?.measure ?? [])
+const toggle = (key: string) => {
+  select(selected.value === key ? undefined : key)
+}
+</script>
+
+<template>
+  <section
+    aria-label="The measure: every colour at the width of its share of the page"
+    class="border-t border-ink bg-sheet"
+  >
+    <ul v-if="cells.length" class="flex h-29.5 overflow-x-auto" data-testid="measure">
+      <MeasureCell
+        v-for="(cell, row) in cells"
+        :key="cell.key"
+        :cell="cell"
+        :selected="selected === cell.key"
+        @toggle="toggle(cell.key)"
+        @grab="drag.grab({ swatch: cell.swatch, step: cell.step }, cell.hex, $event)"
+      >
+        <MeasureEdge
+          v-if="cells[row + 1]?.roles.length"
+          :left="cell"
+          :right="cells[row + 1]!"
+          @shift="shares.shift(row, $event)"
+          @keep="shares.keep"
+          @drop="shares.drop"
+        />
+      </MeasureCell>
+    </ul>
+    <p v-else class="flex h-29.5 items-center px-4 text-quiet">
+      The palette will stand here, each colour as wide as its share of the page.
+    </p>
+  </section>
+</template>

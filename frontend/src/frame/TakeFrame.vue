@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, explain, ProblemError } from '@/api/client'
+import type { Source } from '@/api/types'
+import ConflictBar from './ConflictBar.vue'
+import MeasureBar from './MeasureBar.vue'
+import StepBar from './StepBar.vue'
+import TakeHeader from './TakeHeader.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import NotationSheet from '@/handoff/NotationSheet.vue'
+import PasteDialog from '@/source/PasteDialog.vue'
+import { useUnanswered } from '@/ui/useAnswer'
+import { useColorDrag } from './useColorDrag'
+import { useCopy } from '@/ui/useCopy'
+import { useFileIntake } from '@/source/useFileIntake'
+import { roleName } from '@/ui/format'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+const props = defineProps<{ brandId: string; takeId: string }>()
+const brand = useBrandStore()
+const take = useTakeStore()
+const router = useRouter()
+const { announcement } = useCopy()
+const { carried } = useColorDrag()
+const unanswered = useUnanswered()
+const failure = ref('')
+const isDeleted = ref(false)
+
+async function openTake() {
+  const { brandId, takeId } = props
+  failure.value = ''
+  isDeleted.value = false
+  try {
+    await Promise.all([brand.open(brandId), take.open(takeId)])
+  } catch (reason) {
+    // Another one was chosen meanwhile: this failure is of nothing that is shown.
+    if (takeId !== props.takeId || brandId !== props.brandId) return
+    failure.value = explain(reason)
+    isDeleted.value = reason instanceof ProblemError && reason.problem.status === 410
+  }
+}
+watch(() => [props.brandId, props.takeId], openTake, { immediate: true })
+
+async function bringBack() {
+  try {
+    const path = { take_id: props.takeId }
+    await api.POST('/api/takes/{take_id}/restoration', { params: { path } })
+  } catch (reason) {
+    failure.value = explain(reason)
+    return
+  }
+  await openTake()
+}
+
+/** What is read from anywhere opens in Source. */
+async function open(work: Promise<Source | undefined>) {
+  const source = await work
+  if (source) await router.push({ name: 'source', query: { source: source.id } })
+}
+const read = (files: File[]) => open(brand.addFiles(files))
+
+const pasted = ref('')
+const showsPaste = ref(false)
+function paste(text: string) {
+  pasted.value = text
+  showsPaste.value = true
+}
+const { isOver } = useFileIntake(read, paste)
+const isReady = computed(() => brand.detail && take.document)
+</script>
+
+<template>
+  <div
+    class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh"
+  >
+    <div>
+      <TakeHeader />
+      <ConflictBar />
+    </div>
+    <StepBar />
+    <div v-if="failure" class="p-6">
+      <p role="alert" class="mb-3 text-title">{{ failure }}</p>
+      <div class="flex gap-2">
+        <button v-if="isDeleted" type="button" class="button-solid" @click="bringBack">
+          Bring it back
+        </button>
+        <button v-else type="button" class="button-solid" @click="openTake">Try again</button>
+        <RouterLink to="/" class="button">All brands</RouterLink>
+      </div>
+    </div>
+    <RouterView v-else-if="isReady" v-slot="{ Component }">
+      <component :is="Component" :is-over="isOver" class="min-h-0" @files="read" @paste="paste" />
+    </RouterView>
+    <p v-else class="p-6 text-quiet" role="status">Opening …</p>
+    <MeasureBar />
+    <div
+      v-if="carried"
+      class="keeps-color pointer-events-none fixed z-50 h-7 w-7 border-2 border-ink"
+      :style="{
+        left: `${carried.x + 8}px`,
+        top: `${carried.y + 8}px`,
+        backgroundColor: carried.hex,
+      }"
+      aria-hidden="true"
+    >
+      <span
+        v-if="carried.onto"
+        class="absolute top-7 left-0 border border-ink bg-sheet px-1.5 font-semibold whitespace-nowrap text-ink"
+        >{{ roleName(carried.onto) }}</span
+      >
+    </div>
+    <NoticeBar
+      v-if="take.replayProblem"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="take.replayProblem"
+      @dismiss="take.dismissReplayProblem()"
+    />
+    <NoticeBar
+      v-else-if="brand.problem"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="brand.problem"
+      @dismiss="brand.dismiss()"
+    />
+    <NoticeBar
+      v-else-if="unanswered.problem.value"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="unanswered.problem.value"
+      again
+      @again="unanswered.askAgain()"
+    />
+    <PasteDialog
+      v-model="showsPaste"
+      :initial="pasted"
+      @keep="open(brand.addText($event))"
+      @file="open(brand.addFiles([$event], 'list'))"
+    />
+    <NotationSheet />
+    <p class="sr-only" role="status">{{ announcement }}</p>
+  </div>
+</template>

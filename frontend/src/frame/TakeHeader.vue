@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AppMark from './AppMark.vue'
+import TakeTabs from './TakeTabs.vue'
+import ViewMenu from './ViewMenu.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import RenameDialog from '@/ui/RenameDialog.vue'
+import { useTakeActions } from './useTakeActions'
+import { countOf } from '@/ui/format'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+const brand = useBrandStore()
+const take = useTakeStore()
+
+const waiting = computed(() => {
+  const count = take.waitingChanges
+  if (!count) return 'Not saved yet: no answer, trying again'
+  return `${countOf(count, 'change waits', 'changes wait')} for the server`
+})
+const saved = computed(
+  () =>
+    ({
+      saved: `Saved, revision ${take.take?.revision ?? ''}`,
+      saving: 'Saving …',
+      waiting: waiting.value,
+      conflict: 'Not saved: changed in another window',
+      removed: 'Not saved: deleted in another window',
+      refused: `Not saved: ${take.saveProblem}`,
+    })[take.saveState],
+)
+const elsewhere = computed(() => take.unsavedElsewhere.join(', '))
+
+const actions = useTakeActions()
+const { isRenaming, deleted, problem } = actions
+</script>
+
+<template>
+  <header
+    class="flex min-h-11.5 items-center gap-x-5 gap-y-2 max-[1100px]:gap-x-2.5 border-b border-ink bg-sheet px-4 py-2 max-[900px]:flex-wrap"
+  >
+    <AppMark />
+    <h1 class="min-w-24 max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
+      {{ brand.detail?.brand.name ?? '' }}
+    </h1>
+    <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @act="actions.act" />
+    <p
+      class="ml-auto truncate text-quiet"
+      role="status"
+      data-testid="save-state"
+      :data-state="take.saveState"
+      :data-revision="take.take?.revision"
+      :title="take.saveProblem || undefined"
+    >
+      {{ saved }}<template v-if="elsewhere"> · not saved yet: {{ elsewhere }}</template>
+    </p>
+    <div class="flex gap-2">
+      <button type="button" class="button" :disabled="!take.canUndo" @click="take.undo()">
+        Undo
+      </button>
+      <button type="button" class="button" :disabled="!take.canRedo" @click="take.redo()">
+        Redo
+      </button>
+    </div>
+    <RouterLink v-if="!take.isEmpty" :to="{ name: 'handoff' }" class="button-solid"
+      >Hand off</RouterLink
+    >
+    <ViewMenu />
+    <RenameDialog
+      v-model="isRenaming"
+      title="Rename the take"
+      :name="brand.detail?.takes.find((one) => one.id === take.take?.id)?.name ?? ''"
+      @rename="actions.rename"
+    />
+    <NoticeBar
+      v-if="deleted || problem"
+      class="fixed inset-x-4 bottom-32 z-30 mx-auto max-w-180"
+      :text="problem || `${deleted?.name ?? ''} was deleted.`"
+      @dismiss="((deleted = undefined), (problem = ''))"
+    >
+      <button v-if="deleted" type="button" class="button" @click="actions.bringBack">
+        Bring it back
+      </button>
+    </NoticeBar>
+  </header>
+</template>

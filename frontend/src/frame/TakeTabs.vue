@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import ActionMenu from '@/ui/ActionMenu.vue'
+import type { TakeSummary } from '@/api/types'
+
+export type TakeAction =
+  'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare'
+
+const props = defineProps<{ takes: readonly TakeSummary[] }>()
+const emit = defineEmits<{ act: [action: TakeAction] }>()
+const route = useRoute()
+
+const place = computed(() => props.takes.findIndex((one) => one.id === route.params.takeId))
+const actions = computed<{ value: TakeAction; label: string; disabled?: boolean }[]>(() => [
+  { value: 'rename', label: 'Rename' },
+  { value: 'copy', label: 'Copy as a new take' },
+  { value: 'empty', label: 'New empty take' },
+  { value: 'left', label: 'Move left', disabled: place.value <= 0 },
+  { value: 'right', label: 'Move right', disabled: place.value >= props.takes.length - 1 },
+  { value: 'versions', label: 'Versions' },
+  { value: 'compare', label: 'Compare takes', disabled: props.takes.length < 2 },
+  { value: 'delete', label: 'Delete', disabled: props.takes.length < 2 },
+])
+</script>
+
+<template>
+  <nav aria-label="Takes" class="flex min-w-0 items-stretch border border-ink">
+    <div class="flex min-w-0 overflow-x-auto">
+      <RouterLink
+        v-for="take in takes"
+        :key="take.id"
+        :to="{ name: route.name ?? 'source', params: { ...route.params, takeId: take.id } }"
+        class="max-w-40 truncate border-r border-ink px-3 py-1 font-semibold whitespace-nowrap -outline-offset-3"
+        active-class="bg-ink text-sheet"
+        :class="route.params.takeId === take.id ? '' : 'hover:bg-surround'"
+        >{{ take.name }}</RouterLink
+      >
+    </div>
+    <button
+      type="button"
+      class="border-r border-ink px-3 font-semibold -outline-offset-3 hover:bg-surround"
+      aria-label="New take, as a copy of this one"
+      title="New take, as a copy of this one"
+      @click="emit('act', 'copy')"
+    >
+      +
+    </button>
+    <ActionMenu
+      class="relative flex"
+      align="left"
+      :actions="actions"
+      label="What to do with this take"
+      button-class="px-2.5 -outline-offset-3 hover:bg-surround"
+      @act="emit('act', $event)"
+    >
+      <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
+        <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
+      </svg>
+    </ActionMenu>
+  </nav>
+</template>

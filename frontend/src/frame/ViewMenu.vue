@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { ref } from 'vue'
+import KeySheet from './KeySheet.vue'
+import { useWorkspace } from './useWorkspace'
+import type { Workspace } from './useWorkspace'
+
+const { workspace } = useWorkspace()
+const showsKeys = ref(false)
+const WORKSPACES: readonly { value: Workspace; label: string }[] = [
+  { value: 'light', label: 'Light workspace' },
+  { value: 'dark', label: 'Dark workspace' },
+  { value: 'system', label: 'As the system has it' },
+]
+</script>
+
+<template>
+  <Menu as="div" class="relative">
+    <MenuButton class="button">View</MenuButton>
+    <MenuItems class="absolute right-0 z-30 mt-px w-52 border border-ink bg-sheet py-1">
+      <MenuItem v-for="option in WORKSPACES" :key="option.value" v-slot="{ active }">
+        <button
+          type="button"
+          class="flex w-full justify-between px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="workspace = option.value"
+        >
+          {{ option.label }} <span v-if="workspace === option.value">in use</span>
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button
+          type="button"
+          class="flex w-full justify-between border-t border-hair px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="showsKeys = true"
+        >
+          Keys <span class="value">?</span>
+        </button>
+      </MenuItem>
+    </MenuItems>
+  </Menu>
+  <KeySheet v-model="showsKeys" />
+</template>

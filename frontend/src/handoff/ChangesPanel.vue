@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import { useCopy } from '@/ui/useCopy'
+import { useTakeStore } from '@/take/take'
+
+/** What changed since the version that was handed off before, to be sent with the files. */
+const props = defineProps<{ number: number | undefined }>()
+const take = useTakeStore()
+const { copyValue, isCopied } = useCopy()
+const found = shallowRef<{ since: number | null; text: string }>()
+const problem = ref('')
+
+watch(
+  () => props.number,
+  async (number) => {
+    const id = take.take?.id
+    if (!number || !id) return
+    try {
+      const path = { take_id: id, number }
+      found.value = await given(
+        api.GET('/api/takes/{take_id}/versions/{number}/changes', { params: { path } }),
+      )
+      problem.value = ''
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
+  <p v-else-if="!number" class="max-w-130 text-quiet">
+    Nothing was handed off yet. With the first file a version is cut; from the second on, this says
+    what changed in between, as a text for a message or a changelog.
+  </p>
+  <section v-else-if="found" class="max-w-180" aria-label="Changes">
+    <h2 class="text-title">
+      Version {{ number }}<template v-if="found.since">, since version {{ found.since }}</template>
+    </h2>
+    <pre
+      class="value mt-2 border border-ink bg-sheet p-3 whitespace-pre-wrap"
+      data-testid="changes"
+      >{{ found.text }}</pre>
+    <button type="button" class="button mt-2" @click="copyValue(found.text, 'changes')">
+      {{ isCopied('changes') ? 'Copied' : 'Copy the text' }}
+    </button>
+  </section>
+</template>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { FileFormat, FileOptions, HandoffVocabulary } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+
+const options = defineModel<FileOptions>({ required: true })
+const props = defineProps<{ format: FileFormat | undefined; vocabulary: HandoffVocabulary }>()
+
+const PARTS = [
+  { name: 'roles', label: 'Roles' },
+  { name: 'swatches', label: 'Colours without a role' },
+  { name: 'steps', label: 'Tints and shades' },
+  { name: 'grounds', label: 'What is worn on every ground' },
+  { name: 'night', label: 'The night scheme' },
+] as const
+const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const
+const namings = computed(() =>
+  props.vocabulary.namings.map((value) => ({ value, label: EXAMPLES[value] })),
+)
+const notations = computed(() =>
+  props.vocabulary.file_notations.map((value) => ({ value, label: value })),
+)
+const papers = computed(() => props.vocabulary.papers.map((value) => ({ value, label: value })))
+
+function set(changes: Partial<FileOptions>) {
+  options.value = { ...options.value, ...changes }
+}
+function setPrefix(event: Event) {
+  if (event.target instanceof HTMLInputElement && event.target.validity.valid)
+    set({ prefix: event.target.value })
+}
+</script>
+
+<template>
+  <section aria-label="Options">
+    <h2 class="text-title leading-tight">What is handed off</h2>
+    <template v-if="format?.options">
+      <fieldset class="mt-2">
+        <legend class="text-quiet">On the file</legend>
+        <label v-for="one in PARTS" :key="one.name" class="flex min-h-6.5 items-center gap-2">
+          <input
+            type="checkbox"
+            class="accent-ink"
+            :checked="options[one.name]"
+            @change="set({ [one.name]: !options[one.name] })"
+          />
+          {{ one.label }}
+        </label>
+      </fieldset>
+      <h3 class="mt-3 text-quiet">Names</h3>
+      <ChoiceList
+        class="mt-1"
+        label="Names"
+        align="left"
+        :model-value="options.naming"
+        :options="namings"
+        @update:model-value="set({ naming: $event })"
+      />
+      <label class="mt-2 block">
+        <span class="text-quiet">Before every name</span>
+        <input
+          class="field value mt-1"
+          maxlength="20"
+          pattern="[a-z][a-z0-9]*"
+          placeholder="such as brand"
+          :value="options.prefix"
+          @input="setPrefix"
+        />
+      </label>
+      <h3 class="mt-3 text-quiet">Values</h3>
+      <ChoiceList
+        class="mt-1"
+        label="Notation of the file"
+        align="left"
+        :model-value="options.notation"
+        :options="notations"
+        @update:model-value="set({ notation: $event })"
+      />
+    </template>
+    <template v-else-if="format?.kind === 'pdf'">
+      <h3 class="mt-3 text-quiet">Paper</h3>
+      <ChoiceList
+        class="mt-1"
+        label="Paper"
+        align="left"
+        :model-value="options.paper"
+        :options="papers"
+        @update:model-value="set({ paper: $event })"
+      />
+    </template>
+    <p v-else class="mt-2 text-quiet">This file always says all there is.</p>
+  </section>
+</template>

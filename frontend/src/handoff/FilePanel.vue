@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { FileKind, FileOptions, HandoffVocabulary } from '@/api/types'
+import { useCopy } from '@/ui/useCopy'
+import { asKept } from '@/take/scheme'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+/** Every file with what it would hold; what is downloaded is a version. */
+const props = defineProps<{ vocabulary: HandoffVocabulary; options: FileOptions }>()
+const emit = defineEmits<{ download: [kind: FileKind, name: string] }>()
+const kind = defineModel<FileKind>({ required: true })
+const take = useTakeStore()
+const brand = useBrandStore()
+const { copyValue, isCopied } = useCopy()
+
+const format = computed(() => props.vocabulary.formats.find((one) => one.kind === kind.value))
+const preview = shallowRef<{ text: string; size: number; cut: boolean }>()
+const problem = ref('')
+let asked = 0
+
+watchDebounced(
+  [() => take.document, kind, () => props.options],
+  async () => {
+    const document = take.document
+    if (!document || !format.value?.is_text) {
+      preview.value = undefined
+      return
+    }
+    const number = ++asked
+    try {
+      const answer = await given(
+        api.POST('/api/handoff/preview', {
+          body: {
+            document: asKept(document),
+            kind: kind.value,
+            options: props.options,
+            brand: brand.detail?.brand.name ?? 'Brand',
+            take: take.take?.name ?? 'Take',
+          },
+        }),
+      )
+      if (number === asked) preview.value = answer
+      problem.value = ''
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  },
+  { debounce: 120, immediate: true, deep: true },
+)
+const size = computed(() => {
+  const bytes = preview.value?.size ?? 0
+  return bytes < 2048 ? `${bytes.toString()} bytes` : `${Math.round(bytes / 1024).toString()} KB`
+})
+</script>
+
+<template>
+  <div
+    class="grid min-h-0 flex-1 grid-cols-[232px_minmax(0,1fr)] border border-ink bg-sheet max-[900px]:grid-cols-1"
+  >
+    <ul class="overflow-y-auto border-r border-hair" aria-label="Files">
+      <li v-for="one in vocabulary.formats" :key="one.kind">
+        <button
+          type="button"
+          class="block w-full border-b border-hair px-3 py-1.5 text-left -outline-offset-3"
+          :class="one.kind === kind && 'bg-ink text-sheet'"
+          :aria-current="one.kind === kind"
+          @click="kind = one.kind"
+        >
+          <span class="block font-semibold">{{ one.name }}</span>
+          <span class="text-small" :class="one.kind !== kind && 'text-quiet'">{{ one.note }}</span>
+        </button>
+      </li>
+    </ul>
+    <div v-if="format" class="flex min-h-0 min-w-0 flex-col">
+      <div class="flex items-center gap-2 border-b border-hair px-3 py-2">
+        <h2 class="min-w-0 flex-1 truncate text-title">{{ format.name }}</h2>
+        <span v-if="preview" class="text-quiet">{{ size }}</span>
+        <button
+          v-if="preview && !preview.cut"
+          type="button"
+          class="button"
+          @click="copyValue(preview.text, 'whole file')"
+        >
+          {{ isCopied('whole file') ? 'Copied' : 'Copy all' }}
+        </button>
+        <button type="button" class="button-solid" @click="emit('download', kind, format.name)">
+          Download
+        </button>
+      </div>
+      <p v-if="problem" role="alert" class="p-3 font-semibold">{{ problem }}</p>
+      <pre
+        v-else-if="preview && format.kind !== 'html'"
+        class="value min-h-0 flex-1 overflow-auto p-3 text-small"
+        tabindex="0"
+        :aria-label="`${format.name}, preview`"
+        data-testid="preview"
+        >{{ preview.text }}{{ preview.cut ? '…' : '' }}</pre>
+      <p v-else class="max-w-130 p-4 text-quiet">
+        <template v-if="format.kind === 'zip'"
+          >All the files at once: stylesheets, tokens, lists, pictures, and the sheets for the
+          client. The options name and write the values.</template
+        >
+        <template v-else-if="format.kind === 'png'"
+          >A picture of the swatches with their names and values.</template
+        >
+        <template v-else
+          >A sheet for the client: logo, roles with their shares and values{{
+            vocabulary.press ? ', in print too' : ''
+          }}, tints and shades, what is set on what, and every pair with its ratio.</template
+        >
+      </p>
+    </div>
+  </div>
+</template>

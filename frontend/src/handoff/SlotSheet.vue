@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import SlotEditor from './SlotEditor.vue'
+import { useDestinations } from './useDestinations'
+import { api, explain, given } from '@/api/client'
+import type { FilledSlot, HandoffVocabulary } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import { useCopy } from '@/ui/useCopy'
+import { fillSlot } from './slots'
+import { roleLabel } from '@/take/roles'
+import { formatRatio } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+/** The slots of a destination in its order, copied one after the other with one key. */
+defineProps<{ vocabulary: HandoffVocabulary }>()
+const take = useTakeStore()
+const { copyValue } = useCopy()
+const { destinations, removed, problem, copy, save, remove, bringBack } = useDestinations()
+
+const chosen = ref('')
+const destination = computed(
+  () => destinations.value.find((one) => one.id === chosen.value) ?? destinations.value[0],
+)
+const options = computed(() =>
+  destinations.value.map((one) => ({
+    value: one.id,
+    label: one.name,
+    note: one.is_own ? 'your own' : `${one.slots.length.toString()} slots`,
+  })),
+)
+
+const filled = shallowRef<readonly FilledSlot[]>([])
+const failure = ref('')
+watch(
+  [destination, () => take.document],
+  async ([now, document]) => {
+    if (!now || !document) return
+    try {
+      const body = { document, destination: now.id, slots: now.slots }
+      filled.value = (await given(api.POST('/api/slots', { body }))).slots
+      failure.value = ''
+    } catch (reason) {
+      failure.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+
+/** Which slot is next, and which were copied on this round. */
+const at = ref(0)
+const done = ref<ReadonlySet<number>>(new Set())
+watch(
+  () => destination.value?.id,
+  () => {
+    at.value = 0
+    done.value = new Set()
+  },
+)
+const current = computed(() => filled.value[at.value])
+const area = useTemplateRef<HTMLElement>('area')
+
+async function copySlot(row: number) {
+  const slot = filled.value[row]
+  if (!slot) return
+  await copyValue(slot.text, `slot ${row.toString()}`)
+  done.value = new Set([...done.value, row])
+  at.value = Math.min(filled.value.length - 1, row + 1)
+}
+function onKey(event: KeyboardEvent) {
+  const by = { ArrowDown: 1, ArrowUp: -1 }[event.key]
+  if (by) at.value = Math.min(filled.value.length - 1, Math.max(0, at.value + by))
+  else if (event.key === 'c' && !event.ctrlKey && !event.metaKey) void copySlot(at.value)
+  else return
+  event.preventDefault()
+}
+
+const BY_RULE = ''
+const colors = computed(() => {
+  const document = take.document
+  return document
+    ? document.roles.map((one) => ({ value: one.role, label: roleLabel(document.roles, one.role) }))
+    : []
+})
+const choicesFor = (slot: FilledSlot) => {
+  const offered = [
+    { value: BY_RULE, label: `By rule${slot.by_rule ? `: ${slot.color_name}` : ''}` },
+    ...colors.value,
+  ]
+  return slot.by_rule || offered.some((one) => one.value === slot.key)
+    ? offered
+    : [...offered, { value: slot.key, label: slot.color_name }]
+}
+function fill(slot: FilledSlot, key: string) {
+  if (take.document && destination.value)
+    take.change(fillSlot(take.document, destination.value.id, slot.name, key || null))
+}
+
+const isEditing = ref(false)
+async function duplicate() {
+  if (!destination.value) return
+  const made = await copy(destination.value)
+  if (made) {
+    chosen.value = made.id
+    isEditing.value = true
+  }
+}
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-2">
+    <ChoiceList
+      v-if="destination"
+      class="w-72"
+      label="Destination"
+      align="left"
+      :model-value="destination.id"
+      :options="options"
+      @update:model-value="chosen = $event"
+    />
+    <button type="button" class="button" @click="duplicate">Duplicate</button>
+    <template v-if="destination?.is_own">
+      <button type="button" class="button" @click="isEditing = true">Change its slots</button>
+      <button type="button" class="button" @click="remove(destination)">Delete</button>
+    </template>
+    <p class="ml-auto" role="status" data-testid="progress">
+      {{ done.size }} of {{ filled.length }} copied
+    </p>
+  </div>
+  <NoticeBar
+    v-if="problem || failure"
+    class="mt-2"
+    :text="problem || failure"
+    @dismiss="problem = failure = ''"
+  />
+  <NoticeBar
+    v-if="removed"
+    class="mt-2"
+    :text="`${removed.name} was deleted.`"
+    @dismiss="removed = undefined"
+  >
+    <button type="button" class="button" @click="bringBack">Bring it back</button>
+  </NoticeBar>
+  <section
+    v-if="current"
+    ref="area"
+    class="mt-3 flex items-stretch border-2 border-ink bg-sheet"
+    aria-label="Next slot"
+    tabindex="0"
+    @keydown="onKey"
+  >
+    <div class="keeps-color w-44 flex-none" :style="{ backgroundColor: current.hex }"></div>
+    <div class="min-w-0 flex-1 px-4 py-3">
+      <p class="text-quiet">Slot {{ at + 1 }} of {{ filled.length }}, {{ current.purpose }}</p>
+      <h2 class="truncate text-[22px] leading-tight font-semibold">{{ current.name }}</h2>
+      <p class="value mt-1 text-[22px]" data-testid="current">{{ current.text }}</p>
+      <p class="text-quiet">
+        {{ current.color_name }}. Press <span class="value">C</span> to copy and go on, the arrows
+        to move.
+      </p>
+    </div>
+    <button
+      type="button"
+      class="button-solid m-3 self-center"
+      @click="(copySlot(at), area?.focus())"
+    >
+      Copy and go on
+    </button>
+  </section>
+  <ol class="mt-3 border-t border-ink bg-sheet" data-testid="slots">
+    <li
+      v-for="(slot, row) in filled"
+      :key="slot.name"
+      class="flex items-center gap-3 border-x border-b border-hair px-2 py-1"
+      :class="row === at && 'border-l-4 border-l-ink'"
+    >
+      <span class="value w-6 text-right text-quiet">{{ row + 1 }}</span>
+      <span
+        class="keeps-color h-6 w-10 flex-none border border-hair"
+        :style="{ backgroundColor: slot.hex }"
+      ></span>
+      <span class="w-44 truncate font-semibold">{{ slot.name }}</span>
+      <ChoiceList
+        class="w-48"
+        :label="`Colour of ${slot.name}`"
+        align="left"
+        :model-value="slot.by_rule ? BY_RULE : slot.key"
+        :options="choicesFor(slot)"
+        @update:model-value="fill(slot, $event)"
+      />
+      <button
+        type="button"
+        class="value w-36 text-left hover:underline"
+        :aria-label="`Copy ${slot.name}, ${slot.text}`"
+        @click="copySlot(row)"
+      >
+        {{ slot.text }}
+      </button>
+      <span class="min-w-0 flex-1 truncate" :title="slot.warning ?? ''">
+        <b v-if="slot.warning">{{ slot.warning }}</b>
+        <span v-else-if="slot.ratio !== null" class="text-quiet"
+          >reads on {{ slot.on }}, {{ formatRatio(slot.ratio) }} : 1</span
+        >
+      </span>
+      <span class="w-14 text-right text-quiet">{{ done.has(row) ? 'copied' : '' }}</span>
+    </li>
+  </ol>
+  <SlotEditor
+    v-if="destination?.is_own"
+    v-model="isEditing"
+    :destination="destination"
+    :vocabulary="vocabulary"
+    @save="(name, slots) => destination && save(destination, name, slots)"
+  />
+</template>

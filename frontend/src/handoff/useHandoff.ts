@@ -1,0 +1,77 @@
+import { computed, ref, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { FileKind, FileOptions, Version } from '@/api/types'
+import { useAnswer } from '@/ui/useAnswer'
+import { isSameDocument } from '@/take/same'
+import { asKept } from '@/take/scheme'
+import { useTakeStore } from '@/take/take'
+
+/** What leaves is always a version: the newest one where it is what is shown, else one is cut. */
+export function useHandoff() {
+  const take = useTakeStore()
+  const problem = ref('')
+  const { answer, ask } = useAnswer(read)
+  watch(() => take.take?.id, ask)
+  const versions = computed(() => answer.value ?? [])
+
+  async function read(): Promise<Version[]> {
+    const id = take.take?.id
+    if (!id) return []
+    const path = { take_id: id }
+    const found = await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
+    return found.versions
+  }
+  /** Unlike asking, this fails aloud: nothing may leave that isn't known to be a version. */
+  const load = async () => {
+    answer.value = await read()
+  }
+
+  const newest = computed(() => versions.value[0])
+  /** Whether the newest version is the take as it is now. */
+  const isCut = computed(
+    () =>
+      newest.value !== undefined &&
+      take.document !== undefined &&
+      isSameDocument(newest.value.document, asKept(take.document)),
+  )
+
+  /** Return the version that is handed off: the take's id, and the number. */
+  async function versionToHand(what: string): Promise<{ id: string; number: number } | undefined> {
+    problem.value = ''
+    const id = take.take?.id
+    if (!id) return undefined
+    try {
+      await take.allSaved()
+      await load()
+      if (!isCut.value) {
+        await take.cutVersion(`Handed off: ${what}`, true)
+        await load()
+      }
+      const number = newest.value?.number
+      // Another take was opened meanwhile: nothing of that one may leave as this one.
+      if (id !== take.take?.id || !number) return undefined
+      await api.POST('/api/takes/{take_id}/versions/{number}/handoffs', {
+        params: { path: { take_id: id, number } },
+        body: { what },
+      })
+      return { id, number }
+    } catch (reason) {
+      problem.value = explain(reason)
+      return undefined
+    }
+  }
+
+  async function download(kind: FileKind, name: string, options: FileOptions) {
+    const version = await versionToHand(name)
+    if (!version) return
+    const query = new URLSearchParams(
+      Object.entries(options).map(([key, value]) => [key, String(value)]),
+    )
+    const link = document.createElement('a')
+    link.href = `/api/takes/${version.id}/versions/${version.number.toString()}/files/${kind}?${query.toString()}`
+    link.download = ''
+    link.click()
+  }
+
+  return { versions, newest, isCut, problem, download, versionToHand }
+}

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, given, readSession } from '@/api/client'
+import type { Advice, Harmony, TakeDocument } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import EmptyStep from '@/ui/EmptyStep.vue'
+import InspectorPanel from '@/frame/InspectorPanel.vue'
+import AdviceList from './AdviceList.vue'
+import HarmonyControls from './HarmonyControls.vue'
+import RuleBar from './RuleBar.vue'
+import VariationRow from './VariationRow.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import { useChange } from '@/take/useChange'
+import { useSelection } from '@/frame/useSelection'
+import { removeSwatch, rolesOfSwatch } from '@/take/edits'
+import { roleNames } from '@/ui/format'
+import StaveChart from './StaveChart.vue'
+import { useTakeStore } from '@/take/take'
+import { useAnswer } from '@/ui/useAnswer'
+
+defineProps<{ isOver: boolean }>()
+defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
+const take = useTakeStore()
+const change = useChange()
+const { selected, select } = useSelection('swatch')
+const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/harmony')))
+const { answer: session } = useAnswer(readSession)
+const greys = computed(() => session.value?.scale_greys ?? [])
+const isVarying = ref(false)
+const refusal = ref('')
+
+const harmony = computed(() => take.shown?.harmony)
+const rule = computed({
+  get: () => harmony.value?.rule ?? '',
+  set: (name) => {
+    // Made when its turn comes: the flags of the change before are the angles to begin with.
+    void change.make(() => {
+      if (!take.document) return undefined
+      const { harmony: now } = take.document
+      const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
+      return { kind: 'chord', harmony: { ...now, rule: name, spread: null, angles }, turn: 0 }
+    })
+  },
+})
+/** Free angles begin where the rule before had its partners. */
+const flagsAngles = () => {
+  const found = take.evaluation?.stave.flags.map((flag) => flag.angle) ?? []
+  return found.length ? found.slice(0, vocabulary.value?.most_free_angles ?? 5) : [120]
+}
+
+const grounds = computed(() => [
+  { value: '', label: 'on Paper' },
+  ...(take.document?.swatches ?? []).map((swatch) => ({
+    value: swatch.id,
+    label: `on ${roleNames(rolesOfSwatch(take.document, swatch.id)) || swatch.name}`,
+  })),
+])
+
+function setSettings(changes: Partial<Harmony>) {
+  if (take.document)
+    take.change({ ...take.document, harmony: { ...take.document.harmony, ...changes } })
+}
+
+function setSpread(spread: number) {
+  if (take.document)
+    change.show({ kind: 'chord', harmony: { ...take.document.harmony, spread }, turn: 0 })
+}
+
+function setAngles(angles: number[]) {
+  if (take.document)
+    void change.make({ kind: 'chord', harmony: { ...take.document.harmony, angles }, turn: 0 })
+}
+
+function hold(id: string) {
+  if (!take.document) return
+  const swatches = take.document.swatches.map((one) =>
+    one.id === id ? { ...one, held: !one.held } : one,
+  )
+  take.change({ ...take.document, swatches })
+}
+
+function remove(id: string) {
+  if (!take.document) return
+  const roles = rolesOfSwatch(take.document, id)
+  if (roles.length)
+    refusal.value = `This swatch is ${roleNames(roles)}. Give that role to another colour first.`
+  else take.change(removeSwatch(take.document, id))
+}
+
+function follow(advice: Advice) {
+  if (!take.document || !advice.target || !advice.value) return
+  const { target, value } = advice
+  const origin = { kind: 'moved', note: 'moved on advice', source: null, share: null } as const
+  const swatches = take.document.swatches.map((one) =>
+    one.id === target ? { ...one, hex: value, origin } : one,
+  )
+  take.change({ ...take.document, swatches })
+  select(target)
+}
+
+function chooseVariation(document: TakeDocument) {
+  take.change(document)
+}
+</script>
+
+<template>
+  <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
+      <EmptyStep
+        v-if="take.isEmpty"
+        title="No notes yet"
+        text="The stave shows a palette with hue across and contrast up. Build one from a source first."
+      />
+      <template v-else-if="take.shown && take.evaluation && vocabulary && harmony">
+        <RuleBar
+          v-model="rule"
+          :rules="vocabulary.rules"
+          :free-angles="harmony.angles"
+          :disabled="!take.evaluation.stave.has_hue"
+        />
+        <StaveChart
+          class="min-h-80"
+          :document="take.shown"
+          :evaluation="take.evaluation"
+          :greys="greys"
+          :selected="selected"
+          @select="select"
+          @show="change.show"
+          @keep="change.keep"
+          @drop="change.drop"
+          @hold="hold"
+          @remove="remove"
+        >
+          <ChoiceList
+            class="absolute! top-1 left-1 w-36"
+            label="Ground of the stave"
+            align="left"
+            :model-value="harmony.ground ?? ''"
+            :options="grounds"
+            @update:model-value="setSettings({ ground: $event || null })"
+          />
+        </StaveChart>
+        <VariationRow
+          v-if="isVarying"
+          :document="take.shown"
+          :last="vocabulary.last_seed"
+          @take="chooseVariation"
+          @close="isVarying = false"
+        />
+        <HarmonyControls
+          :harmony="harmony"
+          :vocabulary="vocabulary"
+          :is-varying="isVarying"
+          @spread="setSpread"
+          @angles="setAngles"
+          @shape="change.show({ kind: 'character', harmony: $event })"
+          @keep="change.keep"
+          @web-safe="setSettings({ web_safe: $event })"
+          @vary="isVarying = !isVarying"
+        />
+        <NoticeBar
+          v-if="refusal || change.problem.value"
+          :text="refusal || change.problem.value"
+          @dismiss="refusal = change.problem.value = ''"
+        />
+      </template>
+    </div>
+    <InspectorPanel>
+      <AdviceList v-if="!take.isEmpty" :document="take.document" @act="follow" />
+    </InspectorPanel>
+  </main>
+</template>

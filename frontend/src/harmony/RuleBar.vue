@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
+import { signed } from './layout'
+import type { Rule } from '@/api/types'
+
+defineProps<{ rules: readonly Rule[]; freeAngles: readonly number[]; disabled: boolean }>()
+const rule = defineModel<string>({ required: true })
+
+const SHORT: Readonly<Record<string, string>> = {
+  'split complementary': 'split compl.',
+  'analogous with accent': 'anal. + accent',
+}
+const x = (angle: number) => 46 + (signed(angle) / 360) * 80
+</script>
+
+<template>
+  <RadioGroup
+    v-model="rule"
+    :disabled="disabled"
+    class="flex flex-wrap gap-1.5"
+    aria-label="Hue rule"
+  >
+    <RadioGroupOption
+      v-for="one in rules"
+      :key="one.name"
+      v-slot="{ checked }"
+      :value="one.name"
+      class="min-w-0 flex-1 cursor-pointer"
+    >
+      <span
+        class="block border px-2 pt-1 pb-0.5"
+        :class="checked ? 'border-ink bg-ink text-sheet' : 'border-hair bg-sheet hover:border-ink'"
+      >
+        <svg viewBox="0 0 92 14" class="h-3.5 w-full" aria-hidden="true">
+          <line x1="6" x2="86" y1="7" y2="7" stroke="currentColor" opacity="0.5" />
+          <circle cx="46" cy="7" r="4.5" fill="currentColor" />
+          <circle
+            v-for="angle in one.name === 'free' ? freeAngles : one.angles"
+            :key="angle"
+            :cx="x(angle)"
+            cy="7"
+            r="3"
+            fill="currentColor"
+          />
+        </svg>
+        <span class="block truncate text-small leading-4 font-semibold first-letter:uppercase">{{
+          SHORT[one.name] ?? one.name
+        }}</span>
+        <span class="sr-only">{{ one.name }}</span>
+      </span>
+    </RadioGroupOption>
+  </RadioGroup>
+</template>

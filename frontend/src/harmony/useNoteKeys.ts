@@ -1,0 +1,96 @@
+import { useDebounceFn } from '@vueuse/core'
+import { signed } from './layout'
+import type { Evaluation, Flag, SwatchFigures, TakeChange, TakeDocument } from '@/api/types'
+import { arrowOf } from '@/ui/arrows'
+
+interface Verbs {
+  show: (change: TakeChange) => void
+  keep: () => void
+  hold: (id: string) => void
+  remove: (id: string) => void
+}
+interface Look {
+  readonly document: TakeDocument
+  readonly evaluation: Evaluation
+}
+
+const LIGHTNESS_STEP = 0.01
+const CHROMA_STEP = 0.01
+const WHEEL_STEP = 0.005
+/** Keys pressed within this time are one step back. */
+const GESTURE_MS = 450
+
+/** What keys and the wheel do to a note; a row of presses is one step. */
+export function useNoteKeys(look: Look, verbs: Verbs) {
+  let under: { id: string; lightness: number; chroma: number; hue: number } | undefined
+  let turn = 0
+  const keep = useDebounceFn(() => {
+    under = undefined
+    turn = 0
+    verbs.keep()
+  }, GESTURE_MS)
+
+  /** The values that a row of presses has reached, before rounding to 8 bits. */
+  function values(figures: SwatchFigures) {
+    if (under?.id !== figures.id) {
+      const { id, lightness, chroma, hue } = figures
+      under = { id, lightness, chroma, hue }
+    }
+    return under
+  }
+
+  function show(
+    figures: SwatchFigures,
+    changes: { lightness?: number; chroma?: number; hue?: number },
+  ) {
+    under = { ...values(figures), ...changes }
+    verbs.show({
+      kind: 'place',
+      swatch: figures.id,
+      lightness: under.lightness,
+      chroma: under.chroma,
+      hue: under.hue,
+      position: null,
+      settle: false,
+    })
+    void keep()
+  }
+
+  function press(figures: SwatchFigures, event: KeyboardEvent) {
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    const arrow = arrowOf(event)
+    const now = values(figures)
+    const far = event.shiftKey ? 10 : 1
+    if (arrow?.[0]) show(figures, { hue: (now.hue + arrow[0] * far + 360) % 360 })
+    else if (arrow)
+      show(figures, { lightness: within(now.lightness - arrow[1] * far * LIGHTNESS_STEP, 1) })
+    else if (event.key === '+' || event.key === '=')
+      show(figures, { chroma: within(now.chroma + CHROMA_STEP, 0.4) })
+    else if (event.key === '-') show(figures, { chroma: within(now.chroma - CHROMA_STEP, 0.4) })
+    else if (event.key.toLowerCase() === 'h') verbs.hold(figures.id)
+    else if (event.key === 'Delete' || event.key === 'Backspace') verbs.remove(figures.id)
+    else return
+    event.preventDefault()
+  }
+
+  function wheel(figures: SwatchFigures, event: WheelEvent) {
+    const now = values(figures)
+    show(figures, { chroma: within(now.chroma - Math.sign(event.deltaY) * WHEEL_STEP, 0.4) })
+  }
+
+  /** A flag by keys: the spread, or with the anchor's flag the whole chord. */
+  function stepFlag(flag: Flag | 'anchor', degrees: number) {
+    turn += degrees
+    const { harmony } = look.document
+    if (flag === 'anchor') verbs.show({ kind: 'chord', harmony, turn })
+    else {
+      const index = look.evaluation.stave.flags.indexOf(flag)
+      verbs.show({ kind: 'flag', index, angle: signed(flag.angle) + degrees })
+    }
+    void keep()
+  }
+
+  return { press, wheel, stepFlag }
+}
+
+const within = (value: number, most: number) => Math.min(most, Math.max(0, value))

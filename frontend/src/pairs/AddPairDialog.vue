@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { TakeDocument, Usage } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import SheetDialog from '@/ui/SheetDialog.vue'
+import { addPair } from './edits'
+import { colorChoices, roleLabel } from '@/take/roles'
+import { USAGES } from './usages'
+
+const props = defineProps<{ document: TakeDocument }>()
+const emit = defineEmits<{ add: [document: TakeDocument] }>()
+const shown = defineModel<boolean>({ required: true })
+
+const OWN = 'own'
+const text = ref('ink')
+const ground = ref('paper')
+const usage = ref<Usage>('body text')
+const sample = ref('')
+const typed = ref({ text: '', ground: '' })
+const problem = ref('')
+watch(shown, () => (problem.value = ''))
+
+const colors = computed(() => [
+  ...props.document.roles.map((one) => ({
+    value: one.role,
+    label: roleLabel(props.document.roles, one.role),
+  })),
+  ...colorChoices(props.document).map((one) => ({ ...one, label: `Swatch ${one.label}` })),
+  { value: OWN, label: 'Another colour …' },
+])
+const figures = computed(() => [
+  ...colors.value,
+  ...props.document.overlays.map((one) => ({ value: one.id, label: one.name })),
+])
+
+/** A colour typed in any notation becomes a value of its own. */
+async function keyOf(end: 'text' | 'ground'): Promise<string> {
+  const chosen = end === 'text' ? text.value : ground.value
+  if (chosen !== OWN) return chosen
+  return (await given(api.POST('/api/colors', { body: { text: typed.value[end] || '?' } }))).hex
+}
+
+async function add() {
+  try {
+    const made = {
+      text: await keyOf('text'),
+      ground: await keyOf('ground'),
+      usage: usage.value,
+      sample: sample.value.trim() || 'Sample of the text',
+      layers: [],
+      size: null,
+      weight: null,
+    }
+    emit('add', addPair(props.document, made))
+    shown.value = false
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+}
+</script>
+
+<template>
+  <SheetDialog v-model="shown" title="Add a pair">
+    <form class="mt-3 grid gap-2" @submit.prevent="add">
+      <ChoiceList v-model="text" label="Figure" align="left" :options="figures" />
+      <input
+        v-if="text === OWN"
+        v-model="typed.text"
+        class="field value"
+        aria-label="Colour of the figure, in any CSS notation"
+      />
+      <ChoiceList v-model="ground" label="Ground" align="left" :options="colors" />
+      <input
+        v-if="ground === OWN"
+        v-model="typed.ground"
+        class="field value"
+        aria-label="Colour of the ground, in any CSS notation"
+      />
+      <ChoiceList v-model="usage" label="Usage" align="left" :options="USAGES" />
+      <label class="text-small text-quiet"
+        >Sample <input v-model="sample" class="field text-ink" maxlength="80"
+      /></label>
+      <p role="alert" class="font-semibold empty:hidden">{{ problem }}</p>
+      <div class="mt-2 flex gap-2">
+        <button class="button-solid">Add</button>
+        <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
+      </div>
+    </form>
+  </SheetDialog>
+</template>

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import type { Level } from '@/api/types'
+import RadioBar from '@/ui/RadioBar.vue'
+
+const level = defineModel<Level>({ required: true })
+const LEVELS = (['A', 'AA', 'AAA'] as const).map((value) => ({ value, label: value }))
+</script>
+
+<template>
+  <RadioBar v-model="level" label="Level of WCAG 2.2 that this take is held to" :options="LEVELS" />
+</template>

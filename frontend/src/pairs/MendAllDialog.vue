@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { MendedTake } from '@/api/types'
+import SheetDialog from '@/ui/SheetDialog.vue'
+import { formatDifference } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+const shown = defineModel<boolean>({ required: true })
+const take = useTakeStore()
+const mended = shallowRef<MendedTake>()
+const problem = ref('')
+
+watch(shown, async (isShown) => {
+  mended.value = undefined
+  problem.value = ''
+  if (!isShown || !take.document) return
+  try {
+    mended.value = await given(api.POST('/api/mend-all', { body: { document: take.document } }))
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+})
+
+async function apply() {
+  const found = mended.value
+  if (!found) return
+  try {
+    await take.cutVersion('Before all pairs were mended', true)
+    take.change(found.document)
+    shown.value = false
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+}
+</script>
+
+<template>
+  <SheetDialog
+    v-model="shown"
+    wide
+    title="Mend all pairs"
+    description="The least change of what is free, counted by its share of the page. Held colours stay."
+  >
+    <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
+    <p v-else-if="!mended" class="mt-3 text-quiet" role="status">Weighing the changes …</p>
+    <template v-else>
+      <p v-if="!mended.moved.length" class="mt-3">Nothing that is free could mend a pair.</p>
+      <ul v-else class="rule-list mt-3 max-h-64 overflow-y-auto" data-testid="moved">
+        <li v-for="one in mended.moved" :key="one.name" class="flex items-center gap-3 py-1.5">
+          <span class="keeps-color flex border border-hair" aria-hidden="true">
+            <span class="h-7 w-10" :style="{ backgroundColor: one.before }"></span>
+            <span class="h-7 w-10" :style="{ backgroundColor: one.after }"></span>
+          </span>
+          <b class="min-w-0 flex-1 truncate font-semibold">{{ one.name }}</b>
+          <span class="value">{{ one.before }} → {{ one.after }}</span>
+          <span class="value text-quiet">{{ formatDifference(one.difference) }}</span>
+        </li>
+      </ul>
+      <div v-if="mended.impossible.length" class="mt-3 border border-ink p-2">
+        <h3>What stays short</h3>
+        <p v-for="text in mended.impossible" :key="text" class="mt-1">{{ text }}</p>
+      </div>
+    </template>
+    <div class="mt-4 flex gap-2">
+      <button type="button" class="button-solid" :disabled="!mended?.moved.length" @click="apply">
+        Apply as one step
+      </button>
+      <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
+    </div>
+  </SheetDialog>
+</template>

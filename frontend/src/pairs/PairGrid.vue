@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { Grid, GridBody, TakeDocument } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import { formatRatio } from '@/ui/format'
+
+const props = defineProps<{ document: TakeDocument; tried: boolean }>()
+const grid = shallowRef<Grid>()
+const problem = shallowRef('')
+const order = shallowRef<GridBody['order']>('roles')
+let asked = 0
+
+watch(
+  [() => props.document, () => props.tried, order],
+  async () => {
+    const number = ++asked
+    const body = { document: props.document, order: order.value, tried: props.tried }
+    try {
+      const answer = await given(api.POST('/api/grid', { body }))
+      if (number === asked) grid.value = answer
+      problem.value = ''
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+
+const ORDERS = [
+  { value: 'roles', label: 'In the order of roles' },
+  { value: 'light to dark', label: 'From light to dark' },
+] as const
+/** What a ratio is enough for, in a mark of its own: never told by colour alone. */
+const MARKS = {
+  nothing: '–',
+  'large text and parts': 'L',
+  'body text': 'AA',
+  'enhanced text': 'AAA',
+} as const
+const csv = computed(
+  () => `data:text/csv;charset=utf-8,${encodeURIComponent(grid.value?.csv ?? '')}`,
+)
+</script>
+
+<template>
+  <div class="mt-2 flex items-center gap-3">
+    <p class="mr-auto text-quiet">
+      {{ tried ? 'What a text could be set in, on every colour' : 'Every colour on every other' }}:
+      AAA and AA for body text, L for large text and parts, – for none.
+    </p>
+    <ChoiceList v-model="order" label="Order" class="w-48" :options="ORDERS" />
+    <a class="button" :href="csv" download="contrast-grid.csv">Save as CSV</a>
+  </div>
+  <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
+  <div
+    v-if="grid"
+    class="mt-2 max-w-full overflow-x-auto border border-ink bg-sheet"
+    tabindex="0"
+    role="region"
+    aria-label="Grid of contrast ratios"
+  >
+    <table class="border-collapse text-small" data-testid="grid">
+      <caption class="sr-only">
+        Contrast ratios, figures down and grounds across
+      </caption>
+      <thead>
+        <tr>
+          <td class="sticky left-0 z-10 border-r border-b border-ink bg-sheet px-2">
+            on ground, across
+          </td>
+          <th
+            v-for="ground in grid.grounds"
+            :key="ground.key"
+            scope="col"
+            class="max-w-24 min-w-17 truncate border-b border-ink px-1 py-1 text-left font-semibold"
+            :title="`${ground.name}, ${ground.hex}`"
+          >
+            {{ ground.name }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(figure, row) in grid.figures" :key="figure.key">
+          <th
+            scope="row"
+            class="sticky left-0 z-10 max-w-36 truncate border-r border-ink bg-sheet px-2 text-left font-semibold"
+            :title="`${figure.name}, ${figure.hex}`"
+          >
+            {{ figure.name }}
+          </th>
+          <td v-for="(ground, column) in grid.grounds" :key="ground.key" class="p-0">
+            <span
+              data-specimen
+              class="keeps-color block px-1 text-[14px] font-semibold"
+              :style="{ color: figure.hex, backgroundColor: ground.hex }"
+              aria-hidden="true"
+              >Aa</span
+            >
+            <span class="flex justify-between gap-1 px-1">
+              <span class="value">{{ formatRatio(grid.ratios[row]?.[column] ?? 1) }}</span>
+              <b class="font-semibold">{{ MARKS[grid.reaches[row]?.[column] ?? 'nothing'] }}</b>
+            </span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

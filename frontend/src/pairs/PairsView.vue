@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { readSession } from '@/api/client'
+import type { Level } from '@/api/types'
+import ActionMenu from '@/ui/ActionMenu.vue'
+import EmptyStep from '@/ui/EmptyStep.vue'
+import InspectorPanel from '@/frame/InspectorPanel.vue'
+import AddPairDialog from './AddPairDialog.vue'
+import ConfusionList from './ConfusionList.vue'
+import LevelSwitch from './LevelSwitch.vue'
+import MendAllDialog from './MendAllDialog.vue'
+import OverPicture from './OverPicture.vue'
+import PairGrid from './PairGrid.vue'
+import PairInspector from './PairInspector.vue'
+import PairRow from './PairRow.vue'
+import RadioBar from '@/ui/RadioBar.vue'
+import { useChange } from '@/take/useChange'
+import { useSelection } from '@/frame/useSelection'
+import { useTakeStore } from '@/take/take'
+import { useAnswer } from '@/ui/useAnswer'
+
+defineProps<{ isOver: boolean }>()
+defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
+const take = useTakeStore()
+const { selected, select } = useSelection('pair')
+const SHAPES = [
+  { value: 'list', label: 'List' },
+  { value: 'grid', label: 'Grid' },
+  { value: 'try', label: 'Try texts' },
+] as const
+const shape = ref<'list' | 'grid' | 'try'>('list')
+const isAdding = ref(false)
+const isMending = ref(false)
+const isOverPicture = ref(false)
+const change = useChange()
+const ADDED = [
+  { value: 'pair', label: 'A pair' },
+  { value: 'states', label: 'States of links and buttons' },
+  { value: 'picture', label: 'Text over a picture' },
+] as const
+function add(what: (typeof ADDED)[number]['value']) {
+  if (what === 'states') void change.make({ kind: 'states' })
+  isAdding.value = what === 'pair'
+  isOverPicture.value = what === 'picture'
+}
+const { answer: session } = useAnswer(readSession)
+const greys = computed(() => session.value?.scale_greys ?? [])
+
+const pairs = computed(() => take.evaluation?.pairs ?? [])
+const pair = computed(() => pairs.value.find((one) => one.id === selected.value) ?? pairs.value[0])
+const level = computed<Level>({
+  get: () => take.document?.level ?? 'AA',
+  set: (value) => {
+    if (take.document && value !== take.document.level)
+      take.change({ ...take.document, level: value })
+  },
+})
+</script>
+
+<template>
+  <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <div
+      class="min-h-0 relative overflow-y-auto px-4 py-3"
+      tabindex="0"
+      aria-label="Pairs, failing first"
+      role="region"
+    >
+      <EmptyStep
+        v-if="take.isEmpty"
+        title="No pairs yet"
+        text="Build a palette from a logo first; then every text is measured on its ground."
+      />
+      <template v-else>
+        <div class="flex items-center gap-3">
+          <RadioBar v-model="shape" label="Shown as" :options="SHAPES" />
+          <LevelSwitch v-model="level" />
+          <ActionMenu class="relative" align="left" :actions="ADDED" @act="add">Add</ActionMenu>
+          <p class="ml-auto font-semibold" role="status" data-testid="tally">
+            {{ pairs.filter((one) => one.passes).length }} of
+            {{ pairs.filter((one) => !one.excepted).length }} pairs pass {{ level }}
+          </p>
+          <button
+            v-if="take.failing > 0"
+            type="button"
+            class="button-solid"
+            @click="isMending = true"
+          >
+            Mend all {{ take.failing }}
+          </button>
+        </div>
+        <template v-if="shape === 'list'">
+          <div
+            class="mt-2 grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-end gap-x-4 border-b border-ink pb-1.5 text-small text-quiet"
+            aria-hidden="true"
+          >
+            <span>Text on ground</span>
+            <span>Distance on the contrast scale; bracket: what is needed</span>
+            <span>Ratio</span><span>Verdict</span><span></span>
+          </div>
+          <ul>
+            <PairRow
+              v-for="one in pairs"
+              :key="one.id"
+              :pair="one"
+              :greys="greys"
+              :selected="one.id === pair?.id"
+              @select="select(one.id)"
+            />
+          </ul>
+          <ConfusionList />
+        </template>
+        <PairGrid v-else-if="take.shown" :document="take.shown" :tried="shape === 'try'" />
+        <AddPairDialog
+          v-if="take.document"
+          v-model="isAdding"
+          :document="take.document"
+          @add="take.change"
+        />
+        <MendAllDialog v-model="isMending" />
+        <OverPicture v-if="take.document" v-model="isOverPicture" :document="take.document" />
+      </template>
+    </div>
+    <InspectorPanel>
+      <PairInspector v-if="pair" :key="pair.id" :pair="pair" />
+    </InspectorPanel>
+  </main>
+</template>

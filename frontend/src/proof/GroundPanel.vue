@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Figure, GroundFigures, ProofFigures } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import { addGround, forgetGround, removeGround, wear } from './settings'
+import { colorChoices, roleLabel } from '@/take/roles'
+import { formatRatio } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+const props = defineProps<{
+  proof: ProofFigures
+  /** How many parts of the page stand on each ground, and how many of them fall short. */
+  counts: ReadonlyMap<string, { parts: number; short: number }>
+  most: number
+  /** The ground of the section that was clicked; it opens. */
+  chosen?: string | undefined
+}>()
+const take = useTakeStore()
+const open = ref<string>()
+watch(
+  () => props.chosen,
+  (ground) => (open.value = ground),
+  { immediate: true },
+)
+
+const BY_RULE = ''
+const choices = computed(() => {
+  const document = take.shown
+  if (!document) return []
+  const roles = document.roles.map((one) => ({
+    value: one.role,
+    label: roleLabel(document.roles, one.role),
+  }))
+  return [...roles, ...colorChoices(document)]
+})
+const optionsFor = (worn: {
+  by_rule_name: string
+  key: string
+  name: string
+  changed: boolean
+}) => {
+  const offered = [{ value: BY_RULE, label: `By rule: ${worn.by_rule_name}` }, ...choices.value]
+  return !worn.changed || offered.some((one) => one.value === worn.key)
+    ? offered
+    : [...offered, { value: worn.key, label: worn.name }]
+}
+function set(ground: string, figure: Figure, key: string) {
+  if (take.document) take.change(wear(take.document, ground, figure, key || null))
+}
+function add(key: string) {
+  const name = choices.value.find((one) => one.value === key)?.label
+  if (take.document && name) take.change(addGround(take.document, name, key))
+}
+const changes = (ground: GroundFigures) => ground.figures.filter((one) => one.changed).length
+function counted(ground: string) {
+  const { parts, short } = props.counts.get(ground) ?? { parts: 0, short: 0 }
+  if (!parts) return 'not on this page'
+  return `${parts.toString()} ${parts === 1 ? 'part' : 'parts'}, ${short ? `${short.toString()} short` : 'all read'}`
+}
+</script>
+
+<template>
+  <section aria-label="Grounds">
+    <h2 class="text-title leading-tight">Grounds</h2>
+    <p class="mt-1 text-quiet">
+      What sections stand on. Each figure wears what the rule finds readable there, until you give
+      it something else.
+    </p>
+    <ul class="rule-list mt-2">
+      <li v-for="ground in proof.grounds" :key="ground.id" class="py-1.5">
+        <button
+          type="button"
+          class="flex w-full items-center gap-2 text-left"
+          :aria-expanded="open === ground.id"
+          @click="open = open === ground.id ? undefined : ground.id"
+        >
+          <span
+            class="keeps-color h-5 w-5 flex-none border border-hair"
+            :style="{ backgroundColor: ground.hex }"
+          ></span>
+          <span class="min-w-0 flex-1 truncate font-semibold">{{ ground.name }}</span>
+          <span v-if="changes(ground)" title="Changed by you" aria-hidden="true"
+            >✎ {{ changes(ground) }}</span
+          >
+          <span v-if="changes(ground)" class="sr-only">{{ changes(ground) }} changed by you</span>
+          <span :class="counts.get(ground.id)?.short ? 'font-semibold' : 'text-quiet'">{{
+            counted(ground.id)
+          }}</span>
+        </button>
+        <template v-if="open === ground.id">
+          <div
+            v-for="worn in ground.figures"
+            :key="worn.figure"
+            class="mt-1.5 flex items-center gap-2"
+          >
+            <span
+              class="keeps-color h-6 w-6 flex-none text-center leading-6 font-semibold"
+              :style="{ color: worn.hex, backgroundColor: worn.over }"
+              aria-hidden="true"
+              >a</span
+            >
+            <ChoiceList
+              class="min-w-0 flex-1"
+              :label="`${worn.figure} on ${ground.name}`"
+              align="left"
+              :model-value="worn.changed ? worn.key : BY_RULE"
+              :options="optionsFor(worn)"
+              @update:model-value="set(ground.id, worn.figure, $event)"
+            />
+            <span class="value w-20 text-right text-small" :class="!worn.passes && 'font-semibold'"
+              ><span class="block truncate font-sans text-quiet">{{ worn.figure }}</span
+              >{{ formatRatio(worn.ratio) }}{{ worn.passes ? '' : ' short' }}</span
+            >
+          </div>
+          <div class="mt-2 flex gap-2">
+            <button
+              v-if="changes(ground)"
+              type="button"
+              class="button"
+              @click="take.document && take.change(forgetGround(take.document, ground.id))"
+            >
+              All by the rule
+            </button>
+            <button
+              v-if="ground.is_own"
+              type="button"
+              class="button"
+              @click="take.document && take.change(removeGround(take.document, ground.id))"
+            >
+              Take out
+            </button>
+          </div>
+        </template>
+      </li>
+    </ul>
+    <ChoiceList
+      v-if="(take.document?.grounds.length ?? 0) < most"
+      class="mt-3"
+      label="Add a ground"
+      align="left"
+      up
+      :model-value="BY_RULE"
+      :options="[{ value: BY_RULE, label: 'Add a ground …' }, ...choices]"
+      @update:model-value="add"
+    />
+  </section>
+</template>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import { freeIdOf } from '@/pairs/edits'
+import { setProof } from './settings'
+import { targetFrom, targetOf } from '@/take/roles'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+/** The brand’s own logo and picture, and the layer that makes a text on the picture readable. */
+const props = defineProps<{ proof: ProofFigures }>()
+const brand = useBrandStore()
+const take = useTakeStore()
+const settings = computed(() => take.shown?.proof)
+const problem = ref('')
+
+const NONE = ''
+const images = computed(() => (brand.detail?.sources ?? []).filter((one) => one.kind === 'image'))
+const logos = computed(() => [
+  { value: NONE, label: 'The name, in letters' },
+  ...images.value.map((one) => ({ value: one.id, label: one.name })),
+])
+const pictures = computed(() => [
+  { value: NONE, label: 'None' },
+  ...images.value.map((one) => ({ value: one.id, label: one.name })),
+])
+const overlays = computed(() => [
+  { value: NONE, label: 'Nothing' },
+  ...(take.shown?.overlays ?? []).map((one) => ({
+    value: one.id,
+    label: `${one.name}, ${Math.round(one.alpha * 100).toString()} %`,
+  })),
+])
+function set(name: 'logo' | 'picture' | 'overlay', value: string) {
+  if (take.document) take.change(setProof(take.document, { [name]: value || null }))
+}
+
+/** Where the pictures lie: the ground of the opening, in whose colours its text is set. */
+const opening = computed(() => {
+  const id = props.proof.sections.find(
+    (one) => one.page === 'home' && one.section === 'opening',
+  )?.ground
+  return props.proof.grounds.find((one) => one.id === id)
+})
+
+/** The ground itself is laid over the picture, no more of it than every text there needs. */
+async function lay() {
+  const document = take.document
+  const source = document?.proof.picture
+  const ground = opening.value
+  if (!document || !source || !ground) return
+  const target = targetOf(document, ground.key) ?? targetFrom(ground.key)
+  const id = freeIdOf('o', document.overlays)
+  const overlay = { id, name: `${ground.name} over picture`, ...target, alpha: 1 }
+  const laid = { ...document, overlays: [...document.overlays, overlay] }
+  try {
+    const alphas = await Promise.all(
+      ground.figures
+        .filter((one) => one.figure === 'heading' || one.figure === 'text')
+        .map((one) => least(laid, source, id, one.key, one.figure === 'heading' ? 'h1' : 'small')),
+    )
+    const alpha = Math.max(...alphas) / 100
+    const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))
+    take.change(setProof({ ...laid, overlays: layers }, { overlay: id }))
+    problem.value = ''
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+}
+
+async function least(
+  document: TakeDocument,
+  source: string,
+  layer: string,
+  text: string,
+  style: TextStyle,
+) {
+  const { size = null, weight = null } = props.proof.styles.find((one) => one.style === style) ?? {}
+  const found = await given(
+    api.POST('/api/sources/{source_id}/backdrop', {
+      params: { path: { source_id: source } },
+      body: { document, text, layers: [layer], usage: 'body text', size, weight, region: null },
+    }),
+  )
+  return found.least_opacity ?? 100
+}
+</script>
+
+<template>
+  <section v-if="settings" aria-label="Own material">
+    <h2 class="mb-2 text-title leading-tight">The brand’s own</h2>
+    <h3 class="text-quiet">Logo in the head of the page</h3>
+    <ChoiceList
+      class="mt-1"
+      label="Logo"
+      align="left"
+      :model-value="settings.logo ?? NONE"
+      :options="logos"
+      @update:model-value="set('logo', $event)"
+    />
+    <h3 class="mt-3 text-quiet">Picture behind the opening of the home page</h3>
+    <ChoiceList
+      class="mt-1"
+      label="Picture"
+      align="left"
+      :model-value="settings.picture ?? NONE"
+      :options="pictures"
+      @update:model-value="set('picture', $event)"
+    />
+    <template v-if="settings.picture">
+      <h3 class="mt-3 text-quiet">Laid over the picture</h3>
+      <ChoiceList
+        class="mt-1"
+        label="Layer over the picture"
+        align="left"
+        :model-value="settings.overlay ?? NONE"
+        :options="overlays"
+        @update:model-value="set('overlay', $event)"
+      />
+      <button type="button" class="button mt-2" @click="lay">
+        Lay {{ opening?.name }} over it, just enough
+      </button>
+      <p class="mt-1.5 text-quiet">
+        As little as every text there needs at the worst pixel of the whole picture.
+      </p>
+    </template>
+    <p v-if="problem" role="alert" class="mt-2 font-semibold">{{ problem }}</p>
+    <p v-if="!images.length" class="mt-3 text-quiet">
+      Add a logo or a picture in Source, and it can stand on the pages.
+    </p>
+  </section>
+</template>

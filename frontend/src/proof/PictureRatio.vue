@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { shallowRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { Backdrop, ProofFigures } from '@/api/types'
+import { formatRatio } from '@/ui/format'
+import { regionOf } from './parts'
+import type { PartFigures } from './parts'
+import { useTakeStore } from '@/take/take'
+
+/** What a text over the brand’s picture has under it: the worst pixel counts. */
+const props = defineProps<{
+  style: ProofFigures['styles'][number] | undefined
+  worn: PartFigures
+  element: Element | undefined
+}>()
+const take = useTakeStore()
+const found = shallowRef<Backdrop>()
+const problem = shallowRef('')
+
+watch(
+  [() => props.element, () => take.document, () => props.worn],
+  async () => {
+    const document = take.document
+    const source = document?.proof.picture
+    if (!document || !source || !props.element) return
+    const { overlay } = document.proof
+    try {
+      found.value = await given(
+        api.POST('/api/sources/{source_id}/backdrop', {
+          params: { path: { source_id: source } },
+          body: {
+            document,
+            text: props.worn.key,
+            layers: overlay ? [overlay] : [],
+            usage: 'body text',
+            size: props.style?.size ?? null,
+            weight: props.style?.weight ?? null,
+            region: regionOf(props.element),
+          },
+        }),
+      )
+      problem.value = ''
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
+  <section v-else-if="found" aria-label="Over the picture" class="mt-3">
+    <h3 class="text-quiet">Over the picture</h3>
+    <dl class="rule-list">
+      <div class="flex py-1">
+        <dt class="flex-1">Worst pixel under it</dt>
+        <dd class="value font-semibold">{{ formatRatio(found.worst) }} : 1</dd>
+      </div>
+      <div class="flex py-1">
+        <dt class="flex-1">All but 5 % have</dt>
+        <dd class="value">{{ formatRatio(found.low) }} : 1</dd>
+      </div>
+    </dl>
+    <p class="mt-1 font-semibold">
+      <template v-if="found.passes">It can be read everywhere.</template>
+      <template v-else-if="found.least_opacity !== null">
+        The layer over the picture must be {{ found.least_opacity }} % and more.
+      </template>
+      <template v-else>It needs a layer over the picture; see Pictures.</template>
+    </p>
+  </section>
+</template>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { ProofFigures, TakeDocument } from '@/api/types'
+import { inScheme } from '@/take/scheme'
+import ProofFrame from './ProofFrame.vue'
+import type { ProofContext } from './context'
+import { useContext } from './useContext'
+import { useTakeStore } from '@/take/take'
+
+/** The same page in two or three takes, scrolled together; or two with an edge between them to drag. */
+const props = defineProps<{
+  context: ProofContext
+  name: string
+  others: readonly { id: string; name: string }[]
+  width: number
+  slides: boolean
+}>()
+const take = useTakeStore()
+const box = useTemplateRef<HTMLElement>('box')
+const { width: room, height } = useElementSize(box)
+const HEAD = 26
+
+const documents = shallowRef<ReadonlyMap<string, TakeDocument>>(new Map())
+const figures = shallowRef<ReadonlyMap<string, ProofFigures>>(new Map())
+const problem = ref('')
+watch(
+  [() => props.others.map(({ id }) => id).join(), () => take.scheme],
+  async () => {
+    try {
+      const loaded = await Promise.all(props.others.map(({ id }) => load(id)))
+      documents.value = new Map(loaded.map((one) => [one.id, one.document]))
+      figures.value = new Map(loaded.map((one) => [one.id, one.proof]))
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
+  },
+  { immediate: true },
+)
+async function load(id: string) {
+  const saved = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))
+  const document = inScheme(saved.document, take.scheme)
+  const proof = await given(api.POST('/api/proof', { body: { document } }))
+  return { id, document, proof }
+}
+
+const first = computed(() => props.others[0]?.id ?? '')
+const second = computed(() => props.others[1]?.id ?? '')
+const page = () => props.context.page
+const contexts = [first, second].map((id) =>
+  useContext(
+    () => documents.value.get(id.value),
+    () => figures.value.get(id.value),
+    page,
+  ),
+)
+const columns = computed(() => [
+  { name: props.name, context: props.context },
+  ...props.others.map((one, row) => ({ name: one.name, context: contexts[row]?.value })),
+])
+const share = computed(() =>
+  props.slides ? room.value : (room.value - 8 * (columns.value.length - 1)) / columns.value.length,
+)
+const scale = computed(() => Math.min(1, share.value / props.width))
+
+const frames = useTemplateRef<InstanceType<typeof ProofFrame>[]>('frames')
+function follow(from: number, scrolled: number) {
+  frames.value?.forEach((frame, row) => {
+    if (row !== from) frame.follow(scrolled)
+  })
+}
+
+const edge = ref(50)
+</script>
+
+<template>
+  <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
+  <div
+    ref="box"
+    class="relative min-h-0 flex-1"
+    :class="!slides && 'flex gap-2'"
+    data-testid="beside"
+  >
+    <div
+      v-for="(column, row) in columns"
+      :key="row"
+      class="min-w-0"
+      :class="slides ? 'absolute inset-0' : 'flex-1'"
+      :style="slides && row === 1 ? { clipPath: `inset(0 0 0 ${edge}%)` } : undefined"
+    >
+      <p
+        class="h-6.5 truncate border border-b-0 border-ink bg-sheet px-2 leading-6 font-semibold"
+        :class="slides && row === 1 && 'text-right'"
+      >
+        {{ column.name }}
+      </p>
+      <div class="border border-ink">
+        <ProofFrame
+          v-if="column.context && room"
+          ref="frames"
+          :context="column.context"
+          :title="`${column.name}, ${context.page}`"
+          :width="width"
+          :scale="scale"
+          :height="height - HEAD - 2"
+          @scroll="follow(row, $event)"
+        />
+      </div>
+    </div>
+    <input
+      v-if="slides"
+      v-model.number="edge"
+      type="range"
+      min="0"
+      max="100"
+      class="slider absolute inset-x-0 bottom-2 z-10 mx-2 w-[calc(100%-16px)]"
+      :aria-label="`Edge between ${columns[0]?.name} and ${columns[1]?.name}`"
+    />
+    <div
+      v-if="slides"
+      class="pointer-events-none absolute top-0 bottom-0 w-0.5 bg-ink"
+      :style="{ left: `${edge}%` }"
+      aria-hidden="true"
+    ></div>
+  </div>
+</template>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { TakeDocument } from '@/api/types'
+import ActionMenu from '@/ui/ActionMenu.vue'
+import RenameDialog from '@/ui/RenameDialog.vue'
+import { useSelection } from '@/frame/useSelection'
+import { EXTRA_ROLES, addOwnRole, pinRole, targetFrom } from '@/take/roles'
+import type { Target } from '@/take/roles'
+import { roleName } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+const props = defineProps<{ document: TakeDocument }>()
+const take = useTakeStore()
+const { selected } = useSelection('swatch')
+const isNaming = ref(false)
+
+const OWN = 'own'
+const actions = computed(() => [
+  ...EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)).map(
+    (role) => ({ value: role, label: roleName(role) }),
+  ),
+  { value: OWN, label: 'One of your own' },
+])
+function act(role: string) {
+  if (role === OWN) isNaming.value = true
+  else add(role)
+}
+/** What is selected wears it; else a swatch that has nothing to do yet. */
+function wearer(): Target {
+  if (selected.value) return targetFrom(selected.value)
+  const busy = new Set(props.document.roles.map((one) => one.swatch))
+  const free =
+    props.document.swatches.find((one) => !busy.has(one.id)) ?? props.document.swatches[0]
+  return { swatch: free?.id ?? '', step: null }
+}
+
+function add(role: string) {
+  const { document } = take
+  if (!document) return
+  const made = pinRole(document, role, wearer())
+  const other = made.other && {
+    ...made.other,
+    roles: pinRole({ ...made, ...made.other }, role, wearer()).roles,
+  }
+  take.change({ ...made, other })
+}
+
+function addOwn(name: string) {
+  if (take.document) take.change(addOwnRole(take.document, name, wearer()))
+}
+</script>
+
+<template>
+  <ActionMenu class="relative" :actions="actions" @act="act">Add a role</ActionMenu>
+  <RenameDialog
+    v-model="isNaming"
+    title="A role of your own"
+    label="Name of the role"
+    verb="Add"
+    name=""
+    :longest="40"
+    @rename="addOwn"
+  />
+</template>

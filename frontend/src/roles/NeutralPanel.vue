@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Neutral, TakeChange, TakeDocument } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import RemoveButton from '@/take/RemoveButton.vue'
+import { useLimits } from '@/take/useLimits'
+
+const props = defineProps<{
+  document: TakeDocument
+  make: (change: TakeChange) => Promise<void>
+}>()
+
+const SPACINGS = [
+  { value: 'contrast', label: 'Even in contrast' },
+  { value: 'lightness', label: 'Even in lightness' },
+] as const
+const limits = useLimits()
+const tints = computed(() => [
+  { value: '', label: 'Pure grey' },
+  ...props.document.swatches.map((one) => ({ value: one.id, label: `Tinted by ${one.name}` })),
+])
+
+const set = (neutral: Neutral, changes: Partial<Neutral>) =>
+  props.make({ kind: 'neutral', neutral: { ...neutral, ...changes } })
+
+function add() {
+  const taken = new Set(props.document.neutrals.map(({ id }) => id))
+  let number = 1
+  while (taken.has(`n${number.toString()}`)) number += 1
+  const name = number > 1 ? `Neutral ${number.toString()}` : 'Neutral'
+  const id = `n${number.toString()}`
+  void props.make({
+    kind: 'neutral',
+    neutral: { id, name, tint: null, strength: 0.35, steps: 11, spacing: 'contrast' },
+  })
+}
+const numberOf = (event: Event) =>
+  event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
+
+function setSteps(neutral: Neutral, event: Event) {
+  const steps = Math.round(numberOf(event))
+  if (limits.value && steps >= limits.value.least_steps && steps <= limits.value.most_steps)
+    void set(neutral, { steps })
+}
+function setName(neutral: Neutral, event: Event) {
+  const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
+  if (name) void set(neutral, { name })
+}
+</script>
+
+<template>
+  <h2 class="text-title">Neutrals</h2>
+  <p class="mt-1 text-quiet">
+    Greys for grounds, quiet text and lines, each row a ramp in the chart.
+  </p>
+  <fieldset
+    v-for="neutral in document.neutrals"
+    :key="neutral.id"
+    class="mt-3 min-w-0 border-t border-ink pt-2"
+  >
+    <legend class="sr-only">{{ neutral.name }}</legend>
+    <label class="text-small text-quiet">
+      Name
+      <input
+        class="field text-ink"
+        maxlength="80"
+        :value="neutral.name"
+        @change="setName(neutral, $event)"
+      />
+    </label>
+    <ChoiceList
+      class="mt-2"
+      label="Tint"
+      align="left"
+      :model-value="neutral.tint ?? ''"
+      :options="tints"
+      @update:model-value="set(neutral, { tint: $event || null })"
+    />
+    <label class="mt-2 flex items-center gap-2" :class="neutral.tint === null && 'text-quiet'">
+      <span class="w-16">Strength</span>
+      <input
+        type="range"
+        class="slider min-w-0 flex-1"
+        min="0"
+        max="1"
+        step="0.05"
+        :disabled="neutral.tint === null"
+        :value="neutral.strength"
+        :aria-valuetext="`${Math.round(neutral.strength * 100).toString()} per cent`"
+        @change="set(neutral, { strength: numberOf($event) })"
+      />
+    </label>
+    <div class="mt-2 flex items-center gap-2">
+      <label class="flex items-center gap-2"
+        ><span class="w-16">Steps</span>
+        <input
+          type="number"
+          class="field value w-16"
+          :min="limits?.least_steps"
+          :max="limits?.most_steps"
+          :value="neutral.steps"
+          @change="setSteps(neutral, $event)"
+      /></label>
+      <ChoiceList
+        class="min-w-0 flex-1"
+        label="Spacing"
+        :model-value="neutral.spacing"
+        :options="SPACINGS"
+        @update:model-value="set(neutral, { spacing: $event })"
+      />
+    </div>
+    <RemoveButton class="mt-2" :owner="neutral.id" :name="neutral.name" />
+  </fieldset>
+  <button
+    v-if="limits && document.neutrals.length < limits.neutrals"
+    type="button"
+    class="button mt-3"
+    @click="add"
+  >
+    Add neutrals
+  </button>
+</template>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { stepAcross, stepOf } from './rampLayout'
+import type { Assignment, Row } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import CopyButton from '@/ui/CopyButton.vue'
+import PairList from '@/take/PairList.vue'
+import { isExtra, pinRole, roleLabel, swapRoles } from '@/take/roles'
+import { formatShare } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+const props = defineProps<{ assignment: Assignment; rows: readonly Row[] }>()
+const emit = defineEmits<{ remove: []; close: [] }>()
+const take = useTakeStore()
+const router = useRouter()
+
+const name = computed(() => roleLabel(take.shown?.roles ?? [], props.assignment.role))
+const row = computed(() => props.rows.find((one) => one.owner === props.assignment.swatch))
+const step = computed(() => stepOf(props.rows, props.assignment))
+const owners = computed(() => props.rows.map((one) => ({ value: one.owner, label: one.name })))
+const steps = computed(() =>
+  (row.value?.steps ?? []).map((one) => ({
+    value: one.step.toString(),
+    label: one.is_own ? 'Itself' : `Step ${one.step.toString()}`,
+    note: one.hex,
+  })),
+)
+const others = computed(() => [
+  { value: '', label: 'Swap with …' },
+  ...(take.shown?.roles ?? [])
+    .filter((one) => one.role !== props.assignment.role)
+    .map((one) => ({ value: one.role, label: roleLabel(take.shown?.roles ?? [], one.role) })),
+])
+const cell = computed(() =>
+  take.evaluation?.measure.find((one) => one.roles.includes(props.assignment.role)),
+)
+const pairs = computed(() =>
+  (take.evaluation?.pairs ?? []).filter((pair) =>
+    [pair.text, pair.ground].includes(props.assignment.role),
+  ),
+)
+
+function pin(owner: string, number: number | null) {
+  if (!take.document) return
+  const target = { swatch: owner, step: number }
+  take.change(pinRole(take.document, props.assignment.role, target))
+}
+/** In another ramp: the step that stands nearest on the contrast scale. */
+function wear(owner: string) {
+  const next = props.rows.find((one) => one.owner === owner)
+  const nearest = next && stepAcross(next, step.value?.position ?? 0.5)
+  if (nearest) pin(owner, nearest.step)
+}
+function setStep(value: string) {
+  const chosen = row.value?.steps.find((one) => one.step.toString() === value)
+  if (chosen && row.value) pin(row.value.owner, chosen.is_own ? null : chosen.step)
+}
+function swap(role: string) {
+  if (role && take.document) take.change(swapRoles(take.document, props.assignment.role, role))
+}
+</script>
+
+<template>
+  <section :aria-label="`Role ${name}`">
+    <div class="flex gap-3">
+      <div
+        class="keeps-color h-23 w-23 flex-none border border-hair"
+        :style="{ backgroundColor: step?.hex }"
+      ></div>
+      <div class="min-w-0">
+        <h2 class="text-title leading-tight wrap-break-word">{{ name }}</h2>
+        <p class="wrap-break-word">{{ step?.name }}</p>
+        <CopyButton v-if="step" :value="step.hex" class="mt-1" />
+        <p v-if="cell" class="text-quiet">{{ formatShare(cell.share) }} of the page</p>
+      </div>
+    </div>
+    <p class="mt-2">{{ assignment.reason }}</p>
+    <h3 class="mt-4 text-quiet">Worn by</h3>
+    <div class="mt-1 flex gap-2">
+      <ChoiceList
+        class="min-w-0 flex-1"
+        label="Ramp"
+        align="left"
+        :model-value="assignment.swatch"
+        :options="owners"
+        @update:model-value="wear"
+      />
+      <ChoiceList
+        class="w-24"
+        label="Step"
+        :model-value="(step?.step ?? 0).toString()"
+        :options="steps"
+        @update:model-value="setStep"
+      />
+    </div>
+    <ChoiceList
+      class="mt-2"
+      label="Swap with"
+      align="left"
+      model-value=""
+      :options="others"
+      @update:model-value="swap"
+    />
+    <div class="mt-3 flex gap-2">
+      <button v-if="isExtra(assignment.role)" type="button" class="button" @click="emit('remove')">
+        Remove the role
+      </button>
+      <button type="button" class="button" @click="emit('close')">Close</button>
+    </div>
+    <PairList :pairs="pairs" @open="router.push({ name: 'pairs', query: { pair: $event } })" />
+  </section>
+</template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AddRoleMenu from './AddRoleMenu.vue'
+import type { PairFigures, TakeChange, TakeDocument } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import { useTakeStore } from '@/take/take'
+
+const props = defineProps<{
+  document: TakeDocument
+  broken: readonly PairFigures[]
+  make: (change: TakeChange) => Promise<void>
+}>()
+const take = useTakeStore()
+
+const STEP_NAMES = [
+  { value: 'words', label: 'Steps in words' },
+  { value: 'numbers', label: 'Steps 50 to 950' },
+] as const
+const stepNames = computed({
+  get: () => props.document.step_names,
+  set: (value) => {
+    if (take.document) take.change({ ...take.document, step_names: value })
+  },
+})
+const warning = computed(() => {
+  const names = props.broken.slice(0, 2).map((pair) => `${pair.text_name} on ${pair.ground_name}`)
+  const more = props.broken.length > 2 ? ` and ${(props.broken.length - 2).toString()} more` : ''
+  return names.length ? `This would fall short: ${names.join(', ')}${more}` : ''
+})
+
+async function suggest() {
+  await take.cutVersion('Before roles were suggested', true)
+  await props.make({ kind: 'suggest' })
+}
+</script>
+
+<template>
+  <div class="flex items-center gap-2">
+    <p class="mr-auto min-w-0 truncate" :class="warning && 'font-semibold'" role="status">
+      {{ warning || 'Every colour in steps, lined up by contrast. Drag a role to another step.' }}
+    </p>
+    <ChoiceList v-model="stepNames" label="Names of steps" class="w-36" :options="STEP_NAMES" />
+    <AddRoleMenu :document="document" />
+    <button
+      v-if="!document.other || document.scheme === 'night'"
+      type="button"
+      class="button"
+      @click="make({ kind: 'night' })"
+    >
+      {{ document.other ? 'Derive night anew' : 'Make a night scheme' }}
+    </button>
+    <button type="button" class="button" @click="suggest">Suggest roles</button>
+  </div>
+</template>

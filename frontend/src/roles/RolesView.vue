@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import type { TakeDocument } from '@/api/types'
+import EmptyStep from '@/ui/EmptyStep.vue'
+import InspectorPanel from '@/frame/InspectorPanel.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import PlanBar from './PlanBar.vue'
+import RampChart from './RampChart.vue'
+import RoleInspector from './RoleInspector.vue'
+import RolePanels from './RolePanels.vue'
+import RoleTools from './RoleTools.vue'
+import { useChange } from '@/take/useChange'
+import { useRamps } from './useRamps'
+import { useSelection } from '@/frame/useSelection'
+import { isExtra, removeRole } from '@/take/roles'
+import { useTakeStore } from '@/take/take'
+
+defineProps<{ isOver: boolean }>()
+defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
+const take = useTakeStore()
+const change = useChange()
+const { rows, overlays } = useRamps()
+const { selected, select } = useSelection('swatch')
+const { selected: role, select: selectRole } = useSelection('role')
+
+/** The pairs that fall short while nothing is being tried: what a gesture breaks is counted from there. */
+const shortBefore = shallowRef(new Set<string>())
+watch(
+  () => [take.preview, take.evaluation] as const,
+  ([preview, evaluation]) => {
+    if (!preview && evaluation)
+      shortBefore.value = new Set(evaluation.pairs.filter((one) => !one.passes).map(({ id }) => id))
+  },
+  { immediate: true },
+)
+const broken = computed(() =>
+  take.preview
+    ? take.preview.evaluation.pairs.filter((one) => !one.passes && !shortBefore.value.has(one.id))
+    : [],
+)
+const assignment = computed(() => take.shown?.roles.find((one) => one.role === role.value))
+
+function show(document: TakeDocument) {
+  change.showDocument(document)
+}
+
+function remove(name: string) {
+  if (!take.document || !isExtra(name)) return
+  take.change(removeRole(take.document, name))
+  selectRole(undefined)
+}
+</script>
+
+<template>
+  <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
+      <EmptyStep
+        v-if="take.isEmpty"
+        title="No roles yet"
+        text="Here every colour stands in steps, lined up by contrast, with the roles pinned to them. Build a palette from a source first."
+      />
+      <template v-else-if="take.shown && take.evaluation">
+        <RoleTools :document="take.shown" :broken="broken" :make="change.make" />
+        <RampChart
+          class="min-h-80"
+          :document="take.shown"
+          :evaluation="take.evaluation"
+          :rows="rows"
+          :selected="selected"
+          :selected-role="role"
+          :broken="broken.length"
+          @select="select"
+          @role="selectRole"
+          @show="show"
+          @keep="change.keep"
+          @drop="change.drop"
+          @remove="remove"
+        />
+        <PlanBar :document="take.shown" :evaluation="take.evaluation" />
+        <NoticeBar
+          v-if="change.problem.value"
+          :text="change.problem.value"
+          @dismiss="change.problem.value = ''"
+        />
+      </template>
+    </div>
+    <InspectorPanel>
+      <RoleInspector
+        v-if="assignment && take.shown"
+        :key="assignment.role"
+        :assignment="assignment"
+        :rows="rows"
+        @remove="remove(assignment.role)"
+        @close="selectRole(undefined)"
+      />
+      <RolePanels
+        v-else-if="take.shown && !take.isEmpty"
+        :document="take.shown"
+        :overlays="overlays"
+        :said="change.said.value"
+        :make="change.make"
+        @role="selectRole"
+      />
+    </InspectorPanel>
+  </main>
+</template>

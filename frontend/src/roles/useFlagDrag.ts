@@ -1,0 +1,89 @@
+import { ref } from 'vue'
+import type { Ref } from 'vue'
+import { stepNear } from './rampLayout'
+import type { Row, TakeDocument } from '@/api/types'
+import { isSame, pinRole, swapRoles, targetOf } from '@/take/roles'
+
+interface Look {
+  readonly document: TakeDocument
+  readonly rows: readonly Row[]
+}
+interface Verbs {
+  show: (document: TakeDocument) => void
+  keep: () => void
+  drop: () => void
+}
+const SLIP = 4
+
+/** A flag under the pointer: to another step or ramp, or onto another flag, with which it changes places. */
+export function useFlagDrag(
+  chart: Ref<HTMLElement | undefined>,
+  width: Ref<number>,
+  rowHeight: Ref<number>,
+  look: Look,
+  verbs: Verbs,
+) {
+  const carried = ref<{ role: string; x: number; y: number; with: string | undefined }>()
+  let grip:
+    | { role: string; x: number; y: number; from: TakeDocument; others: Map<string, DOMRect> }
+    | undefined
+
+  const place = (event: PointerEvent) => {
+    const box = chart.value?.getBoundingClientRect()
+    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
+  }
+
+  function grab(role: string, event: PointerEvent) {
+    if (event.button !== 0) return
+    grip = { role, ...place(event), from: look.document, others: otherFlags(role) }
+    chart.value?.setPointerCapture(event.pointerId)
+  }
+
+  /** Where the other flags are when the gesture begins: what is shown meanwhile moves them about. */
+  function otherFlags(own: string): Map<string, DOMRect> {
+    const flags = [...(chart.value?.querySelectorAll('[data-flag]') ?? [])]
+    return new Map(
+      flags.flatMap((one) => {
+        const role = one.getAttribute('data-flag')
+        return role && role !== own ? [[role, one.getBoundingClientRect()] as const] : []
+      }),
+    )
+  }
+
+  const flagUnder = ({ clientX: x, clientY: y }: PointerEvent) =>
+    [...(grip?.others ?? [])].find(
+      ([, box]) => x >= box.left && x <= box.right && y >= box.top && y <= box.bottom,
+    )?.[0]
+
+  function move(event: PointerEvent) {
+    if (!grip) return
+    const now = place(event)
+    if (!carried.value && Math.hypot(now.x - grip.x, now.y - grip.y) < SLIP) return
+    const other = flagUnder(event)
+    carried.value = { role: grip.role, ...now, with: other }
+    if (other) verbs.show(swapRoles(grip.from, grip.role, other))
+    else {
+      const target = stepNear(look.rows, now.x, now.y, width.value, rowHeight.value)
+      if (target && !isSame(target, targetOf(look.document, grip.role)))
+        verbs.show(pinRole(grip.from, grip.role, target))
+    }
+  }
+
+  function end(verb: () => void) {
+    const moved = carried.value !== undefined
+    grip = carried.value = undefined
+    if (moved) verb()
+  }
+
+  return {
+    carried,
+    grab,
+    move,
+    release: () => {
+      end(verbs.keep)
+    },
+    cancel: () => {
+      end(verbs.drop)
+    },
+  }
+}

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ColorDetail } from './colorDetail'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import CopyButton from '@/ui/CopyButton.vue'
+import type { Choice, Role } from '@/api/types'
+import type { Offer } from './useProposal'
+import { formatShare, roleName } from '@/ui/format'
+
+const props = defineProps<{
+  offers: readonly Offer[]
+  roles: readonly Role[]
+  /** Whether the shares mean anything: those of a list don't. */
+  hasShares: boolean
+  /** What else is to be said of a colour: those that pass for it, and what it is used for. */
+  details?: Readonly<Record<string, ColorDetail | undefined>>
+}>()
+const emit = defineEmits<{ choose: [offer: Offer, choice: Choice]; drop: [offer: Offer] }>()
+
+const options = computed<{ value: Choice; label: string }[]>(() => [
+  ...props.roles.map((role) => ({ value: role, label: roleName(role) })),
+  { value: 'keep', label: 'Keep, no role' },
+  { value: 'leave out', label: 'Leave out' },
+])
+const largest = computed(() => Math.max(...props.offers.map((offer) => offer.share), 0.01))
+</script>
+
+<template>
+  <ul class="border-t border-ink" data-testid="found-colors">
+    <li
+      v-for="offer in offers"
+      :key="`${offer.color.hex}${offer.color.name}`"
+      class="grid grid-cols-[54px_84px_minmax(90px,1fr)_60px_170px_40px] items-stretch gap-x-3 border-b border-hair bg-sheet"
+    >
+      <span
+        class="keeps-color min-h-10.5 border-r border-hair"
+        :style="{ backgroundColor: offer.color.hex }"
+      ></span>
+      <span class="self-center"
+        ><CopyButton :value="offer.color.hex" :what="offer.color.name"
+      /></span>
+      <span class="min-w-0 self-center">
+        <span class="block truncate font-semibold" :title="offer.color.name">
+          {{ offer.color.name
+          }}<span v-if="offer.color.is_stop" class="font-normal text-quiet">, gradient stop</span>
+        </span>
+        <span v-if="details?.[offer.color.hex]" class="flex items-center gap-2">
+          <span v-if="details[offer.color.hex]?.alike.length" class="keeps-color flex">
+            <span
+              v-for="hex in details[offer.color.hex]?.alike"
+              :key="hex"
+              class="h-3 w-3 border-y border-r border-hair first:border-l"
+              :style="{ backgroundColor: hex }"
+              :title="hex"
+            ></span>
+          </span>
+          <span class="truncate text-small text-quiet">{{ details[offer.color.hex]?.uses }}</span>
+        </span>
+        <span
+          v-else-if="hasShares && !offer.color.picked"
+          class="mt-1 block h-1 bg-ink"
+          :style="{ width: `${(offer.share / largest) * 100}%` }"
+        ></span>
+      </span>
+      <span v-if="offer.color.picked" class="self-center text-right">
+        <button
+          type="button"
+          class="underline underline-offset-2"
+          :aria-label="`Take ${offer.color.name} off this list`"
+          @click="emit('drop', offer)"
+        >
+          picked
+        </button>
+      </span>
+      <span v-else class="value self-center text-right">{{
+        hasShares ? formatShare(offer.share) : ''
+      }}</span>
+      <ChoiceList
+        class="self-center"
+        :label="`What ${offer.color.name} becomes`"
+        :model-value="offer.choice"
+        :options="options"
+        @update:model-value="emit('choose', offer, $event)"
+      />
+      <span class="self-center font-semibold">{{
+        offer.choice !== 'leave out' ? 'held' : ''
+      }}</span>
+    </li>
+  </ul>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import type { Source } from '@/api/types'
+import { countOf } from '@/ui/format'
+
+defineProps<{ source: Source }>()
+</script>
+
+<template>
+  <div v-if="source.list" class="border border-ink bg-sheet px-4 py-3">
+    <h2 class="text-title">{{ source.list.title ?? source.name }}</h2>
+    <p class="text-quiet">
+      {{ countOf(source.colors.length, 'colour', 'colours') }}, read as {{ source.list.format }}
+    </p>
+    <Disclosure v-if="source.list.notes.length" v-slot="{ open }" as="div" class="mt-2">
+      <DisclosureButton class="underline underline-offset-2">
+        {{ open ? 'Hide' : 'Show' }}
+        {{ countOf(source.list.notes.length, 'note', 'notes').toLowerCase() }} on what could not be
+        taken as it stands
+      </DisclosureButton>
+      <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
+        <li v-for="(note, row) in source.list.notes" :key="row" class="flex gap-3 py-1">
+          <span class="value w-16 flex-none text-quiet">{{
+            note.line ? `line ${note.line}` : ''
+          }}</span>
+          <span class="min-w-0 wrap-break-word">{{ note.text }}</span>
+        </li>
+      </DisclosurePanel>
+    </Disclosure>
+  </div>
+</template>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { ref, shallowRef, watch } from 'vue'
+import SheetDialog from '@/ui/SheetDialog.vue'
+import { api, explain, given } from '@/api/client'
+import type { UnderstoodList } from '@/api/types'
+import { countOf } from '@/ui/format'
+
+const props = defineProps<{ initial: string }>()
+const emit = defineEmits<{ keep: [text: string]; file: [file: File] }>()
+const shown = defineModel<boolean>({ required: true })
+const text = ref('')
+const understood = shallowRef<UnderstoodList>()
+const problem = ref('')
+const picker = ref<HTMLInputElement>()
+
+watch(shown, (isShown) => {
+  if (isShown) text.value = props.initial
+})
+watchDebounced(text, understand, { debounce: 120 })
+
+async function understand() {
+  const asked = text.value
+  problem.value = ''
+  if (!asked.trim()) {
+    understood.value = undefined
+    return
+  }
+  try {
+    const answer = await given(api.POST('/api/lists', { body: { text: asked } }))
+    if (asked === text.value) understood.value = answer
+  } catch (reason) {
+    if (asked !== text.value) return
+    understood.value = undefined
+    problem.value = explain(reason)
+  }
+}
+
+function keep() {
+  if (!understood.value) return
+  emit('keep', text.value)
+  shown.value = false
+}
+
+function picked() {
+  const file = picker.value?.files?.[0]
+  if (!file) return
+  emit('file', file)
+  shown.value = false
+}
+</script>
+
+<template>
+  <SheetDialog
+    v-model="shown"
+    wide
+    title="Type or paste colours"
+    description="One colour in any CSS notation or as decimals such as 43 58 140; or a whole list, a stylesheet’s custom properties, SCSS variables, design tokens, a GPL palette, CSV."
+  >
+    <form class="mt-3" @submit.prevent="keep">
+      <label class="sr-only" for="paste-text">Colours</label>
+      <textarea
+        id="paste-text"
+        v-model="text"
+        class="field value h-32 resize-y py-1.5"
+        spellcheck="false"
+        placeholder="Primary: #2b3a8c"
+        aria-describedby="paste-problem"
+        @keydown.ctrl.enter="keep"
+      ></textarea>
+      <p id="paste-problem" role="alert" class="mt-1 font-semibold empty:hidden">{{ problem }}</p>
+      <div v-if="understood" class="mt-2" role="status" data-testid="understood">
+        <p class="text-quiet">
+          {{ countOf(understood.colors.length, 'colour', 'colours') }}, read as
+          {{ understood.format }}
+        </p>
+        <ul class="mt-1 flex max-h-36 flex-wrap gap-x-4 gap-y-1 overflow-auto">
+          <li v-for="(color, row) in understood.colors" :key="row" class="flex items-center gap-2">
+            <span
+              class="keeps-color h-5 w-5 border border-hair"
+              :style="{ backgroundColor: color.hex }"
+            ></span>
+            <span class="value">{{ color.hex }}</span>
+            <span class="max-w-40 truncate">{{ color.name }}</span>
+          </li>
+        </ul>
+        <ul v-if="understood.notes.length" class="mt-2 max-h-24 overflow-auto text-quiet">
+          <li v-for="(note, row) in understood.notes" :key="row">
+            {{ note.line ? `Line ${note.line}: ` : '' }}{{ note.text }}
+          </li>
+        </ul>
+      </div>
+      <div class="mt-4 flex gap-2">
+        <button class="button-solid" :disabled="!understood">Keep as a source</button>
+        <button type="button" class="button" @click="picker?.click()">Read a file as a list</button>
+        <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
+      </div>
+      <input
+        ref="picker"
+        type="file"
+        class="hidden"
+        aria-label="File with a list of colours"
+        accept=".css,.scss,.json,.tokens,.gpl,.csv,.tsv,.txt,.md,.svg"
+        @change="picked"
+      />
+    </form>
+  </SheetDialog>
+</template>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { computed, ref, toRef } from 'vue'
+import type { Choice, Source } from '@/api/types'
+import InspectorPanel from '@/frame/InspectorPanel.vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import RenameDialog from '@/ui/RenameDialog.vue'
+import EmptySource from './EmptySource.vue'
+import FoundColors from './FoundColors.vue'
+import ListSource from './ListSource.vue'
+import MoodDialog from './MoodDialog.vue'
+import MoodSource from './MoodSource.vue'
+import PictureSource from './PictureSource.vue'
+import SourceRail from './SourceRail.vue'
+import StylesheetSource from './StylesheetSource.vue'
+import SuggestedStart from './SuggestedStart.vue'
+import { useAdoption } from './useAdoption'
+import { useScreenPicker } from './useScreenPicker'
+import { useProposal } from './useProposal'
+import type { Offer } from './useProposal'
+import { stylesheetDetails } from './stylesheetDetails'
+import { useSelection } from '@/frame/useSelection'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+defineProps<{ isOver: boolean }>()
+const emit = defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
+const brand = useBrandStore()
+const take = useTakeStore()
+const { selected, select } = useSelection('source')
+const screen = useScreenPicker()
+const showsMood = ref(false)
+const renamed = ref<Source>()
+
+const sources = computed(() => brand.detail?.sources ?? [])
+const source = computed(
+  () => sources.value.find((one) => one.id === selected.value) ?? sources.value[0],
+)
+const { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose } = useProposal(
+  source,
+  toRef(() => take.document),
+)
+const adoption = useAdoption(source)
+const roles = computed(() => proposal.value?.roles.map((one) => one.role) ?? [])
+const details = computed(() => stylesheetDetails(source.value?.stylesheet))
+
+function become(offer: Offer, choice: Choice) {
+  if (isBuilt.value) adoption.become(offer, choice)
+  else choose(offer.color.hex, choice)
+}
+
+/** Building anew replaces everything, so that what was there is kept as a version first. */
+async function build() {
+  const built = await current()
+  if (!built || isAsProposed.value) return
+  if (isBuilt.value)
+    await take.cutVersion(
+      `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
+      true,
+    )
+  take.change({ ...built, harmony: take.document?.harmony ?? built.harmony })
+}
+
+async function keepAndShow(work: Promise<Source | undefined>) {
+  const kept = await work
+  if (kept) select(kept.id)
+}
+
+async function pickScreen() {
+  const hex = await screen.pick()
+  if (hex) await keepAndShow(brand.addText(hex))
+}
+</script>
+
+<template>
+  <main class="grid grid-cols-[196px_minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <SourceRail
+      :sources="sources"
+      :selected="source?.id"
+      :reading="brand.reading"
+      :picks-screen="screen.isSupported.value"
+      @select="select"
+      @files="emit('files', $event)"
+      @cancel="brand.cancelReading()"
+      @paste="emit('paste', '')"
+      @mood="showsMood = true"
+      @screen="pickScreen"
+      @rename="renamed = $event"
+      @remove="brand.remove($event)"
+    />
+    <div
+      class="relative flex min-h-0 flex-col gap-2.5 overflow-y-auto p-4 pt-3"
+      tabindex="0"
+      role="region"
+      aria-label="The source and its colours"
+    >
+      <EmptySource
+        v-if="!source"
+        :is-over="isOver"
+        @files="emit('files', $event)"
+        @paste="emit('paste', '')"
+        @mood="showsMood = true"
+      />
+      <template v-else>
+        <PictureSource
+          v-if="source.image"
+          v-model:leave-out-ground="leaveOutGround"
+          :source="source"
+          :is-over="isOver"
+          @read="brand.readAgain(source, $event)"
+          @pick="adoption.pick"
+        />
+        <StylesheetSource
+          v-if="source.stylesheet"
+          :source="source"
+          @read="brand.readAgain(source, $event)"
+        >
+          <FoundColors
+            :offers="offers"
+            :roles="roles"
+            :details="details"
+            has-shares
+            @choose="become"
+            @drop="adoption.drop($event.color.hex)"
+          />
+        </StylesheetSource>
+        <ListSource v-if="source.list" :source="source" />
+        <MoodSource v-if="source.mood" :source="source" />
+        <FoundColors
+          v-if="!source.stylesheet"
+          :offers="offers"
+          :roles="roles"
+          :has-shares="source.kind !== 'list'"
+          @choose="become"
+          @drop="adoption.drop($event.color.hex)"
+        />
+      </template>
+      <NoticeBar
+        v-if="adoption.refusal.value"
+        class="sticky bottom-0"
+        :text="adoption.refusal.value"
+        @dismiss="adoption.refusal.value = ''"
+      />
+      <NoticeBar
+        v-if="brand.removed"
+        class="sticky bottom-0"
+        :text="`${brand.removed.name} was removed. Swatches that came from it stay.`"
+        @dismiss="brand.forgetRemoved()"
+      >
+        <button type="button" class="button" @click="brand.restore()">Bring it back</button>
+      </NoticeBar>
+    </div>
+    <InspectorPanel>
+      <SuggestedStart
+        v-if="proposal && source"
+        :proposal="proposal"
+        :kind="source.kind"
+        :is-built="isAsProposed"
+        :failing="take.failing"
+        :replaces="!take.isEmpty"
+        @build="build"
+      />
+      <template v-else-if="!source">
+        <h2 class="text-title">What happens here</h2>
+        <p class="mt-2">
+          The colours of the artwork are held: nothing moves them later unless you release them.
+          Grounds and text are made from the primary, so that the pairs a page needs can be read.
+        </p>
+      </template>
+    </InspectorPanel>
+    <MoodDialog
+      v-model="showsMood"
+      @keep="(words, field) => keepAndShow(brand.addMood(words, field))"
+    />
+    <RenameDialog
+      :model-value="renamed !== undefined"
+      title="Rename the source"
+      :name="renamed?.name ?? ''"
+      :longest="200"
+      @update:model-value="renamed = undefined"
+      @rename="renamed && brand.rename(renamed, $event)"
+    />
+  </main>
+</template>

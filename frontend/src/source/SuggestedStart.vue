@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Proposal, Source } from '@/api/types'
+import { roleName } from '@/ui/format'
+
+const props = defineProps<{
+  proposal: Proposal
+  kind: Source['kind']
+  isBuilt: boolean
+  failing: number
+  replaces: boolean
+}>()
+const emit = defineEmits<{ build: [] }>()
+
+const FROM = {
+  image: 'From the artwork, held as it is',
+  stylesheet: 'From the old site, held as it is',
+  list: 'From the list, held as it is',
+  mood: 'From the mood’s anchors',
+} as const
+const read = computed(() => props.proposal.roles.filter((role) => !role.made))
+const made = computed(() => props.proposal.roles.filter((role) => role.made))
+const parts = computed(() => [
+  { title: FROM[props.kind], roles: read.value },
+  { title: 'Made to go with it, free to move', roles: made.value },
+])
+</script>
+
+<template>
+  <section aria-label="Suggested start">
+    <h2 class="text-title">Suggested start</h2>
+    <div class="mt-2 flex items-center gap-3">
+      <button type="button" class="button-solid" :disabled="isBuilt" @click="emit('build')">
+        {{ isBuilt ? 'Palette built' : replaces ? 'Build anew from this' : 'Build the palette' }}
+      </button>
+      <RouterLink v-if="isBuilt" :to="{ name: 'pairs' }" class="underline underline-offset-2">
+        {{ failing ? `See the ${failing} short` : 'See the pairs' }}
+      </RouterLink>
+    </div>
+    <template v-for="part in parts" :key="part.title">
+      <h3 v-if="part.roles.length" class="mt-3 text-quiet">{{ part.title }}</h3>
+      <ul class="rule-list" :data-testid="part.roles === read ? 'roles-read' : 'roles-made'">
+        <li v-for="proposed in part.roles" :key="proposed.role" class="py-1.5">
+          <p class="flex items-center gap-2">
+            <span
+              class="keeps-color h-4 w-4 flex-none border border-hair"
+              :style="{ backgroundColor: proposed.hex }"
+            ></span>
+            <b class="flex-1 font-semibold">{{ roleName(proposed.role) }}</b>
+            <span class="value">{{ proposed.hex }}</span>
+          </p>
+          <p class="text-small leading-snug text-quiet">{{ proposed.reason }}</p>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,83 @@
+import { ref } from 'vue'
+import type { Ref } from 'vue'
+import type { Choice, Source, TakeDocument } from '@/api/types'
+import type { Offer } from './useProposal'
+import { adoptColor, giveRole, removeSwatch, rolesOfSwatch, swatchOf } from '@/take/edits'
+import { roleNames } from '@/ui/format'
+import { useBrandStore } from '@/take/brand'
+import { useTakeStore } from '@/take/take'
+
+/** Colours of a source on their way into a palette that is built already, each a step of its own. */
+export function useAdoption(source: Ref<Source | undefined>) {
+  const take = useTakeStore()
+  const brand = useBrandStore()
+  const refusal = ref('')
+
+  function become(offer: Offer, choice: Choice) {
+    refusal.value = ''
+    if (!take.document || !source.value) return
+    if (choice === 'keep' || choice === 'leave out') release(take.document, offer, choice)
+    else {
+      const { document, swatch } = adopted(take.document, offer.color, offer.share)
+      take.change(giveRole(document, choice, swatch.id))
+    }
+  }
+
+  function adopted(document: TakeDocument, color: Offer['color'], share: number) {
+    const from = source.value
+    return adoptColor(document, color, {
+      source: from?.id ?? '',
+      note: from
+        ? `${color.picked ? 'picked' : 'from'} ${color.picked ? 'in ' : ''}${from.name}`
+        : '',
+      share: color.picked || !share ? null : Math.min(1, share),
+    })
+  }
+
+  /** A colour that has a role can't let go of it before another one has it. */
+  function release(document: TakeDocument, offer: Offer, choice: 'keep' | 'leave out') {
+    const swatch = swatchOf(document, offer.color.hex)
+    const roles = swatch ? rolesOfSwatch(document, swatch.id) : []
+    if (roles.length)
+      refusal.value = `${offer.color.name} is ${roleNames(roles)}. Give that role to another colour first.`
+    else if (choice === 'keep') take.change(adopted(document, offer.color, offer.share).document)
+    else if (swatch) take.change(removeSwatch(document, swatch.id))
+  }
+
+  /** A pixel that was clicked joins the source's colours and, where there is a palette, its swatches. */
+  async function pick(hex: string, name: string) {
+    const from = source.value
+    if (!from) return
+    if (!from.colors.some((color) => color.hex === hex)) {
+      const picked = from.colors.filter((color) => color.picked)
+      await brand.setPicked(from, [
+        ...picked.map(({ hex, name }) => ({ hex, name })),
+        { hex, name },
+      ])
+    }
+    if (take.document && !take.isEmpty) {
+      const color = {
+        hex,
+        name,
+        share: 0,
+        ground_share: 0,
+        is_stop: false,
+        picked: true,
+        role: null,
+      }
+      take.change(adopted(take.document, color, 0).document)
+    }
+  }
+
+  async function drop(hex: string) {
+    const from = source.value
+    if (!from) return
+    const kept = from.colors.filter((color) => color.picked && color.hex !== hex)
+    await brand.setPicked(
+      from,
+      kept.map(({ hex, name }) => ({ hex, name })),
+    )
+  }
+
+  return { refusal, become, pick, drop }
+}

@@ -1,0 +1,156 @@
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import type { Ref } from 'vue'
+import { api, given } from '@/api/client'
+import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
+import { useQuestion } from '@/ui/useAnswer'
+import { rolesOfSwatch, swatchOf } from '@/take/edits'
+
+export interface Offer {
+  color: FoundColor
+  share: number
+  choice: Choice
+}
+
+const SMALLEST = 0.005
+/** As many as a proposal takes; a longer list has more rows, which stay out until they are chosen. */
+const MOST = 12
+const WHOLE = { image: 'artwork', stylesheet: 'stylesheet', list: 'list', mood: 'mood' } as const
+
+/** The colours of a source that ask for a role, and the roles proposed for what was chosen. */
+export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
+  const leaveOutGround = ref(true)
+  const wishes = ref<Record<string, Choice>>({})
+  /** What was proposed, and to which state of the take: the two are only compared as they were together. */
+  const answered = shallowRef<{ proposal: Proposal; take: TakeDocument | undefined }>()
+  const proposal = computed(() => answered.value?.proposal)
+  const question = useQuestion(() => (newest = ask()))
+  let asked = 0
+  let newest = Promise.resolve()
+
+  const shown = computed(() => {
+    const colors = source.value?.colors ?? []
+    const ground = leaveOutGround.value ? colors.reduce((sum, c) => sum + c.ground_share, 0) : 0
+    return colors
+      .map((color) => ({
+        color,
+        share: (color.share - (ground ? color.ground_share : 0)) / (1 - ground || 1),
+      }))
+      .filter((offer) => offer.color.picked || offer.share >= SMALLEST || !source.value?.image)
+      .sort((one, other) => other.share - one.share)
+  })
+  const asking = computed(() => shown.value.slice(0, MOST))
+  const isBuilt = computed(() => (take.value?.swatches.length ?? 0) > 0)
+  const isAsProposed = computed(
+    () =>
+      isBuilt.value &&
+      rolesWithColors(proposal.value?.document) === rolesWithColors(answered.value?.take),
+  )
+  /** Whether the take came from this source; then what it says of a colour is what is wished for. */
+  const isOwn = computed(
+    () => take.value?.swatches.some((one) => one.origin.source === source.value?.id) ?? false,
+  )
+
+  /** With a palette, a colour's row shows what it is there; without one, what it would become. */
+  const offers = computed<Offer[]>(() =>
+    shown.value.map((offer, row) => ({
+      ...offer,
+      choice: isBuilt.value
+        ? choiceInTake(take.value, offer.color.hex)
+        : (proposal.value?.choices[row] ?? 'leave out'),
+    })),
+  )
+
+  const wish = (color: FoundColor): Choice | null => {
+    if (isBuilt.value && isOwn.value) return choiceInTake(take.value, color.hex)
+    return wishes.value[color.hex] ?? color.role ?? null
+  }
+
+  watch(
+    () => source.value?.id,
+    () => {
+      leaveOutGround.value = true
+      wishes.value = {}
+    },
+  )
+  watch([asking, wishes, take], () => (newest = ask()), { immediate: true, deep: true })
+
+  /** What is proposed for the take as it is now, once the answer to the last change is there. */
+  async function current(): Promise<TakeDocument | undefined> {
+    await nextTick()
+    for (let waited; waited !== newest;) await (waited = newest)
+    return proposal.value?.document
+  }
+
+  async function ask() {
+    const { value: from } = source
+    const number = ++asked
+    const { value: of } = take
+    if (!from || !asking.value.length) {
+      answered.value = undefined
+      return
+    }
+    const colors = asking.value.map(({ color, share }) => ({
+      hex: color.hex,
+      // A name that says a role is the role's, not the colour's.
+      name: color.role ? null : color.name,
+      share: Math.min(1, Math.max(0, share)),
+      choice: wish(color),
+    }))
+    const body = {
+      colors: withoutTwice(colors),
+      source: from.id,
+      source_name: from.name,
+      whole: WHOLE[from.kind],
+      level: of?.level ?? 'AA',
+    } as const
+    try {
+      const answer = await given(api.POST('/api/proposals', { body }))
+      if (number !== asked) return
+      answered.value = { proposal: answer, take: of }
+      question.answered()
+    } catch (reason) {
+      if (number !== asked) return
+      // What was proposed to an earlier state must not be built now.
+      answered.value = undefined
+      question.failed(reason)
+    }
+  }
+
+  /** Before there is a palette: a role goes from the colour that had it to the one that is given it. */
+  function choose(hex: string, choice: Choice) {
+    const settled: Record<string, Choice> = {}
+    for (const { color, choice: own } of offers.value) {
+      const gives = own === choice && choice !== 'keep' && choice !== 'leave out'
+      settled[color.hex] = gives ? 'keep' : own
+    }
+    wishes.value = { ...settled, [hex]: choice }
+  }
+
+  return { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose }
+}
+
+function rolesWithColors(document: TakeDocument | undefined): string {
+  const hexes = new Map(document?.swatches.map((one) => [one.id, one.hex]))
+  return JSON.stringify(document?.roles.map(({ role, swatch }) => [role, hexes.get(swatch)]))
+}
+
+function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {
+  const swatch = swatchOf(take, hex)
+  const role = swatch && rolesOfSwatch(take, swatch.id).find(isRole)
+  return swatch ? (role ?? 'keep') : 'leave out'
+}
+
+/** One that a source can ask for: not one of the designer's own. */
+const isRole = (role: string): role is Role => !role.startsWith('own-')
+
+/** A role can be asked for once: names of an imported list may repeat one. */
+function withoutTwice<T extends { choice: Choice | null }>(colors: T[]): T[] {
+  const asked = new Set<Choice>()
+  return colors.map((color) => {
+    const { choice } = color
+    if (!choice || choice === 'keep' || choice === 'leave out') return color
+    if (asked.has(choice)) return { ...color, choice: 'keep' }
+    asked.add(choice)
+    return color
+  })
+}

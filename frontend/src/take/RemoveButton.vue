@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ChoiceList from '@/ui/ChoiceList.vue'
+import SheetDialog from '@/ui/SheetDialog.vue'
+import { useChange } from './useChange'
+import { dependentsOf, isUsed } from './dependents'
+import { colorChoices, targetFrom } from './roles'
+import { useTakeStore } from './take'
+
+const props = defineProps<{ owner: string; name: string }>()
+const emit = defineEmits<{ removed: [] }>()
+const take = useTakeStore()
+const change = useChange()
+const isAsking = ref(false)
+const chosen = ref('')
+
+const found = computed(() => take.document && dependentsOf(take.document, props.owner))
+const others = computed(() =>
+  take.document
+    ? colorChoices(take.document).filter((one) => targetFrom(one.value).swatch !== props.owner)
+    : [],
+)
+
+function ask() {
+  chosen.value = others.value[0]?.value ?? ''
+  if (found.value && isUsed(found.value)) isAsking.value = true
+  else void remove(undefined)
+}
+
+async function remove(key: string | undefined) {
+  isAsking.value = false
+  const instead = key ? targetFrom(key) : null
+  await change.make({ kind: 'remove', owner: props.owner, instead })
+  if (!change.problem.value) emit('removed')
+}
+</script>
+
+<template>
+  <div>
+    <button type="button" class="button" @click="ask">Remove</button>
+    <p v-if="change.problem.value" role="alert" class="mt-1 font-semibold">
+      {{ change.problem.value }}
+    </p>
+    <SheetDialog v-model="isAsking" :title="`Remove ${name}`">
+      <p class="mt-2">What uses it now takes another colour in its place.</p>
+      <ul v-if="found" class="rule-list mt-2 max-h-48 overflow-y-auto">
+        <li v-for="role in found.roles" :key="role" class="py-1">{{ role }}</li>
+        <li v-for="one in found.neutrals" :key="one" class="py-1">Tint of {{ one }}</li>
+        <li v-for="one in found.overlays" :key="one" class="py-1">{{ one }}</li>
+        <li v-if="found.pairs" class="py-1">
+          {{ found.pairs }} {{ found.pairs === 1 ? 'pair' : 'pairs' }}
+        </li>
+      </ul>
+      <ChoiceList
+        v-model="chosen"
+        class="mt-3"
+        label="In its place"
+        align="left"
+        up
+        :options="others"
+      />
+      <div class="mt-4 flex gap-2">
+        <button type="button" class="button-solid" :disabled="!chosen" @click="remove(chosen)">
+          Remove
+        </button>
+        <button type="button" class="button ml-auto" @click="isAsking = false">Cancel</button>
+      </div>
+    </SheetDialog>
+  </div>
+</template>

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import type { Swatch } from '@/api/types'
+import CopyButton from '@/ui/CopyButton.vue'
+import PairList from './PairList.vue'
+import RampFields from './RampFields.vue'
+import RemoveButton from './RemoveButton.vue'
+import ShadeFields from './ShadeFields.vue'
+import UsesList from './UsesList.vue'
+import { roleLabel } from './roles'
+import { formatShare, roleNames } from '@/ui/format'
+import { useTakeStore } from './take'
+
+const props = defineProps<{ swatch: Swatch }>()
+const emit = defineEmits<{ close: []; pair: [id: string] }>()
+const take = useTakeStore()
+const TYPED = { kind: 'typed', note: 'typed by hand', source: null, share: null } as const
+const typed = ref('')
+const error = ref('')
+
+const figures = computed(() => take.evaluation?.swatches.find((one) => one.id === props.swatch.id))
+const reasons = computed(() =>
+  (take.document?.roles ?? []).filter((one) => one.swatch === props.swatch.id && one.step === null),
+)
+const pairs = computed(() => {
+  const roles = new Set(figures.value?.roles)
+  return (take.evaluation?.pairs ?? []).filter(
+    (pair) => roles.has(pair.text) || roles.has(pair.ground),
+  )
+})
+
+watch(
+  () => props.swatch,
+  (swatch) => {
+    typed.value = swatch.hex
+    error.value = ''
+  },
+  { immediate: true },
+)
+
+function edit(changes: Partial<Swatch>) {
+  if (!take.document) return
+  const swatches = take.document.swatches.map((one) =>
+    one.id === props.swatch.id ? { ...one, ...changes } : one,
+  )
+  take.change({ ...take.document, swatches })
+}
+
+function rename(event: Event) {
+  const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
+  if (name) edit({ name })
+}
+
+async function setColor() {
+  if (typed.value.trim() === props.swatch.hex) return
+  try {
+    const color = await given(api.POST('/api/colors', { body: { text: typed.value } }))
+    error.value = ''
+    if (color.hex !== props.swatch.hex) edit({ hex: color.hex, name: color.name, origin: TYPED })
+    else typed.value = color.hex
+  } catch (reason) {
+    error.value = explain(reason)
+  }
+}
+</script>
+
+<template>
+  <section :aria-label="`Swatch ${swatch.name}`">
+    <div class="flex gap-3">
+      <div
+        class="keeps-color h-23 w-23 flex-none border border-hair"
+        :style="{ backgroundColor: swatch.hex }"
+      ></div>
+      <div class="min-w-0">
+        <h2 class="text-title leading-tight wrap-break-word">
+          {{ roleNames(figures?.roles ?? []) || 'No role' }}
+        </h2>
+        <label class="block">
+          <span class="sr-only">Name of the swatch</span>
+          <input
+            class="w-full border-b border-hair bg-transparent hover:border-ink"
+            maxlength="80"
+            :value="swatch.name"
+            @change="rename"
+          />
+        </label>
+        <CopyButton :value="swatch.hex" class="mt-1" />
+        <p v-if="figures" class="value text-quiet">{{ figures.srgb8.join(' ') }}</p>
+      </div>
+    </div>
+    <p class="mt-2 text-quiet first-letter:uppercase">
+      {{ swatch.origin.note
+      }}<template v-if="swatch.origin.share"
+        >, {{ formatShare(swatch.origin.share) }} of it</template
+      >.
+      {{ swatch.held ? 'Held: nothing moves it but you.' : 'Free: mends may move it.' }}
+    </p>
+    <form class="mt-3 flex gap-2" @submit.prevent="setColor">
+      <label class="sr-only" for="swatch-color">Colour, in any CSS notation</label>
+      <input
+        id="swatch-color"
+        v-model="typed"
+        class="field value"
+        spellcheck="false"
+        autocomplete="off"
+        :aria-invalid="error !== ''"
+        aria-describedby="swatch-color-error"
+      />
+      <button class="button">Set</button>
+    </form>
+    <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ error }}</p>
+    <ShadeFields v-if="figures" :figures="figures" />
+    <div class="mt-3 flex gap-2">
+      <button type="button" class="button" @click="edit({ held: !swatch.held })">
+        {{ swatch.held ? 'Release' : 'Hold' }}
+      </button>
+      <RemoveButton :owner="swatch.id" :name="swatch.name" @removed="emit('close')" />
+      <button type="button" class="button" @click="emit('close')">Close</button>
+    </div>
+    <h3 v-if="reasons.length" class="mt-4 text-quiet">Why</h3>
+    <p v-for="assignment in reasons" :key="assignment.role" class="mt-1">
+      <b class="font-semibold">{{ roleLabel(take.document?.roles ?? [], assignment.role) }}.</b>
+      {{ assignment.reason }}
+    </p>
+    <UsesList :owner="swatch.id" />
+    <RampFields :swatch="swatch" />
+    <PairList :pairs="pairs" @open="emit('pair', $event)" />
+  </section>
+</template>

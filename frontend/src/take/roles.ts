@@ -1,0 +1,119 @@
+/** Who has which role, and changes of it. A target is a swatch, or a step of a swatch or neutral. */
+import type { Assignment, TakeDocument } from '@/api/types'
+import { roleName } from '@/ui/format'
+
+export interface Target {
+  swatch: string
+  step: number | null
+}
+
+const CHOSEN = 'Chosen by you.'
+export const EXTRA_ROLES = ['accent-2', 'accent-3'] as const
+
+/** A role that a take can be without. */
+export const isExtra = (role: string) =>
+  role.startsWith('own-') || EXTRA_ROLES.some((one) => one === role)
+
+/** “accent-2” as “Accent 2”; one of the designer's own by its name. */
+export function roleLabel(roles: readonly Assignment[], role: string): string {
+  return roles.find((one) => one.role === role)?.name ?? roleName(role)
+}
+
+export const rolesAt = (take: TakeDocument, target: Target) =>
+  take.roles
+    .filter((one) => one.swatch === target.swatch && one.step === target.step)
+    .map(({ role }) => role)
+
+export const targetOf = (take: TakeDocument, role: string): Target | undefined => {
+  const one = take.roles.find((assignment) => assignment.role === role)
+  return one && { swatch: one.swatch, step: one.step }
+}
+
+export const isSame = (one: Target | undefined, other: Target | undefined) =>
+  one?.swatch === other?.swatch && one?.step === other?.step
+
+/** `id` or `id/step`, as the measure and the address have it. */
+export const keyOf = ({ swatch, step }: Target) =>
+  step === null ? swatch : `${swatch}/${step.toString()}`
+
+export function targetFrom(key: string): Target {
+  const [swatch = '', step] = key.split('/')
+  return { swatch, step: step ? Number(step) : null }
+}
+
+export function pinRole(take: TakeDocument, role: string, target: Target): TakeDocument {
+  const pinned = { swatch: target.swatch, step: target.step, reason: CHOSEN }
+  const there = take.roles.some((one) => one.role === role)
+  const roles = there
+    ? take.roles.map((one) => (one.role === role ? { ...one, ...pinned } : one))
+    : [...take.roles, { role, ...pinned, share: null, name: null }]
+  return { ...take, roles }
+}
+
+export function swapRoles(take: TakeDocument, one: string, other: string): TakeDocument {
+  const [first, second] = [targetOf(take, one), targetOf(take, other)]
+  if (!first || !second) return take
+  return pinRole(pinRole(take, one, second), other, first)
+}
+
+/** A role of the designer's own; its key is made from its name. */
+export function addOwnRole(take: TakeDocument, name: string, target: Target): TakeDocument {
+  const stem = `own-${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}`.slice(0, 32)
+  const taken = new Set(take.roles.map(({ role }) => role))
+  let role = stem.replace(/-+$/, '')
+  for (let number = 2; taken.has(role); number++) role = `${stem}-${number.toString()}`
+  const made = { role, ...target, reason: CHOSEN, share: null, name }
+  // By night the same colour wears it, until it is given another one there.
+  const other = take.other && { ...take.other, roles: [...take.other.roles, made] }
+  return { ...take, roles: [...take.roles, made], other }
+}
+
+/** The role goes, and with it the pairs that name it. */
+export function removeRole(take: TakeDocument, role: string): TakeDocument {
+  const without = <T extends Pick<TakeDocument, 'roles' | 'pairs'>>(scheme: T): T => ({
+    ...scheme,
+    roles: scheme.roles.filter((one) => one.role !== role),
+    pairs: scheme.pairs.filter((pair) => pair.text !== role && pair.ground !== role),
+  })
+  return { ...without(take), other: take.other && without(take.other) }
+}
+
+/** Planned shares by role; a colour's share is split evenly among its roles. */
+export function planShares(
+  take: TakeDocument,
+  cells: readonly { roles: readonly string[]; share: number }[],
+): TakeDocument {
+  const planned = new Map<string, number>()
+  for (const { roles, share } of cells)
+    for (const role of roles) planned.set(role, share / roles.length)
+  const roles = take.roles.map((one) => ({ ...one, share: planned.get(one.role) ?? one.share }))
+  return { ...take, roles }
+}
+
+export function forgetShares(take: TakeDocument): TakeDocument {
+  return { ...take, roles: take.roles.map((one) => ({ ...one, share: null })) }
+}
+
+/** What a list of colours offers: every swatch, the neutrals' middles, and the step that is in use. */
+export function colorChoices(take: TakeDocument, now?: Target): { value: string; label: string }[] {
+  const offered = [
+    ...take.swatches.map((one) => ({ value: one.id, label: one.name })),
+    ...take.roles
+      .filter((one) => one.step !== null)
+      .map((one) => ({
+        value: keyOf(one),
+        label: `${roleLabel(take.roles, one.role)}’s step`,
+      })),
+  ]
+  const used = now && keyOf(now)
+  if (used && !offered.some((one) => one.value === used))
+    offered.push({
+      value: used,
+      label: `Step ${(now.step ?? 0).toString()} of ${ownerName(take, now.swatch)}`,
+    })
+  const seen = new Set<string>()
+  return offered.filter((one) => !seen.has(one.value) && seen.add(one.value))
+}
+
+export const ownerName = (take: TakeDocument, owner: string) =>
+  [...take.swatches, ...take.neutrals].find((one) => one.id === owner)?.name ?? owner

@@ -1,0 +1,222 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, given, UserError } from '@/api/client'
+import type { Evaluation, Take, TakeChange, TakeDocument } from '@/api/types'
+import { useEvaluation } from './useEvaluation'
+import { useHistory } from './useHistory'
+import { useReplay } from './useReplay'
+import { EMPTY_TAKE } from './empty'
+import { isSameDocument } from './same'
+import { asKept, inScheme } from './scheme'
+import type { Scheme } from './scheme'
+import { unsent } from './unsent'
+import { createSaving } from './saving'
+import type { Saving } from './saving'
+
+/** What must be saved first is not: nothing that speaks of the take as it is shown may be made of it. */
+class NotSaved extends UserError {
+  constructor() {
+    super('The last changes are not saved yet. Try again when they are.')
+  }
+}
+
+/** The open take: its document, the steps back and forward, and its way into the database. */
+export const useTakeStore = defineStore('take', () => {
+  const saving = shallowRef<Saving>()
+  /** Of takes that were left before everything of them was saved. They go on by themselves. */
+  const left = shallowRef<readonly Saving[]>([])
+  const take = computed(() => saving.value?.take.value)
+  const saveState = computed(() => saving.value?.state.value ?? 'saved')
+  const conflict = computed(() => saving.value?.conflict.value)
+  /** As it is saved: by day. What the views show is in the scheme that is looked at. */
+  const kept = shallowRef<TakeDocument>()
+  const wanted = ref<Scheme>('day')
+  const scheme = computed<Scheme>({
+    get: () => (kept.value?.other ? wanted.value : 'day'),
+    set: (value) => (wanted.value = value),
+  })
+  /** The document that was shown when it was kept, so that it stays the same object. */
+  let entered: { shown: TakeDocument; kept: TakeDocument } | undefined
+  const document = computed(() => {
+    if (!kept.value) return undefined
+    const isEntered = entered?.kept === kept.value && entered.shown.scheme === scheme.value
+    return isEntered ? entered?.shown : inScheme(kept.value, scheme.value)
+  })
+  const history = useHistory<TakeDocument>()
+  const { evaluation: own, know } = useEvaluation(document)
+  /** What a gesture shows while it lasts; nothing of it is recorded or saved before it ends. */
+  const preview = shallowRef<{ document: TakeDocument; evaluation: Evaluation }>()
+  const shown = computed(() => preview.value?.document ?? document.value)
+  const evaluation = computed(() => preview.value?.evaluation ?? own.value)
+  const replay = useReplay({ saving, kept, change })
+  let opening = 0
+
+  async function open(takeId: string) {
+    const number = ++opening
+    close()
+    const before = left.value.find((one) => one.id === takeId)
+    await before?.settled()
+    const path = { take_id: takeId }
+    const found = await given(api.GET('/api/takes/{take_id}', { params: { path } }))
+    const lost = before?.isUnsaved() ? undefined : await unsent.adopt(takeId)
+    // Another one was opened meanwhile: its answer counts, in whatever order they come.
+    if (number !== opening) return
+    left.value = left.value.filter((one) => one !== before && one.isUnsaved())
+    history.open(takeId)
+    if (before && isNewer(before, found)) attach(before)
+    else attach(createSaving(found))
+    if (lost) resume(found, lost)
+    saving.value?.goOn()
+    replay.start()
+  }
+
+  const isNewer = (before: Saving, found: Take) =>
+    before.isUnsaved() || before.take.value.revision > found.revision
+
+  function attach(next: Saving) {
+    saving.value = next
+    kept.value = next.newest()
+  }
+
+  /** What a window that was closed in between could not save is sent now. */
+  function resume(found: Take, lost: NonNullable<Awaited<ReturnType<typeof unsent.adopt>>>) {
+    const isThere = isSameDocument(lost.document, found.document)
+    if (isThere && !lost.intents.length) {
+      unsent.forget(found.id)
+      return
+    }
+    const newest = isThere ? found.document : { ...EMPTY_TAKE, ...lost.document }
+    if (!isThere) history.record(found.document)
+    saving.value?.resume({
+      ...lost,
+      document: newest,
+      ...(isThere && { revision: found.revision, pending: null }),
+    })
+    kept.value = saving.value?.newest()
+  }
+
+  function close() {
+    if (saving.value?.isUnsaved()) left.value = [...left.value, saving.value]
+    saving.value = kept.value = preview.value = undefined
+    wanted.value = 'day'
+  }
+
+  /** One step of the user's: recorded, shown at once, saved. Its figures may come with it. */
+  function change(next: TakeDocument, figures?: Evaluation) {
+    if (kept.value && next !== document.value) {
+      history.record(kept.value)
+      entered = { shown: next, kept: asKept(next) }
+      if (figures) know(next, figures)
+      put(entered.kept)
+    }
+    preview.value = undefined
+  }
+
+  function put(next: TakeDocument | undefined) {
+    if (!next) return
+    kept.value = next
+    saving.value?.keep(next)
+  }
+
+  /** A change that waits for the server is the newest step. */
+  const undo = () => {
+    if (!replay.takeBack()) put(kept.value && history.undo(kept.value))
+  }
+  const redo = () => put(kept.value && history.redo(kept.value))
+
+  /** The other window's state becomes this one's; what was made here stays one step back. */
+  function takeTheirs() {
+    const { value: theirs } = conflict
+    if (!theirs || !kept.value) return
+    history.record(kept.value)
+    saving.value?.forget()
+    attach(createSaving(theirs))
+  }
+
+  /** What was made here becomes a take of its own, beside the other window's or the deleted one. */
+  async function keepMine(): Promise<Take | undefined> {
+    const { value: mine } = saving
+    if (!mine || !kept.value) return undefined
+    const made = await createFrom(kept.value)
+    const intents = mine.intents.value
+    if (intents.length)
+      unsent.keep(made.id, {
+        document: made.document,
+        revision: made.revision,
+        pending: null,
+        intents,
+      })
+    mine.forget()
+    return made
+  }
+
+  /** An empty take, or one made from a document, at the end of the brand's. */
+  const createEmpty = () => createFrom(undefined)
+
+  /** Until everything is saved. Throws NotSaved where that can't be had now. */
+  async function allSaved() {
+    const { value: mine } = saving
+    await mine?.settled()
+    if (mine?.isUnsaved() || mine !== saving.value) throw new NotSaved()
+  }
+
+  /** Keep the saved state as a version; before something large this happens by itself. */
+  async function cutVersion(note: string, is_automatic = false) {
+    await allSaved()
+    if (!take.value) return
+    await given(
+      api.POST('/api/takes/{take_id}/versions', {
+        params: { path: { take_id: take.value.id } },
+        body: { note, is_automatic },
+      }),
+    )
+  }
+
+  function createFrom(from: TakeDocument | undefined): Promise<Take> {
+    const brandId = take.value?.brand_id ?? ''
+    return given(
+      api.POST('/api/brands/{brand_id}/takes', {
+        params: { path: { brand_id: brandId } },
+        body: { document: from ?? EMPTY_TAKE, name: null },
+      }),
+    )
+  }
+
+  return {
+    take,
+    document,
+    shown,
+    scheme,
+    evaluation,
+    preview,
+    saveState,
+    saveProblem: computed(() => saving.value?.problem.value ?? ''),
+    conflict,
+    /** Takes that were left and are not saved yet. */
+    unsavedElsewhere: computed(() =>
+      left.value.filter((one) => one.state.value !== 'saved').map((one) => one.take.value.name),
+    ),
+    waitingChanges: replay.count,
+    replayProblem: replay.problem,
+    dismissReplayProblem: () => (replay.problem.value = ''),
+    failing: computed(() => evaluation.value?.failing ?? 0),
+    isEmpty: computed(() => document.value?.swatches?.length === 0),
+    canUndo: computed(() => history.canUndo.value || replay.count.value > 0),
+    canRedo: history.canRedo,
+    open,
+    change,
+    postpone: (intent: TakeChange) => {
+      replay.postpone({ change: intent, scheme: scheme.value })
+    },
+    replay: replay.start,
+    undo,
+    redo,
+    takeTheirs,
+    keepMine,
+    bringBack: async () => saving.value?.restore(),
+    createFrom,
+    createEmpty,
+    allSaved,
+    cutVersion,
+  }
+})

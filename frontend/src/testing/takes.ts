@@ -1,0 +1,72 @@
+/** Documents for the tests. */
+import type { Assignment, Evaluation, Swatch, Take, TakeDocument } from '@/api/types'
+import { USUAL_RAMP } from '@/take/edits'
+import { EMPTY_TAKE } from '@/take/empty'
+
+export const swatch = (
+  id: string,
+  name: string,
+  hex: string,
+  changes: Partial<Swatch> = {},
+): Swatch => ({
+  id,
+  name,
+  hex,
+  held: false,
+  origin: { kind: 'typed', note: '', source: null, share: null },
+  ramp: USUAL_RAMP,
+  ...changes,
+})
+
+export const worn = (role: string, on: string, step: number | null = null): Assignment => ({
+  role,
+  swatch: on,
+  step,
+  reason: 'By rule.',
+  share: null,
+  name: null,
+})
+
+/** Night, Brass and Snow: three roles, one pair. */
+export function takeOf(changes: Partial<TakeDocument> = {}): TakeDocument {
+  return {
+    ...EMPTY_TAKE,
+    swatches: [
+      swatch('s1', 'Night', '#2b3a8c', { held: true }),
+      swatch('s2', 'Brass', '#d7b13c'),
+      swatch('s3', 'Snow', '#f9fafd'),
+    ],
+    roles: [worn('primary', 's1'), worn('accent', 's2'), worn('paper', 's3')],
+    pairs: [pair('p1', 'primary', 'paper')],
+    ...changes,
+  }
+}
+
+export const pair = (id: string, text: string, ground: string) => ({
+  id,
+  text,
+  ground,
+  usage: 'body text' as const,
+  sample: 'A text',
+  layers: [],
+  size: null,
+  weight: null,
+})
+
+export const saved = (document: TakeDocument, revision: number): Take => ({
+  id: 't1',
+  brand_id: 'b1',
+  name: 'Take 1',
+  revision,
+  saved_at: '2026-01-01T00:00:00Z',
+  document,
+})
+
+/** Figures that say which document they are of, by its first swatch. */
+export const figuresOf = (document: TakeDocument) =>
+  ({
+    swatches: [],
+    measure: [],
+    pairs: [],
+    failing: document.swatches.length,
+  }) as unknown as Evaluation

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useCopy } from './useCopy'
+import { useNotations } from '@/take/useNotations'
+
+/** A colour’s value: a click copies it in the notation that was chosen, the right button shows all. */
+const props = defineProps<{
+  value: string
+  what?: string
+  /** What is shown, where that isn’t the value in hex. */
+  shown?: string
+}>()
+const { copyValue, isCopied } = useCopy()
+const { inChosen, show } = useNotations()
+
+async function copy() {
+  const text = await inChosen(props.value)
+  if (text !== undefined) await copyValue(text, props.value)
+}
+</script>
+
+<template>
+  <span class="inline-flex items-baseline gap-1.5">
+    <button
+      type="button"
+      class="value border-b border-transparent text-left hover:border-ink"
+      :aria-label="`Copy ${what ? `${what}, ` : ''}${shown ?? value}`"
+      title="Click to copy; right button for every notation"
+      @click.stop="copy"
+      @contextmenu.prevent.stop="show(value)"
+    >
+      <slot>{{ shown ?? value }}</slot>
+    </button>
+    <span v-if="isCopied(value)" class="text-small text-quiet" aria-hidden="true">copied</span>
+  </span>
+</template>

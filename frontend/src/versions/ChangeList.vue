@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { shallowRef, watch } from 'vue'
+import { api, given } from '@/api/client'
+import type { Comparison, TakeDocument } from '@/api/types'
+import { formatDifference, formatRatio, roleName } from '@/ui/format'
+
+const props = defineProps<{ title: string; before: TakeDocument; after: TakeDocument }>()
+const changes = shallowRef<Comparison>()
+let asked = 0
+
+watch(
+  [() => props.before, () => props.after],
+  async ([before, after]) => {
+    const number = ++asked
+    const answer = await given(api.POST('/api/comparisons', { body: { before, after } }))
+    if (number === asked) changes.value = answer
+  },
+  { immediate: true },
+)
+const ratio = (value: number | null) => (value === null ? '–' : formatRatio(value))
+const pairName = (id: string) => id.replaceAll('-', ' ')
+</script>
+
+<template>
+  <section :aria-label="title" data-testid="changes">
+    <h2 class="text-title">{{ title }}</h2>
+    <p
+      v-if="changes && !changes.swatches.length && !changes.roles.length && !changes.pairs.length"
+      class="mt-1 text-quiet"
+    >
+      Nothing is different.
+    </p>
+    <template v-if="changes">
+      <h3 v-if="changes.swatches.length" class="mt-3 text-quiet">Colours</h3>
+      <ul class="rule-list">
+        <li
+          v-for="(one, row) in changes.swatches"
+          :key="row"
+          class="flex items-center gap-2 py-1.5"
+        >
+          <span class="keeps-color flex border border-hair">
+            <span class="h-5 w-5" :style="{ backgroundColor: one.before ?? 'transparent' }"></span>
+            <span class="h-5 w-5" :style="{ backgroundColor: one.after ?? 'transparent' }"></span>
+          </span>
+          <span class="min-w-0 flex-1 truncate" :title="one.name">{{ one.name }}</span>
+          <span class="text-quiet">{{
+            one.difference
+              ? `by ${formatDifference(one.difference)}`
+              : one.renamed_from
+                ? 'renamed'
+                : one.change
+          }}</span>
+        </li>
+      </ul>
+      <h3 v-if="changes.roles.length" class="mt-3 text-quiet">Roles</h3>
+      <ul class="rule-list">
+        <li v-for="one in changes.roles" :key="one.role" class="flex justify-between py-1">
+          <span>{{ roleName(one.role) }}</span>
+          <span class="value">{{ one.before ?? '–' }} → {{ one.after ?? '–' }}</span>
+        </li>
+      </ul>
+      <h3 v-if="changes.pairs.length" class="mt-3 text-quiet">Pairs</h3>
+      <ul class="rule-list">
+        <li v-for="one in changes.pairs" :key="one.id" class="py-1">
+          <span class="flex justify-between gap-2">
+            <span class="truncate first-letter:uppercase">{{ pairName(one.id) }}</span>
+            <span class="value">{{ ratio(one.before) }} → {{ ratio(one.after) }}</span>
+          </span>
+          <b v-if="one.passed !== one.passes" class="font-semibold">{{
+            one.passes ? 'passes now' : 'falls short now'
+          }}</b>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>

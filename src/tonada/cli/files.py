@@ -1,0 +1,89 @@
+"""Commands on files: convert, export, recolour. They need no server and no database."""
+
+from __future__ import annotations
+
+import argparse
+import sys
+from pathlib import Path
+
+KINDS = (
+    "css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "png", "html", "pdf", "zip",
+)  # fmt: skip
+LISTS = ("css", "scss", "tailwind", "tokens", "json", "csv", "gpl", "svg")
+
+
+def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """Add the commands to those of `tonada`."""
+    convert = commands.add_parser("convert", help="a list of colours in another format")
+    convert.add_argument("file", type=Path, metavar="FILE", help="in any format that can be read")
+    convert.add_argument("--to", required=True, choices=LISTS, metavar="FORMAT", help=", ".join(LISTS))
+    convert.set_defaults(run=_convert)
+
+    export = commands.add_parser("export", help="a file of a take, from Tonada's own file")
+    export.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    export.add_argument("--to", required=True, choices=KINDS, metavar="FORMAT", help=", ".join(KINDS))
+    export.add_argument("--out", type=Path, metavar="FILE", help="where to (standard output)")
+    export.add_argument("--steps", action="store_true", help="tints and shades too")
+    export.add_argument("--grounds", action="store_true", help="what is worn on every ground too")
+    export.add_argument("--no-night", action="store_true", help="without the night scheme")
+    export.add_argument("--naming", choices=("kebab", "camel", "snake"), default="kebab")
+    export.add_argument(
+        "--notation", choices=("hex", "hex upper", "rgb", "hsl", "hwb", "oklch", "lab"), default="hex"
+    )
+    export.add_argument("--prefix", default="", help="before every name")
+    export.add_argument("--paper", choices=("A4", "Letter"), default="A4", help="of the PDF sheet")
+    export.set_defaults(run=_export)
+
+    recolour = commands.add_parser("recolour", help="a stylesheet in the colours of a take")
+    recolour.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
+    recolour.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
+    recolour.add_argument("--properties", action="store_true", help="references to custom properties")
+    recolour.add_argument("--diff", action="store_true", help="print what would change")
+    recolour.set_defaults(run=_recolour)
+
+
+def _convert(parsed: argparse.Namespace) -> int:
+    from tonada.core.formats.convert import convert
+
+    sys.stdout.write(convert(parsed.file.read_bytes(), parsed.file.name, parsed.to))
+    return 0
+
+
+def _export(parsed: argparse.Namespace) -> int:
+    from tonada.core.formats.sheet import Options
+    from tonada.document.own_file import read_own
+    from tonada.handoff.client_sheet import Letterhead
+    from tonada.handoff.files import Handoff, make_file
+    from tonada.handoff.press_profile import usual_press
+
+    take, name = read_own(parsed.file.read_bytes())
+    brand, _, take_name = name.partition(", ")
+    options = Options(
+        steps=parsed.steps,
+        grounds=parsed.grounds,
+        night=not parsed.no_night,
+        naming=parsed.naming,
+        notation=parsed.notation,
+        prefix=parsed.prefix,
+    )
+    head = Letterhead(brand or "Colours", take_name or "take", "")
+    content = make_file(Handoff(take, head, usual_press(), options, parsed.paper), parsed.to)
+    if parsed.out:
+        parsed.out.write_bytes(content)
+    else:
+        sys.stdout.buffer.write(content)
+    return 0
+
+
+def _recolour(parsed: argparse.Namespace) -> int:
+    from tonada.core.formats.detect import decode_text
+    from tonada.core.handoff.restyle import propose_mapping, restyle
+    from tonada.core.source.stylesheets import StyleFile
+    from tonada.document.own_file import read_own
+
+    take, _ = read_own(parsed.take.read_bytes())
+    files = [StyleFile(parsed.file.name, decode_text(parsed.file.read_bytes()))]
+    mapping = {old: one.key for one in propose_mapping(take, files) for old in one.members}
+    made = restyle(take, files, mapping, "properties" if parsed.properties else "values")
+    sys.stdout.write(made.diff if parsed.diff else made.files[0].text)
+    return 0

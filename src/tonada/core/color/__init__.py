@@ -1,0 +1,1 @@
+"""Colours: spaces, contrast, notations, names, hue rules, ramps. Knows of no take."""

@@ -1,0 +1,176 @@
+"""Relative luminance, contrast ratio, and what WCAG 2.2 asks of each usage."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+from functools import lru_cache
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+
+from tonada.core.color.spaces import (
+    SRGB8_TO_LINEAR,
+    Floats,
+    Hex,
+    Srgb8,
+    hex_to_srgb8,
+    linear_to_srgb,
+    srgb8_to_hex,
+)
+
+# WCAG 2.2's own rounded weights, not the exact sRGB row: the standard decides who passes.
+LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
+# WCAG 2.2 adds this to both luminances for the light that a screen reflects.
+FLARE: Final = 0.05
+
+Level: TypeAlias = Literal["A", "AA", "AAA"]
+Verdict: TypeAlias = Literal["AAA", "AA", "A", "fail", "excepted"]
+
+
+class Usage(StrEnum):
+    """What a figure on a ground is used for; it decides the ratio that is needed."""
+
+    BODY_TEXT = "body text"
+    LARGE_TEXT = "large text"
+    BUTTON_LABEL = "button label"
+    LINK = "link"
+    LINK_IN_TEXT = "link beside text"
+    PART = "part of a control"
+    FOCUS = "focus indicator"
+    DECORATION = "decoration"
+    DISABLED = "disabled"
+    LOGOTYPE = "logotype"
+
+    # The enumeration's own hash is a Python function, and every pair of every drag is looked up by it.
+    __hash__ = str.__hash__
+
+
+# What 1.4.3 and 1.4.11 except; the designer marks it, and it is never reported as passed.
+EXCEPTED: Final = frozenset({Usage.DECORATION, Usage.DISABLED, Usage.LOGOTYPE})
+
+_AA: Final[dict[Usage, float]] = {
+    Usage.BODY_TEXT: 4.5,
+    Usage.LARGE_TEXT: 3.0,
+    Usage.BUTTON_LABEL: 4.5,
+    Usage.LINK: 4.5,
+    # A link told from the text around it by colour alone, against that text: 1.4.1 with G183.
+    Usage.LINK_IN_TEXT: 3.0,
+    Usage.PART: 3.0,
+    Usage.FOCUS: 3.0,
+    Usage.DECORATION: 1.0,
+    Usage.DISABLED: 1.0,
+    Usage.LOGOTYPE: 1.0,
+}
+_AAA_TEXT: Final = {
+    Usage.BODY_TEXT: 7.0,
+    Usage.LARGE_TEXT: 4.5,
+    Usage.BUTTON_LABEL: 7.0,
+    Usage.LINK: 7.0,
+}
+# Success criteria 1.4.3 (AA) and 1.4.6 (AAA) for text, 1.4.11 (AA) for parts, which has no AAA, 1.4.1 (A)
+# for links beside text, 2.4.13 (AAA) for focus. Level A asks nothing but 1.4.1.
+NEEDED: Final[dict[Level, dict[Usage, float]]] = {
+    "A": {usage: 3.0 if usage is Usage.LINK_IN_TEXT else 1.0 for usage in Usage},
+    "AA": _AA,
+    "AAA": {**_AA, **_AAA_TEXT},
+}
+
+
+# The term of each channel value in the luminance, shape (channel, 256), and as numbers of Python.
+LUMINANCE_TERMS: Final = LUMINANCE_WEIGHTS[:, None] * SRGB8_TO_LINEAR
+LUMINANCE_TERMS.setflags(write=False)
+_RED, _GREEN, _BLUE = LUMINANCE_TERMS.tolist()
+
+
+def _weighted(linear: Floats) -> Floats:
+    # Summed in the order of the standard's formula: a matrix product may round differently.
+    red, green, blue = LUMINANCE_WEIGHTS
+    return np.asarray(red * linear[..., 0] + green * linear[..., 1] + blue * linear[..., 2])
+
+
+def relative_luminance(srgb8: Srgb8) -> Floats:
+    """Return Y, 0 to 1, of opaque 8-bit sRGB colours. Source: WCAG 2.2, relative luminance."""
+    return _weighted(SRGB8_TO_LINEAR[np.asarray(srgb8)])
+
+
+def ratio_of_luminances(luminance_a: Floats, luminance_b: Floats) -> Floats:
+    """Return the contrast ratio, 1 to 21, not rounded. Source: WCAG 2.2, contrast ratio."""
+    lighter = np.maximum(luminance_a, luminance_b)
+    darker = np.minimum(luminance_a, luminance_b)
+    return np.asarray((lighter + FLARE) / (darker + FLARE))
+
+
+def contrast_ratio(text: Srgb8, ground: Srgb8) -> Floats:
+    """Return the contrast ratio of `text` on `ground`: 1 to 21, not rounded.
+
+    Opaque 8-bit sRGB, shapes (..., 3) that broadcast. Which of the two is the text makes no
+    difference. Source: WCAG 2.2, definition of contrast ratio.
+    """
+    return ratio_of_luminances(relative_luminance(text), relative_luminance(ground))
+
+
+def rounded_down(ratio: float, decimals: int = 2) -> str:
+    """Write a ratio rounded down: 4.499 must not look like a pass."""
+    scale = 10**decimals
+    return f"{int(ratio * scale) / scale:.{decimals}f}"
+
+
+# The same values come again with every drag.
+@lru_cache(maxsize=16384)
+def luminance_of(value: Hex) -> float:
+    """Return Y of a `#rrggbb`, bit for bit as relative_luminance; of one value much quicker."""
+    red, green, blue = hex_to_srgb8(value).tolist()
+    luminance: float = _RED[red] + _GREEN[green] + _BLUE[blue]
+    return luminance
+
+
+def ratio_between(one: Hex, other: Hex) -> float:
+    """Return the contrast ratio of two opaque values, exact. Source: WCAG 2.2."""
+    darker, lighter = sorted((luminance_of(one), luminance_of(other)))
+    return (lighter + FLARE) / (darker + FLARE)
+
+
+def scale_position(luminance: Floats) -> Floats:
+    """Return the place on the contrast scale: 0 for black, 1 for white.
+
+    log(Y + 0.05), stretched to 0 to 1, so that equal distance is equal contrast ratio.
+    """
+    return np.asarray(np.log((np.asarray(luminance) + FLARE) / FLARE) / np.log(1.05 / FLARE))
+
+
+@lru_cache(maxsize=16384)
+def position_of(value: Hex) -> float:
+    """Return the place of a `#rrggbb` on the contrast scale, 0 to 1."""
+    return float(scale_position(np.array(luminance_of(value))))
+
+
+@lru_cache(maxsize=64)
+def ratio_length(ratio: float) -> float:
+    """Return the length on the contrast scale, 0 to 1, that a ratio of 1 to 21 takes."""
+    return float(np.log(ratio) / np.log(1.05 / FLARE))
+
+
+def scale_greys(number: int) -> tuple[Hex, ...]:
+    """Return `number` 8-bit greys, the middles of equal lengths of the contrast scale, dark to light."""
+    position = (np.arange(number) + 0.5) / number
+    luminance = FLARE * np.exp(position * np.log(1.05 / FLARE)) - FLARE
+    levels = np.floor(np.clip(linear_to_srgb(luminance), 0, 1) * 255 + 0.5).astype(np.uint8)
+    return tuple(srgb8_to_hex(np.array([level] * 3)) for level in levels)
+
+
+def composite(text: Srgb8, alpha: float, ground: Srgb8) -> Srgb8:
+    """Return `text` with opacity `alpha` laid over an opaque `ground`, rounded half up to 8 bits.
+
+    In gamma-encoded sRGB, as browsers do. Source: CSS Compositing 1, simple alpha compositing.
+    """
+    mixed = np.asarray(text) * alpha + np.asarray(ground) * (1 - alpha)
+    return np.floor(mixed + 0.5).astype(np.uint8)
+
+
+def levels_of_ratio(ratio: float) -> dict[Literal["text", "large", "part"], Verdict]:
+    """Return the highest level that `ratio`, unrounded, reaches for text, large text and parts."""
+    return {
+        "text": "AAA" if ratio >= 7 else "AA" if ratio >= 4.5 else "fail",
+        "large": "AAA" if ratio >= 4.5 else "AA" if ratio >= 3 else "fail",
+        "part": "AA" if ratio >= 3 else "fail",
+    }

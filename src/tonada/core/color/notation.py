@@ -1,0 +1,94 @@
+"""Colours as people write them: CSS Color 4 notations, bare hex digits, bare decimals."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from functools import lru_cache
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+from coloraide import Color
+from coloraide.css.color_names import name2val_map
+
+from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.errors import ColorError
+
+Notation: TypeAlias = Literal["hex", "decimals", "name", "function"]
+
+COLOR_NAMES: Final = frozenset(name2val_map)
+COLOR_FUNCTIONS: Final = (
+    "rgb", "rgba", "hsl", "hsla", "hwb", "lab", "lch", "oklab", "oklch", "color",
+)  # fmt: skip
+# Longer texts aren't colours; what a field of the interface takes has the same limit.
+LONGEST_COLOR: Final = 200
+
+_BARE_HEX: Final = re.compile(r"[0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8}")
+_SHORT_HEX: Final = re.compile(r"#[0-9a-fA-F]{6}\Z")
+_DECIMALS: Final = re.compile(r"(\d{1,3})(?:\s*[,;/]\s*|\s+)(\d{1,3})(?:\s*[,;/]\s*|\s+)(\d{1,3})")
+
+
+@dataclass(frozen=True, slots=True)
+class ReadColor:
+    """What was understood. alpha: 0 to 1. mapped: outside sRGB, so its chroma was reduced."""
+
+    hex: Hex
+    alpha: float
+    notation: Notation
+    mapped: bool
+
+
+def read_color(text: str, *, field: str = "color") -> ReadColor:
+    """Return the colour that a text means: any CSS Color 4 value, hex without its #, `43 58 140`.
+
+    Colours outside sRGB lose chroma until they are inside. Raises ColorError naming `field`.
+    """
+    found = _read(text.strip()) if len(text) <= LONGEST_COLOR else None
+    if found is None:
+        raise ColorError(
+            f"“{text[:40]}” is not a colour. Write it as #2b3a8c, 43 58 140, rgb(43 58 140), "
+            "oklch(0.37 0.14 272) or a CSS name.",
+            field=field,
+        )
+    return found
+
+
+def parse_color(text: str, *, field: str = "color") -> tuple[Hex, float]:
+    """Return hex and alpha (0 to 1) of what `read_color` reads. Raises ColorError naming `field`."""
+    found = read_color(text, field=field)
+    return found.hex, found.alpha
+
+
+# Stylesheets and lists repeat their colours; the cache makes the second reading free.
+@lru_cache(maxsize=4096)
+def _read(text: str) -> ReadColor | None:
+    if _SHORT_HEX.match(text):
+        return ReadColor(text.lower(), 1.0, "hex", False)
+    decimals = _DECIMALS.fullmatch(text)
+    if decimals:
+        return _from_decimals(decimals)
+    if _BARE_HEX.fullmatch(text):
+        text = f"#{text}"
+    notation: Notation = (
+        "hex" if text.startswith("#") else "name" if text.lower() in COLOR_NAMES else "function"
+    )
+    try:
+        parsed = Color(text)
+        alpha = float(parsed.alpha(nans=False))
+        srgb = parsed.convert("srgb")
+        mapped = not srgb.in_gamut(tolerance=1e-6)
+        if mapped:
+            srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
+        else:
+            channels = np.clip(np.nan_to_num(np.array(srgb.coords(nans=False))), 0, 1)
+            srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
+    except (ValueError, TypeError, OverflowError):
+        return None
+    return ReadColor(srgb8_to_hex(srgb8), min(max(alpha, 0.0), 1.0), notation, mapped)
+
+
+def _from_decimals(decimals: re.Match[str]) -> ReadColor | None:
+    channels = [int(channel) for channel in decimals.groups()]
+    if max(channels) > 255:
+        return None
+    return ReadColor("#" + bytes(channels).hex(), 1.0, "decimals", False)

@@ -1,0 +1,60 @@
+"""What WCAG 2.2 asks of a pair: by usage, by size and weight of the text, by level."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Final
+
+from tonada.core.color.contrast import EXCEPTED, NEEDED, Level, Usage
+
+# Large text by 1.4.3: 18 point, or 14 point bold, at 96 pixels an inch and 72 points.
+LARGE_FROM_PX: Final = 24.0
+LARGE_BOLD_FROM_PX: Final = 14 * 96 / 72
+BOLD_FROM: Final = 700
+
+TEXTS: Final = frozenset({Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK})
+
+
+@dataclass(frozen=True, slots=True)
+class Requirement:
+    """ratio: what is needed, 1 where the level asks nothing. criterion: such as 1.4.3.
+
+    usage: the one that counts, since size and weight make text large or not.
+    excepted: marked by the designer as decoration, disabled or logotype; nothing is needed then.
+    """
+
+    ratio: float
+    criterion: str
+    usage: Usage
+    excepted: bool
+
+
+def requirement(
+    usage: Usage, level: Level, size: float | None = None, weight: int | None = None
+) -> Requirement:
+    """Return what is asked. size: in CSS pixels; weight: 1 to 1000; where given they decide what is large."""
+    counted = _counted(usage, size, weight)
+    return Requirement(NEEDED[level][counted], _criterion(counted, level), counted, counted in EXCEPTED)
+
+
+def is_large(size: float, weight: int | None) -> bool:
+    """Say whether text is large: from 24 px, or from 18.66 px bold. Source: WCAG 2.2, large scale text."""
+    return size >= LARGE_FROM_PX or (size >= LARGE_BOLD_FROM_PX and (weight or 400) >= BOLD_FROM)
+
+
+def _counted(usage: Usage, size: float | None, weight: int | None) -> Usage:
+    if usage not in TEXTS or size is None:
+        return usage
+    if is_large(size, weight):
+        return Usage.LARGE_TEXT
+    return Usage.BODY_TEXT if usage is Usage.LARGE_TEXT else usage
+
+
+def _criterion(usage: Usage, level: Level) -> str:
+    if usage is Usage.LINK_IN_TEXT:
+        return "1.4.1"
+    if usage is Usage.FOCUS:
+        return "2.4.13" if level == "AAA" else "1.4.11"
+    if usage is Usage.PART:
+        return "1.4.11"
+    return "1.4.6" if level == "AAA" else "1.4.3"

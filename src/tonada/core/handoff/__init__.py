@@ -1,0 +1,1 @@
+"""A take on its way out: slots, stylesheets in its colours, what changed, checks of files."""

@@ -1,0 +1,54 @@
+"""What changed between two versions, as a text for a message or a changelog."""
+
+from __future__ import annotations
+
+from tonada.core.color.contrast import rounded_down
+from tonada.core.handoff.compare import Comparison, compare
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.take.take import Take, role_name
+
+
+def changes_text(before: Take, after: Take) -> str:
+    """Return one line for each change, colours first; a sentence where there is none."""
+    found = compare(before, after)
+    lines = [*_swatches(found), *_roles(found), *_pairs(found, after)]
+    return "\n".join(lines) + "\n" if lines else "Nothing changed.\n"
+
+
+def _swatches(found: Comparison) -> list[str]:
+    lines = []
+    for one in found.swatches:
+        if one.change == "added":
+            lines.append(f"- New colour {one.name}: {one.after}")
+        elif one.change == "removed":
+            lines.append(f"- {one.name} ({one.before}) is gone")
+        elif one.before != one.after:
+            lines.append(f"- {one.name}: {one.before} is now {one.after}")
+        if one.renamed_from:
+            lines.append(f"- {one.renamed_from} is now called {one.name}")
+    return lines
+
+
+def _roles(found: Comparison) -> list[str]:
+    lines = []
+    for one in found.roles:
+        name = role_name(one.role)
+        if one.before is None:
+            lines.append(f"- New role {name}: {one.after}")
+        elif one.after is None:
+            lines.append(f"- The role {name} is gone")
+        else:
+            lines.append(f"- {name}: {one.before} is now {one.after}")
+    return lines
+
+
+def _pairs(found: Comparison, after: Take) -> list[str]:
+    """Tell only of pairs whose verdict changed: a ratio that moved a little is no news."""
+    names = {one.id: f"{one.text_name} on {one.ground_name}" for one in evaluate(after).pairs}
+    lines = []
+    for one in found.pairs:
+        if one.after is None or one.passed == one.passes or one.id not in names:
+            continue
+        verdict = "passes now" if one.passes else "falls short now"
+        lines.append(f"- {names[one.id]} {verdict}, at {rounded_down(one.after)} to 1")
+    return lines

@@ -1,0 +1,104 @@
+"""What changed between two states of a take: colour by colour, role by role, pair by pair."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, TypeAlias
+
+from tonada.core.color.spaces import Hex, difference_between
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.take.take import RoleKey, Take, role_rank
+
+Change: TypeAlias = Literal["added", "removed", "changed"]
+
+
+@dataclass(frozen=True, slots=True)
+class SwatchChange:
+    """before and after: the values, None where there is no such swatch. difference: deltaEOK."""
+
+    change: Change
+    name: str
+    before: Hex | None
+    after: Hex | None
+    difference: float | None
+    renamed_from: str | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class RoleChange:
+    """before and after: the values that the role had and has."""
+
+    role: RoleKey
+    before: Hex | None
+    after: Hex | None
+
+
+@dataclass(frozen=True, slots=True)
+class PairChange:
+    """A pair whose ratio is another one now. Ratios are exact; None where there is no such pair."""
+
+    id: str
+    before: float | None
+    after: float | None
+    passed: bool
+    passes: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Comparison:
+    """Everything in the order of the newer state, with what was removed behind it."""
+
+    swatches: tuple[SwatchChange, ...]
+    roles: tuple[RoleChange, ...]
+    pairs: tuple[PairChange, ...]
+
+
+def compare(before: Take, after: Take) -> Comparison:
+    """Return what changed; swatches are told by their id."""
+    return Comparison(_swatches(before, after), _roles(before, after), _pairs(before, after))
+
+
+def _swatches(before: Take, after: Take) -> tuple[SwatchChange, ...]:
+    old = {swatch.id: swatch for swatch in before.swatches}
+    new = {swatch.id for swatch in after.swatches}
+    changes: list[SwatchChange] = []
+    for swatch in after.swatches:
+        was = old.get(swatch.id)
+        if was is None:
+            changes.append(SwatchChange("added", swatch.name, None, swatch.hex, None))
+        elif (was.hex, was.name) != (swatch.hex, swatch.name):
+            renamed = was.name if was.name != swatch.name else None
+            difference = difference_between(was.hex, swatch.hex)
+            changes.append(SwatchChange("changed", swatch.name, was.hex, swatch.hex, difference, renamed))
+    removed = [swatch for swatch in before.swatches if swatch.id not in new]
+    changes += [SwatchChange("removed", swatch.name, swatch.hex, None, None) for swatch in removed]
+    return tuple(changes)
+
+
+def _roles(before: Take, after: Take) -> tuple[RoleChange, ...]:
+    values = [{one.role: take.hex_of(one.role) for one in take.roles} for take in (before, after)]
+    before_, after_ = values
+    return tuple(
+        RoleChange(role, before_.get(role), after_.get(role))
+        for role in sorted({*before_, *after_}, key=role_rank)
+        if before_.get(role) != after_.get(role)
+    )
+
+
+def _pairs(before: Take, after: Take) -> tuple[PairChange, ...]:
+    old = {pair.id: pair for pair in evaluate(before).pairs}
+    new = {pair.id: pair for pair in evaluate(after).pairs}
+    changes = []
+    for key in dict.fromkeys((*new, *old)):
+        was, now = old.get(key), new.get(key)
+        if was is None or now is None or was.ratio != now.ratio:
+            changes.append(
+                PairChange(
+                    key,
+                    was.ratio if was else None,
+                    now.ratio if now else None,
+                    bool(was and was.passes),
+                    bool(now and now.passes),
+                )
+            )
+    return tuple(changes)

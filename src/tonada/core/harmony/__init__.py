@@ -1,0 +1,1 @@
+"""The hues of a take: the chord, characters, variations, the stave, advice."""

@@ -1,0 +1,185 @@
+"""Advice while composing, each with its reason and a way to act."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import combinations
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+
+from tonada.core.color.hue_rules import color_at
+from tonada.core.color.spaces import (
+    Floats,
+    Hex,
+    delta_e_ok,
+    hexes_to_srgb8,
+    hue_distance,
+    srgb8_to_oklab,
+    srgb8_to_oklch,
+)
+from tonada.core.harmony.chord import NEUTRAL_BELOW, is_for_reading
+from tonada.core.sight.machado import Sight
+from tonada.core.sight.vision import simulated_oklab
+from tonada.core.take.take import Role, Swatch, Take
+
+AdviceKind: TypeAlias = Literal["many hues", "close", "confused", "vibrates", "quiet accent"]
+
+MOST_HUES: Final = 3
+# Hues this close, in degrees, are one hue.
+SAME_HUE: Final = 25.0
+# Neighbours closer than this (deltaEOK) aren't told apart across a page.
+TOLD_APART: Final = 0.07
+# Opposites closer than this in lightness, both this chromatic, seem to move at their edge.
+VIBRATES_WITHIN: Final = 0.08
+VIBRATES_FROM: Final = 0.09
+ACCENT_CHROMA: Final = 0.08
+ACCENT_DISTANCE: Final = 0.15
+_SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan")
+
+
+@dataclass(frozen=True, slots=True)
+class Advice:
+    """text: what and why, in a sentence. swatches: those it is about. act: what the button says,
+    with the swatch and the value it would get; None where only a held one could be moved."""
+
+    kind: AdviceKind
+    text: str
+    swatches: tuple[str, ...]
+    act: str | None = None
+    target: str | None = None
+    value: Hex | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class _Voice:
+    swatch: Swatch
+    lightness: float
+    chroma: float
+    hue: float
+    lab: Floats
+
+
+def advise(take: Take) -> tuple[Advice, ...]:
+    """Return what there is to say about a take's colours; black, white and grey don't count."""
+    voices = _voices(take)
+    said = [*_many_hues(voices), *_pairs(voices), *_accent(take, voices)]
+    return tuple(said)
+
+
+def _voices(take: Take) -> list[_Voice]:
+    if not take.swatches:
+        return []
+    colors = hexes_to_srgb8(tuple(one.hex for one in take.swatches))
+    places, labs = srgb8_to_oklch(colors), srgb8_to_oklab(colors)
+    return [
+        _Voice(swatch, float(places[row, 0]), float(places[row, 1]), float(places[row, 2]), labs[row])
+        for row, swatch in enumerate(take.swatches)
+        if places[row, 1] >= NEUTRAL_BELOW and not is_for_reading(take, swatch.id)
+    ]
+
+
+def _many_hues(voices: list[_Voice]) -> list[Advice]:
+    families: list[list[_Voice]] = []
+    for voice in sorted(voices, key=lambda one: one.hue):
+        if families and float(hue_distance(families[-1][-1].hue, voice.hue)) < SAME_HUE:
+            families[-1].append(voice)
+        else:
+            families.append([voice])
+    if len(families) > 1 and float(hue_distance(families[0][0].hue, families[-1][-1].hue)) < SAME_HUE:
+        families[0] = families.pop() + families[0]
+    if len(families) <= MOST_HUES:
+        return []
+    text = (
+        f"There are {len(families)} hues; black, white and grey don't count. More than {MOST_HUES} are hard "
+        "to hold together on a page."
+    )
+    free = [family[0] for family in families if len(family) == 1 and not family[0].swatch.held]
+    ids = tuple(family[0].swatch.id for family in families)
+    if not free:
+        return [Advice("many hues", text, ids)]
+    mover = min(free, key=lambda one: min(_turn(one, other) for other in voices if other is not one))
+    near = min((one for one in voices if one is not mover), key=lambda one: _turn(mover, one))
+    value = color_at(mover.lightness, mover.chroma, near.hue)
+    act = f"Bring {mover.swatch.name} to the hue of {near.swatch.name}"
+    return [Advice("many hues", text, ids, act, mover.swatch.id, value)]
+
+
+def _pairs(voices: list[_Voice]) -> list[Advice]:
+    said: list[Advice] = []
+    for one, other in combinations(voices, 2):
+        apart = float(delta_e_ok(one.lab, other.lab))
+        if apart < TOLD_APART:
+            text = (
+                f"{one.swatch.name} and {other.swatch.name} differ by {apart:.2f}, too little to be told "
+                "apart on a page."
+            )
+            said.append(_lighter("close", text, one, other))
+        elif _vibrates(one, other):
+            text = (
+                f"{one.swatch.name} and {other.swatch.name} are opposites of equal lightness: where they "
+                "touch, the edge seems to move."
+            )
+            said.append(_lighter("vibrates", text, one, other))
+        elif (sight := _confused_by(one, other)) is not None:
+            text = f"{sight.capitalize()} eyes can hardly tell {one.swatch.name} from {other.swatch.name}."
+            said.append(_lighter("confused", text, one, other))
+    return said
+
+
+def _vibrates(one: _Voice, other: _Voice) -> bool:
+    return (
+        _turn(one, other) > 150
+        and abs(one.lightness - other.lightness) < VIBRATES_WITHIN
+        and min(one.chroma, other.chroma) > VIBRATES_FROM
+    )
+
+
+def _confused_by(one: _Voice, other: _Voice) -> Sight | None:
+    colors = hexes_to_srgb8((one.swatch.hex, other.swatch.hex))
+    for sight in _SIGHTS:
+        seen = simulated_oklab(colors, sight)
+        if float(delta_e_ok(seen[0], seen[1])) < TOLD_APART:
+            return sight
+    return None
+
+
+def _lighter(kind: AdviceKind, text: str, one: _Voice, other: _Voice) -> Advice:
+    """Advise to move the free one of two in lightness, away from the other."""
+    ids = (one.swatch.id, other.swatch.id)
+    mover, fixed = (other, one) if not other.swatch.held else (one, other)
+    if mover.swatch.held:
+        return Advice(kind, text + " Both are held.", ids)
+    is_up = mover.lightness > fixed.lightness or (
+        mover.lightness == fixed.lightness and fixed.lightness < 0.5
+    )
+    lightness = fixed.lightness + (0.18 if is_up else -0.18)
+    if not 0.12 <= lightness <= 0.95:
+        is_up, lightness = not is_up, fixed.lightness + (-0.18 if is_up else 0.18)
+    value = color_at(float(np.clip(lightness, 0.05, 0.97)), mover.chroma, mover.hue)
+    act = f"Make {mover.swatch.name} {'lighter' if is_up else 'darker'}"
+    return Advice(kind, text, ids, act, mover.swatch.id, value)
+
+
+def _accent(take: Take, voices: list[_Voice]) -> list[Advice]:
+    if not (take.has_role(Role.ACCENT) and take.has_role(Role.PRIMARY)):
+        return []
+    accent, primary = take.swatch_of(Role.ACCENT), take.swatch_of(Role.PRIMARY)
+    if accent is None or primary is None:
+        return []
+    places = srgb8_to_oklch(hexes_to_srgb8((accent.hex, primary.hex)))
+    labs = srgb8_to_oklab(hexes_to_srgb8((accent.hex, primary.hex)))
+    apart, chroma = float(delta_e_ok(labs[0], labs[1])), float(places[0, 1])
+    if chroma >= ACCENT_CHROMA and apart >= ACCENT_DISTANCE:
+        return []
+    why = f"its chroma is {chroma:.2f}" if chroma < ACCENT_CHROMA else f"it is only {apart:.2f} from Primary"
+    text = f"The accent {accent.name} hardly calls: {why}."
+    if accent.held:
+        return [Advice("quiet accent", text + " It is held.", (accent.id,))]
+    hue = float(places[1, 2]) + 180 if voices else 60.0
+    act = f"Set {accent.name} opposite Primary"
+    return [Advice("quiet accent", text, (accent.id,), act, accent.id, color_at(0.76, 0.15, hue))]
+
+
+def _turn(one: _Voice, other: _Voice) -> float:
+    return float(hue_distance(one.hue, other.hue))

@@ -1,0 +1,301 @@
+"""A take's hues as a chord: an anchor, partners by a rule, and one character over the whole.
+
+Held swatches are never moved; they take their place in the chord where they stand.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from typing import Final
+
+import numpy as np
+
+from tonada.core.color.hue_rules import FREE, color_at, rule_angles, spread_at
+from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.placing import color_at_position, same_luminance, settled, web_safe
+from tonada.core.color.spaces import (
+    Hex,
+    hex_to_oklch,
+    largest_chroma,
+)
+from tonada.core.errors import InputError
+from tonada.core.harmony.character import CHARACTERS, Character
+from tonada.core.take.parts import free_swatch_id
+from tonada.core.take.recolor import recolor_many
+from tonada.core.take.take import SIGNALS, Origin, Role, Swatch, Take
+
+# Below this chroma a colour is a neutral: it has no place in a chord.
+NEUTRAL_BELOW: Final = 0.03
+# A swatch this close to an angle, in degrees, stands there; a held one farther away has no seat.
+SEATED_WITHIN: Final = 12.0
+# What stands under and in text is made to be read, not to harmonise.
+READING_ROLES: Final = frozenset(
+    (Role.PAPER, Role.MIST, Role.NIGHT, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Place:
+    """Where a note is moved to. position: on the contrast scale, in place of lightness.
+
+    settle: whether it settles on a line of the stave that is close.
+    """
+
+    swatch: str
+    chroma: float
+    hue: float
+    lightness: float | None = None
+    position: float | None = None
+    settle: bool = False
+
+
+def anchor_of(take: Take) -> Swatch | None:
+    """Return the swatch that the hues are counted from: the one chosen, Primary, or the first with a hue."""
+    chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.anchor), None)
+    if chosen is None and take.has_role(Role.PRIMARY):
+        chosen = take.swatch_of(Role.PRIMARY)
+    return chosen or next((one for one in take.swatches if _chroma(one) >= NEUTRAL_BELOW), None)
+
+
+@dataclass(frozen=True, slots=True)
+class Ground:
+    """What the stave is looked at from. swatch: None where it is a step."""
+
+    hex: Hex
+    name: str
+    swatch: str | None
+
+
+def ground_of(take: Take) -> Ground | None:
+    """Return what the stave is looked at from: the swatch chosen, Paper, or the lightest swatch."""
+    chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.ground), None)
+    if chosen is None and take.has_role(Role.PAPER):
+        paper = take.assignment(Role.PAPER)
+        is_swatch = paper.step is None
+        return Ground(take.hex_of(Role.PAPER), "Paper", paper.swatch if is_swatch else None)
+    found = chosen or max(take.swatches, key=lambda one: hex_to_oklch(one.hex)[0], default=None)
+    return Ground(found.hex, found.name, found.id) if found else None
+
+
+def is_for_reading(take: Take, swatch_id: str) -> bool:
+    """Say whether a swatch has roles, and only such that stand under and in text, or warn."""
+    roles = set(take.roles_of(swatch_id))
+    return bool(roles) and roles <= READING_ROLES
+
+
+def place_of(swatch: Swatch) -> tuple[float, float, float]:
+    """Return lightness, chroma and hue of a swatch in OKLCH."""
+    return hex_to_oklch(swatch.hex)
+
+
+def players(take: Take) -> tuple[Swatch, ...]:
+    """Return the swatches of the chord but for its anchor: coloured, and not made for reading."""
+    anchor = anchor_of(take)
+    return tuple(
+        swatch
+        for swatch in take.swatches
+        if swatch is not anchor and _chroma(swatch) >= NEUTRAL_BELOW and not is_for_reading(take, swatch.id)
+    )
+
+
+def play(take: Take, *, turn: float = 0.0) -> Take:
+    """Return the take with its free players at the angles of its rule, the chord turned by `turn` degrees.
+
+    Lightness and chroma stay. What was made from the anchor turns with it, at the same luminance,
+    so that it reads as it did. Raises InputError for an unknown rule or a spread out of range.
+    """
+    angles = rule_angles(take.harmony.rule, take.harmony.spread, take.harmony.angles)
+    anchor = anchor_of(take)
+    if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
+        return take
+    hue = hex_to_oklch(anchor.hex)[2]
+    turned = (hue + turn) % 360 if not anchor.held else hue
+    values: dict[str, Hex] = {}
+    if turned != hue:
+        values[anchor.id] = _at_hue(anchor.hex, turned)
+        for swatch in take.swatches:
+            is_signal = bool(set(take.roles_of(swatch.id)) & set(SIGNALS))
+            made = swatch.origin.kind == "made" and not is_signal
+            if made and not swatch.held and _chroma(swatch) > 1e-6:
+                _, chroma, own = hex_to_oklch(swatch.hex)
+                values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
+    for swatch, angle in _seats(players(take), angles, hue):
+        if not swatch.held:
+            values[swatch.id] = _at_hue(swatch.hex, turned + angle)
+    return recolor_many(take, _limited(take, values), f"by the rule “{take.harmony.rule}”", "harmony")
+
+
+def move_flag(take: Take, index: int, angle: float) -> Take:
+    """Return the take with a partner's flag at an angle from the anchor, as near as its rule allows.
+
+    The spread follows, and the other partners with it; of the rule “free” only this angle. Raises
+    InputError for a partner that isn't there.
+    """
+    harmony = take.harmony
+    if harmony.rule == FREE.name:
+        if not 0 <= index < len(harmony.angles):
+            raise InputError(f"There are {len(harmony.angles)} angles of your own.", field="index")
+        angles = (*harmony.angles[:index], angle % 360, *harmony.angles[index + 1 :])
+        return play(replace(take, harmony=replace(harmony, angles=angles)))
+    spread = spread_at(harmony.rule, index, angle)
+    return take if spread is None else play(replace(take, harmony=replace(harmony, spread=spread)))
+
+
+def shape(take: Take) -> Take:
+    """Return the take with its free players, and a free anchor, in the take's character.
+
+    Ranked by lightness they stand evenly over the span; chroma is a share of the most that sRGB
+    has there. Hues stay.
+    """
+    character = character_of(take)
+    anchor = anchor_of(take)
+    if character is None or anchor is None:
+        return take
+    members = [one for one in (anchor, *players(take)) if _chroma(one) >= NEUTRAL_BELOW]
+    members.sort(key=lambda one: hex_to_oklch(one.hex)[0])
+    values = {}
+    for rank, swatch in enumerate(members):
+        if not swatch.held:
+            place = rank / (len(members) - 1) - 0.5 if len(members) > 1 else 0.0
+            values[swatch.id] = _in_character(swatch.hex, character, place)
+    note = f"in the character “{character.name}”"
+    return recolor_many(take, _limited(take, values), note, "harmony")
+
+
+def character_of(take: Take) -> Character | None:
+    """Return the take's character with what was changed about it; None where it has none.
+
+    Raises InputError for an unknown name.
+    """
+    settings = take.harmony
+    if settings.character is not None and settings.character not in CHARACTERS:
+        raise InputError(f"“{settings.character[:40]}” is no character known here.", field="character")
+    own = (settings.lightness, settings.chroma, settings.span)
+    if settings.character is None and all(value is None for value in own):
+        return None
+    base = CHARACTERS[settings.character or "crisp"]
+    return replace(
+        base,
+        lightness=base.lightness if settings.lightness is None else settings.lightness,
+        chroma=base.chroma if settings.chroma is None else settings.chroma,
+        span=base.span if settings.span is None else settings.span,
+    )
+
+
+def place(take: Take, where: Place) -> Take:
+    """Return the take with one note moved by the designer's own hand; a held one moves too.
+
+    Raises TakeError for an unknown swatch.
+    """
+    swatch = take.swatch(where.swatch)
+    if where.position is None:
+        lightness = hex_to_oklch(swatch.hex)[0] if where.lightness is None else where.lightness
+        value = color_at(lightness, where.chroma, where.hue)
+    else:
+        ground = ground_of(take)
+        near = ground.hex if where.settle and ground and ground.swatch != swatch.id else None
+        value = _at_position(where.position, where.chroma, where.hue, near)
+    value = web_safe(value) if take.harmony.web_safe else value
+    return recolor_many(take, {swatch.id: value}, "moved by hand", "moved")
+
+
+def add_partner(take: Take, angle: float) -> Take:
+    """Return the take with a new free swatch at an angle from the anchor, in the take's character."""
+    anchor = anchor_of(take)
+    if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
+        raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
+    hue = hex_to_oklch(anchor.hex)[2] + angle
+    character = character_of(take)
+    value = _at_hue(anchor.hex, hue)
+    value = _in_character(value, character, 0.25) if character else value
+    value = web_safe(value) if take.harmony.web_safe else value
+    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    taken = {swatch.id for swatch in take.swatches}
+    made = Swatch(
+        free_swatch_id(taken), name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}")
+    )
+    return replace(take, swatches=(*take.swatches, made))
+
+
+def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
+    """Return each angle of the take's rule with the swatch that stands at it, or None."""
+    angles = rule_angles(take.harmony.rule, take.harmony.spread, take.harmony.angles)
+    anchor = anchor_of(take)
+    if anchor is None:
+        return tuple((angle, None) for angle in angles)
+    hue = hex_to_oklch(anchor.hex)[2]
+    seats = {angle: swatch for swatch, angle in _best_seats(players(take), angles, hue)}
+    result: list[tuple[float, str | None]] = []
+    for angle in angles:
+        swatch = seats.get(angle)
+        near = swatch is not None and _apart(hex_to_oklch(swatch.hex)[2], hue + angle) <= SEATED_WITHIN
+        result.append((angle, swatch.id if swatch is not None and near else None))
+    return tuple(result)
+
+
+def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) -> list[tuple[Swatch, float]]:
+    """Return every swatch with its angle: one for each angle first, the others beside the nearest."""
+    seated = _best_seats(swatches, angles, hue)
+    left = [one for one in swatches if all(one is not other for other, _ in seated)]
+    for swatch in left:
+        own = hex_to_oklch(swatch.hex)[2]
+        seated.append((swatch, min((0.0, *angles), key=lambda angle: _apart(own, hue + angle))))
+    return seated
+
+
+def _best_seats(
+    swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float
+) -> list[tuple[Swatch, float]]:
+    """Return the pairing of swatches with angles that turns least; held ones go before free ones."""
+    seatable = [one for one in swatches if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
+    if not seatable or not angles:
+        return []
+    # A held swatch can't turn, so its seat is worth more than any turning.
+    costs = [
+        [_apart(hex_to_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
+        for one in seatable
+    ]
+    # Only where partners take their seats; it takes half a second to load.
+    from scipy.optimize import linear_sum_assignment
+
+    rows, columns = linear_sum_assignment(costs) if len(seatable) > 1 else ((0,), (_least(costs[0]),))
+    return [(seatable[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
+
+
+def _least(values: list[float]) -> int:
+    return values.index(min(values))
+
+
+def _apart(one: float, other: float) -> float:
+    return abs((one - other + 180) % 360 - 180)
+
+
+def _nearest(swatch: Swatch, angles: tuple[float, ...], hue: float) -> float:
+    own = hex_to_oklch(swatch.hex)[2]
+    return min((_apart(own, hue + angle) for angle in angles), default=360.0)
+
+
+def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
+    return {key: web_safe(value) for key, value in values.items()} if take.harmony.web_safe else values
+
+
+def _at_hue(value: Hex, hue: float) -> Hex:
+    lightness, chroma, _ = hex_to_oklch(value)
+    return color_at(lightness, chroma, hue)
+
+
+def _in_character(value: Hex, character: Character, place: float) -> Hex:
+    """Return a colour of the same hue; place: -0.5 for the darkest of the span to 0.5 for the lightest."""
+    lightness = min(0.97, max(0.12, character.lightness + place * character.span))
+    hue = hex_to_oklch(value)[2]
+    limit = float(largest_chroma(np.array(lightness), np.array(hue)))
+    return color_at(lightness, character.chroma * limit, hue)
+
+
+def _at_position(position: float, chroma: float, hue: float, ground: Hex | None) -> Hex:
+    position = min(1.0, max(0.0, position))
+    return settled(position, chroma, hue, ground) if ground else color_at_position(position, chroma, hue)
+
+
+def _chroma(swatch: Swatch) -> float:
+    return hex_to_oklch(swatch.hex)[1]

@@ -1,0 +1,127 @@
+"""The stave: hue across with the anchor in the middle, the contrast scale upward."""
+
+from __future__ import annotations
+
+import io
+from dataclasses import dataclass
+from typing import Final
+
+import numpy as np
+from PIL import Image
+
+from tonada.core.color.contrast import position_of, ratio_length, relative_luminance, scale_position
+from tonada.core.color.placing import LINES
+from tonada.core.color.spaces import (
+    Floats,
+    is_in_gamut,
+    oklab_to_linear,
+    oklch_to_oklab,
+    oklch_to_srgb8,
+)
+from tonada.core.harmony.chord import NEUTRAL_BELOW, anchor_of, ground_of, open_angles, place_of
+from tonada.core.take.take import Take
+
+FIELD_COLUMNS: Final = 120
+FIELD_ROWS: Final = 96
+LARGEST_CHROMA: Final = 0.4
+_LIGHTNESSES: Final = 300
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """A line of the stave: the ratio, and where on the contrast scale (0 to 1) it is reached."""
+
+    ratio: float
+    position: float
+
+
+@dataclass(frozen=True, slots=True)
+class Flag:
+    """A partner's flag on the hue ruler: its angle from the anchor, its hue, and who stands there."""
+
+    angle: float
+    hue: float
+    swatch: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class Stave:
+    """anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
+
+    hue: of the anchor, 0 where it has none.
+    lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
+    """
+
+    anchor: str | None
+    ground: str | None
+    ground_name: str
+    hue: float
+    has_hue: bool
+    lines: tuple[Line, ...]
+    near_start: float
+    near_end: float
+    flags: tuple[Flag, ...]
+
+
+def stave_of(take: Take) -> Stave:
+    """Return what the stave of a take shows beside its notes."""
+    anchor, ground = anchor_of(take), ground_of(take)
+    _, chroma, hue = place_of(anchor) if anchor else (0.0, 0.0, 0.0)
+    has_hue = chroma >= NEUTRAL_BELOW
+    here = position_of(ground.hex) if ground else 1.0
+    lines = [
+        Line(ratio, position)
+        for ratio in LINES
+        for position in (here - ratio_length(ratio), here + ratio_length(ratio))
+        if 0 <= position <= 1
+    ]
+    return Stave(
+        anchor=anchor.id if anchor else None,
+        ground=ground.swatch if ground else None,
+        ground_name=ground.name if ground else "",
+        hue=hue,
+        has_hue=has_hue,
+        lines=tuple(lines),
+        near_start=max(0.0, here - ratio_length(LINES[0])),
+        near_end=min(1.0, here + ratio_length(LINES[0])),
+        flags=tuple(
+            Flag(angle, (hue + angle) % 360, swatch)
+            for angle, swatch in (open_angles(take) if has_hue else ())
+        ),
+    )
+
+
+def possible_colors(chroma: float) -> bytes:
+    """Return a PNG of what sRGB has at a chroma: hue 0 to 360 across, the contrast scale upward.
+
+    One pixel for each cell; transparent where there is nothing. chroma: 0 to LARGEST_CHROMA.
+    """
+    hues = (np.arange(FIELD_COLUMNS) + 0.5) * 360 / FIELD_COLUMNS
+    lightness = np.linspace(0, 1, _LIGHTNESSES)
+    plane = np.stack(
+        [
+            np.repeat(lightness[:, None], FIELD_COLUMNS, axis=1),
+            np.full((_LIGHTNESSES, FIELD_COLUMNS), chroma),
+            np.repeat(hues[None], _LIGHTNESSES, axis=0),
+        ],
+        axis=-1,
+    )
+    inside = is_in_gamut(oklab_to_linear(oklch_to_oklab(plane)), tolerance=1e-4)
+    colors = oklch_to_srgb8(plane)
+    places = scale_position(relative_luminance(colors))
+    rows = _row_of_each_cell(places)
+    picture = np.zeros((FIELD_ROWS, FIELD_COLUMNS, 4), dtype=np.uint8)
+    columns = np.arange(FIELD_COLUMNS)[None]
+    picture[..., :3] = colors[rows, columns]
+    picture[..., 3] = np.where(inside[rows, columns], 255, 0)
+    written = io.BytesIO()
+    Image.fromarray(picture).save(written, "PNG")
+    return written.getvalue()
+
+
+def _row_of_each_cell(places: Floats) -> np.ndarray:
+    """Return for each cell the lightness whose place on the scale is nearest, from the top down."""
+    wanted = 1 - (np.arange(FIELD_ROWS) + 0.5) / FIELD_ROWS
+    return np.stack(
+        [np.clip(np.searchsorted(column, wanted), 0, len(column) - 1) for column in places.T], axis=1
+    )

@@ -1,0 +1,1 @@
+"""The least visible changes that make failing pairs pass."""

@@ -1,0 +1,277 @@
+"""Every pair at once: the least total change of what is free, so that all that can pass does.
+
+Only luminance decides whether a pair passes. So each colour that may move gets a column of
+candidates from dark to light, of its own hue (a role on a step: the steps of its ramp), each with
+what it costs: deltaEOK times the share of the page. The cheapest choice of one candidate each, with
+every pair passing, is cheapest.py's to find.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+from typing import Final
+
+import numpy as np
+from numpy.typing import NDArray
+
+from tonada.core.color.contrast import luminance_of, ratio_of_luminances, relative_luminance, rounded_down
+from tonada.core.color.hue_rules import nearest_of_hue
+from tonada.core.color.spaces import (
+    Hex,
+    delta_e_ok,
+    hex_to_oklch,
+    hexes_to_srgb8,
+    srgb8_to_hex,
+    srgb8_to_oklab,
+)
+from tonada.core.mends.cheapest import Candidates, cheapest_choice
+from tonada.core.mends.one_pair import called, is_held, owner_of
+from tonada.core.pairs.evaluation import PairFigures, evaluate
+from tonada.core.pairs.ground_pairs import absorbed, with_worn_pairs
+from tonada.core.take.recolor import recolor_many
+from tonada.core.take.take import Take
+
+CANDIDATES: Final = 160
+# So that a colour without a share still counts.
+LEAST_WEIGHT: Final = 0.02
+_ROUNDS: Final = 4
+
+
+@dataclass(frozen=True, slots=True)
+class Moved:
+    """One colour before and after. difference: deltaEOK."""
+
+    name: str
+    before: Hex
+    after: Hex
+    difference: float
+
+
+@dataclass(frozen=True, slots=True)
+class MendedTake:
+    """take: with every change. moved: what changed. impossible: a sentence for each pair that still
+    falls short, with the held colours that make it so."""
+
+    take: Take
+    moved: tuple[Moved, ...]
+    impossible: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Mover:
+    """A colour that may move: a free swatch, or a role on a step. steps: None for a swatch."""
+
+    key: str
+    hexes: tuple[Hex, ...]
+    steps: tuple[int, ...] | None
+    candidates: Candidates
+
+
+@dataclass(frozen=True, slots=True)
+class _Need:
+    """A pair that has to pass: movers by their place, or None with the luminance that stays."""
+
+    pair: PairFigures
+    one: int | None
+    other: int | None
+    fixed: float
+
+
+def mend_all(take: Take) -> MendedTake:
+    """Return the take with all pairs passing that can, held colours untouched. Deterministic.
+
+    Source of the ratios: WCAG 2.2.
+    """
+    mended = take
+    given_up: set[str] = set()
+    for _ in range(_ROUNDS):
+        failing = [one for one in evaluate(mended).pairs if one.short_by > 0 and one.id not in given_up]
+        if not failing:
+            break
+        # Steps follow their swatch: what moved may have moved others, so it is looked at again.
+        after, lost = _one_round(with_worn_pairs(mended), given_up)
+        mended = absorbed(after)
+        given_up |= lost
+    short = [one for one in evaluate(mended).pairs if one.short_by > 0]
+    return MendedTake(mended, _moves(take, mended), tuple(_why(mended, one) for one in short))
+
+
+def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
+    movers, place = _movers(take)
+    pairs = [one for one in evaluate(take).pairs if not one.excepted and one.id not in given_up]
+    needs = [_need(take, one, place) for one in pairs]
+    lost = {one.pair.id for one in needs if one.one is None and one.other is None and one.pair.short_by > 0}
+    needs = [one for one in needs if one.one is not None or one.other is not None]
+    picked = [0] * len(movers)
+    for members in _components(len(movers), needs):
+        own = [need for need in needs if {need.one, need.other} & members]
+        if not any(need.pair.short_by > 0 for need in own):
+            continue
+        chosen, dropped = _solve(movers, sorted(members), own)
+        lost |= dropped
+        for number, row in chosen.items():
+            picked[number] = row
+    return _applied(take, movers, picked), lost
+
+
+def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
+    """Return what may move, and for each end of a pair its place among them."""
+    shares = {cell.key: cell.share for cell in evaluate(take).measure}
+    ends = dict.fromkeys(key for pair in take.pairs if not pair.layers for key in (pair.text, pair.ground))
+    movers: list[_Mover] = []
+    by_key: dict[str, int] = {}
+    place: dict[str, int] = {}
+    for end in ends:
+        if end.startswith("#") or take.overlay(end) or is_held(take, end):
+            continue
+        owner, step = owner_of(take, end)
+        if step is not None and not take.has_role(end):
+            continue
+        key = owner if step is None else end
+        if key not in by_key:
+            by_key[key] = len(movers)
+            cell = owner if step is None else f"{owner}/{step}"
+            weight = max(LEAST_WEIGHT, shares.get(cell, 0.0))
+            movers.append(_mover(take, key, owner, step, weight))
+        place[end] = by_key[key]
+    return movers, place
+
+
+def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) -> _Mover:
+    """Return a mover with its present value first."""
+    now = take.value_at(owner, step)
+    if step is None:
+        _, chroma, hue = hex_to_oklch(now)
+        grid = np.linspace(0, 1, CANDIDATES)
+        kept = chroma if chroma >= 0.02 else 0.0
+        places = np.stack([grid, np.full(CANDIDATES, kept), np.full(CANDIDATES, hue)], axis=-1)
+        hexes = (now, *(srgb8_to_hex(color) for color in nearest_of_hue(places)))
+        steps = None
+    else:
+        ramp = take.ramp(owner).hexes
+        order = [step - 1, *(number for number in range(len(ramp)) if number != step - 1)]
+        hexes, steps = tuple(ramp[number] for number in order), tuple(number + 1 for number in order)
+    colors = hexes_to_srgb8(hexes)
+    lab = srgb8_to_oklab(colors)
+    return _Mover(key, hexes, steps, Candidates(relative_luminance(colors), weight * delta_e_ok(lab, lab[0])))
+
+
+def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
+    source = next(one for one in take.pairs if one.id == pair.id)
+    one, other = (None if source.layers else place.get(end) for end in (pair.text, pair.ground))
+    if one == other:
+        one = other = None
+    fixed = pair.ground_hex if one is not None and other is None else pair.text_hex
+    return _Need(pair, one, other, luminance_of(fixed))
+
+
+def _components(count: int, needs: Sequence[_Need]) -> list[set[int]]:
+    """Return the movers in groups that no pair connects."""
+    groups = [{number} for number in range(count)]
+    for need in needs:
+        if need.one is not None and need.other is not None:
+            first = next(group for group in groups if need.one in group)
+            second = next(group for group in groups if need.other in group)
+            if first is not second:
+                first |= second
+                groups.remove(second)
+    return groups
+
+
+def _solve(
+    movers: Sequence[_Mover], members: list[int], needs: list[_Need]
+) -> tuple[dict[int, int], set[str]]:
+    """Return a row for each member, and the pairs that had to be given up."""
+    dropped: set[str] = set()
+    left = list(needs)
+    while (found := _cheapest(movers, members, left)) is None:
+        lost = _in_the_way(movers, left)
+        dropped.add(lost.pair.id)
+        left.remove(lost)
+    return found, dropped
+
+
+def _in_the_way(movers: Sequence[_Mover], needs: Sequence[_Need]) -> _Need:
+    """Return the pair to give up: one that no candidate can meet, else the shortest of a mover whose
+    fixed pairs contradict each other, else the shortest of all."""
+    by_mover: dict[int, list[_Need]] = {}
+    for need in needs:
+        mover = need.one if need.other is None else need.other if need.one is None else None
+        if mover is not None:
+            by_mover.setdefault(mover, []).append(need)
+    for mover, own in by_mover.items():
+        met = [_met(movers[mover], need) for need in own]
+        hopeless = [need for need, mask in zip(own, met, strict=True) if not mask.any()]
+        if hopeless or not np.logical_and.reduce(met).any():
+            return max(hopeless or own, key=_shortness)
+    return max(needs, key=_shortness)
+
+
+def _shortness(need: _Need) -> tuple[float, str]:
+    return need.pair.needed / need.pair.ratio, need.pair.id
+
+
+def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
+    """Say of each candidate whether it passes against what stays."""
+    return np.asarray(
+        ratio_of_luminances(mover.candidates.luminance, np.array(need.fixed)) >= need.pair.needed
+    )
+
+
+def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> dict[int, int] | None:
+    masks = {number: np.ones(len(movers[number].hexes), dtype=bool) for number in members}
+    between: dict[tuple[int, int], NDArray[np.bool_]] = {}
+    for need in needs:
+        if need.one is not None and need.other is not None:
+            first, second = (movers[number].candidates.luminance for number in (need.one, need.other))
+            passes = ratio_of_luminances(first[:, None], second[None]) >= need.pair.needed
+            for key, table in (((need.one, need.other), passes), ((need.other, need.one), passes.T)):
+                between[key] = between[key] & table if key in between else table
+        else:
+            mover = need.one if need.one is not None else need.other
+            if mover is not None:
+                masks[mover] = masks[mover] & _met(movers[mover], need)
+    return cheapest_choice([one.candidates for one in movers], masks, between)
+
+
+def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Take:
+    values: dict[str, Hex] = {}
+    steps: dict[str, int] = {}
+    for mover, row in zip(movers, picked, strict=True):
+        if row and mover.steps is None:
+            values[mover.key] = mover.hexes[row]
+        elif row and mover.steps is not None:
+            steps[mover.key] = mover.steps[row]
+    roles = tuple(
+        replace(one, step=steps[one.role], reason=f"Moved to step {steps[one.role]} by mending all pairs.")
+        if one.role in steps
+        else one
+        for one in take.roles
+    )
+    return recolor_many(replace(take, roles=roles), values, "mended with all pairs", "mended")
+
+
+def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
+    """Return what changed, as a person sees it: swatches, and roles on steps."""
+    pairs = [(one.name, before.swatch(one.id).hex, one.hex) for one in after.swatches]
+    pairs += [
+        (called(after, one.role), before.hex_of(one.role), after.hex_of(one.role))
+        for one in after.roles
+        if one.step is not None
+    ]
+    return tuple(
+        Moved(name, old, new, float(delta_e_ok(*srgb8_to_oklab(hexes_to_srgb8((old, new))))))
+        for name, old, new in pairs
+        if old != new
+    )
+
+
+def _why(take: Take, pair: PairFigures) -> str:
+    held = [called(take, key) for key in (pair.text, pair.ground) if is_held(take, key)]
+    name = f"{pair.text_name} on {pair.ground_name}"
+    reached = f"reaches {rounded_down(pair.ratio)} of {pair.needed:g}"
+    if not held:
+        return f"{name} {reached}: other pairs leave it no room."
+    is_are = "is" if len(held) == 1 else "are"
+    return f"{name} {reached}: {' and '.join(held)} {is_are} held."

@@ -1,0 +1,1 @@
+"""Text and ground: what is needed, what is reached, and to whose eyes."""

@@ -1,0 +1,310 @@
+"""What the core knows of a take as a whole: places on the contrast scale, verdicts, shares."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import lru_cache
+from typing import Final, Literal, TypeAlias
+
+from tonada.core.color.contrast import (
+    EXCEPTED,
+    FLARE,
+    NEEDED,
+    Level,
+    Usage,
+    Verdict,
+    luminance_of,
+    position_of,
+    ratio_between,
+    ratio_length,
+)
+from tonada.core.color.requirements import requirement
+from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
+from tonada.core.harmony.chord import NEUTRAL_BELOW, ground_of
+from tonada.core.harmony.stave import Stave, stave_of
+from tonada.core.pairs.ground_pairs import is_worn, with_worn_pairs
+from tonada.core.roles.plan import Plan, plan_of, planned_share
+from tonada.core.take.take import (
+    Assignment,
+    Pair,
+    RoleKey,
+    Take,
+    role_name,
+    role_rank,
+)
+
+Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enhanced text"]
+
+# A swatch without a role still has to be seen in the measure.
+SHARE_WITHOUT_ROLE: Final = 0.03
+
+
+@dataclass(frozen=True, slots=True)
+class SwatchFigures:
+    """Figures of one swatch. position: 0 to 1 on the contrast scale.
+
+    better_label: whether white or black text is further from it, so that a label can be set on it.
+    on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
+    """
+
+    id: str
+    srgb8: tuple[int, int, int]
+    lightness: float
+    chroma: float
+    hue: float
+    luminance: float
+    position: float
+    roles: tuple[RoleKey, ...]
+    better_label: Literal["black", "white"]
+    on_ground: float
+    reaches: Reach
+    is_neutral: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Cell:
+    """One part of the measure: a colour in use, or a swatch that has no role yet.
+
+    key: a swatch's id, or `id/step`. share: of the page, all cells together 1.
+    """
+
+    key: str
+    swatch: str
+    step: int | None
+    name: str
+    hex: Hex
+    roles: tuple[RoleKey, ...]
+    role_names: str
+    share: float
+    position: float
+    hue: float
+    is_neutral: bool
+    better_label: Literal["black", "white"]
+    held: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PairFigures:
+    """Figures of one pair. ratio is exact; short_by is 0 where it passes or is excepted.
+
+    An excepted pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
+
+    text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
+    contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
+    by_ground: it was made by a ground of the proof, and is changed there.
+    """
+
+    id: str
+    text: str
+    ground: str
+    text_name: str
+    ground_name: str
+    text_hex: Hex
+    ground_hex: Hex
+    usage: Usage
+    size: float | None
+    weight: int | None
+    sample: str
+    ratio: float
+    needed: float
+    passes: bool
+    excepted: bool
+    criterion: str
+    short_by: float
+    verdict: Verdict
+    text_position: float
+    ground_position: float
+    by_ground: bool
+    bracket_start: float
+    bracket_end: float
+
+
+@dataclass(frozen=True, slots=True)
+class Evaluation:
+    """swatches in the order of the take, pairs with those that fail first, the shortest at the head."""
+
+    swatches: tuple[SwatchFigures, ...]
+    measure: tuple[Cell, ...]
+    pairs: tuple[PairFigures, ...]
+    failing: int
+    stave: Stave
+    plan: Plan
+
+
+def evaluate(take: Take) -> Evaluation:
+    """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
+    ground = ground_of(take)
+    pairs = sorted(
+        _pair_figures(with_worn_pairs(take)),
+        key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
+    )
+    return Evaluation(
+        swatches=_swatch_figures(take, ground.hex) if ground else (),
+        measure=_measure(take),
+        pairs=tuple(pairs),
+        failing=sum(pair.short_by > 0 for pair in pairs),
+        stave=stave_of(take),
+        plan=plan_of(take.roles),
+    )
+
+
+def _swatch_figures(take: Take, ground: Hex) -> tuple[SwatchFigures, ...]:
+    return tuple(_figures_of_swatch(one.id, one.hex, take.roles_of(one.id), ground) for one in take.swatches)
+
+
+def _measure(take: Take) -> tuple[Cell, ...]:
+    """Return a cell for each colour with a role, in the order of roles, then what has none at all."""
+    together: dict[tuple[str, int | None], list[Assignment]] = {}
+    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
+        together.setdefault((one.swatch, one.step), []).append(one)
+    worn = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    unused = [swatch.id for swatch in take.swatches if swatch.id not in worn]
+    together |= {(swatch, None): [] for swatch in unused}
+    shares = [
+        sum(planned_share(one) for one in worn) if worn else SHARE_WITHOUT_ROLE for worn in together.values()
+    ]
+    whole = sum(shares)
+    return tuple(
+        _cell(take, owner, step, tuple(roles), share / whole)
+        for ((owner, step), roles), share in zip(together.items(), shares, strict=True)
+    )
+
+
+def _cell(take: Take, owner: str, step: int | None, worn: tuple[Assignment, ...], share: float) -> Cell:
+    value = take.value_at(owner, step)
+    _, chroma, hue = hex_to_oklch(value)
+    return Cell(
+        key=owner if step is None else f"{owner}/{step}",
+        swatch=owner,
+        step=step,
+        name=take.name_of(owner, step),
+        hex=value,
+        roles=tuple(one.role for one in worn),
+        role_names=", ".join(role_name(one.role, one.name) for one in worn),
+        share=share,
+        position=position_of(value),
+        hue=hue,
+        is_neutral=chroma < NEUTRAL_BELOW,
+        better_label=_label_on(luminance_of(value)),
+        held=step is None and take.swatch(owner).held,
+    )
+
+
+def _label_on(luminance: float) -> Literal["black", "white"]:
+    is_dark = 1.05 / (luminance + FLARE) >= (luminance + FLARE) / FLARE
+    return "white" if is_dark else "black"
+
+
+@lru_cache(maxsize=4096)
+def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], ground: Hex) -> SwatchFigures:
+    srgb8 = hex_to_srgb8(value)
+    luminance = luminance_of(value)
+    lightness, chroma, hue = hex_to_oklch(value)
+    on_ground = ratio_between(value, ground)
+    return SwatchFigures(
+        id=swatch,
+        srgb8=(int(srgb8[0]), int(srgb8[1]), int(srgb8[2])),
+        lightness=lightness,
+        chroma=chroma,
+        hue=hue,
+        luminance=luminance,
+        position=position_of(value),
+        roles=roles,
+        better_label=_label_on(luminance),
+        on_ground=on_ground,
+        reaches=reach(on_ground),
+        is_neutral=chroma < NEUTRAL_BELOW,
+    )
+
+
+def reach(ratio: float) -> Reach:
+    """Return what a figure of this ratio is enough for. Source: WCAG 2.2, 1.4.3, 1.4.6 and 1.4.11."""
+    if ratio < 3:
+        return "nothing"
+    return "large text and parts" if ratio < 4.5 else "body text" if ratio < 7 else "enhanced text"
+
+
+def _pair_figures(take: Take) -> list[PairFigures]:
+    return [
+        _figures_of_pair(
+            pair,
+            _end_name(take, pair.text),
+            _end_name(take, pair.ground),
+            *take.pair_colors(pair),
+            take.level,
+        )
+        for pair in take.pairs
+    ]
+
+
+def _end_name(take: Take, key: str) -> str:
+    """Return what a person calls an end of a pair: the role, the swatch and step, the overlay, the value."""
+    if take.has_role(key):
+        return role_name(key, take.assignment(key).name)
+    overlay = take.overlay(key)
+    if overlay is not None:
+        return overlay.name
+    owner, _, step = key.partition("/")
+    return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
+
+
+# In a drag one colour changes: the pairs that it has no part in are the same as a moment ago.
+@lru_cache(maxsize=8192)
+def _figures_of_pair(
+    pair: Pair, text_name: str, ground_name: str, text: Hex, ground: Hex, level: Level
+) -> PairFigures:
+    text_position, ground_position = position_of(text), position_of(ground)
+    ratio = ratio_between(text, ground)
+    asked = requirement(pair.usage, level, pair.size, pair.weight)
+    needed = asked.ratio
+    passes = ratio >= needed and not asked.excepted
+    bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
+    return PairFigures(
+        id=pair.id,
+        text=pair.text,
+        ground=pair.ground,
+        text_name=text_name,
+        ground_name=ground_name,
+        text_hex=text,
+        ground_hex=ground,
+        usage=pair.usage,
+        size=pair.size,
+        weight=pair.weight,
+        sample=pair.sample,
+        ratio=ratio,
+        needed=needed,
+        passes=passes,
+        excepted=asked.excepted,
+        criterion=asked.criterion,
+        short_by=max(0.0, needed - ratio),
+        verdict=verdict_of(ratio, asked.usage),
+        text_position=text_position,
+        ground_position=ground_position,
+        by_ground=is_worn(pair.id),
+        bracket_start=bracket_start,
+        bracket_end=bracket_end,
+    )
+
+
+def verdict_of(ratio: float, usage: Usage) -> Verdict:
+    """Return the highest level that an unrounded ratio reaches for the usage."""
+    if usage in EXCEPTED:
+        return "excepted"
+    if usage is Usage.LINK_IN_TEXT:
+        return "A" if ratio >= NEEDED["A"][usage] else "fail"
+    if ratio < NEEDED["AA"][usage]:
+        return "fail"
+    # 1.4.11 has no level AAA, so a part never gets more than AA.
+    return "AAA" if usage is not Usage.PART and ratio >= NEEDED["AAA"][usage] else "AA"
+
+
+def _bracket(text: float, ground: float, needed: float) -> tuple[float, float]:
+    """Lay the needed distance from the ground towards the text; where it doesn't fit, the other way."""
+    length = ratio_length(needed)
+    downward = text < ground or (text == ground and ground > 0.5)
+    if downward and ground - length < 0:
+        downward = ground + length > 1
+    elif not downward and ground + length > 1:
+        downward = True
+    end = ground - length if downward else ground + length
+    return (min(ground, end), max(ground, end))

@@ -1,0 +1,1 @@
+"""The sample pages: grounds, sections, chart colours, typefaces."""

@@ -1,0 +1,1 @@
+"""Which colour does which job: proposals, signals, plans, the pairs that a page needs."""

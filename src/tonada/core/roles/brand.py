@@ -1,0 +1,276 @@
+"""The brand roles of a set of colours: Primary, Secondary, Accent, each with its reason.
+
+They are the assignment with the best sum of the weights below, tried one by one; what is missing
+comes from a hue rule.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from itertools import product
+from typing import Final, Literal, TypeAlias
+
+from tonada.core.color.contrast import contrast_ratio, rounded_down
+from tonada.core.color.hue_rules import ANALOGOUS_WITH_ACCENT, color_at
+from tonada.core.color.spaces import Hex, hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.errors import InputError
+from tonada.core.take.parts import Role, role_rank
+
+BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
+Choice: TypeAlias = Role | Literal["keep", "leave out"]
+
+# What the shares of the candidates are of; a list and a mood have none that mean anything.
+Whole: TypeAlias = Literal["artwork", "stylesheet", "list", "mood"]
+SHARES_OF: Final[Mapping[Whole, str]] = {
+    "artwork": "{} of the artwork",
+    "stylesheet": "{} of all uses",
+    "list": "",
+    "mood": "",
+}
+
+# Below this chroma a colour is a neutral: its hue doesn't count and it doesn't call.
+NEUTRAL_BELOW: Final = 0.03
+
+# The objective. Each term runs from 0 to 1 before it is weighted.
+PRIMARY_COVERS: Final = 1.0  # its share beside the largest one
+PRIMARY_CARRIES_TEXT: Final = 0.6  # the ratio of white text on it, 4.5 and more is 1
+PRIMARY_IS_COLORED: Final = 0.3  # chroma, 0.12 and more is 1
+SECONDARY_COVERS: Final = 0.35
+SECONDARY_IS_THERE: Final = 0.25
+ACCENT_IS_FAR: Final = 0.4  # hue distance to the primary, 180 degrees is 1
+ACCENT_IS_LIVELY: Final = 0.4  # chroma, 0.15 and more is 1
+ACCENT_IS_SMALL: Final = 0.2
+
+_WHITE: Final = hex_to_srgb8("#ffffff")
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A colour that asks for a role. share: 0 to 1, of the artwork. choice: the designer's, if any.
+
+    name: as its source calls it; without one the swatch is named after its colour.
+    """
+
+    hex: Hex
+    share: float
+    choice: Choice | None = None
+    name: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Given:
+    """A role that one of the candidates has: which one, by its place, and why."""
+
+    role: Role
+    candidate: int
+    reason: str
+
+
+@dataclass(frozen=True, slots=True)
+class Partner:
+    """A brand role that none of the candidates can fill, with a colour made for it."""
+
+    role: Role
+    hex: Hex
+    reason: str
+
+
+@dataclass(frozen=True, slots=True)
+class BrandChoice:
+    """given: what candidates have, Primary always among them. choices: what becomes of each candidate."""
+
+    given: tuple[Given, ...]
+    partners: tuple[Partner, ...]
+    choices: tuple[Choice, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Color:
+    """A candidate with the figures that decide."""
+
+    number: int
+    hex: Hex
+    share: float
+    lightness: float
+    chroma: float
+    hue: float
+    on_white: float
+
+    @property
+    def is_neutral(self) -> bool:
+        return self.chroma < NEUTRAL_BELOW
+
+
+def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> BrandChoice:
+    """Return who has the brand roles, and whatever else the candidates' choices ask for.
+
+    whole: what the shares are of, for the reasons.
+
+    Raises InputError without candidates, or where two ask for the same role.
+    """
+    if not candidates:
+        raise InputError("Roles need at least one colour.", field="colors")
+    wishes = _wishes(candidates)
+    colors = [_figures(number, candidate) for number, candidate in enumerate(candidates)]
+    free = [color for color in colors if candidates[color.number].choice is None]
+    taken = _choose_brand_roles(colors, free, wishes)
+    for role, number in wishes.items():
+        taken.setdefault(role, colors[number])
+    _choose_ink(free, taken)
+    # A wish that agrees with what would have been proposed keeps the proposal's reason.
+    unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
+    against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
+    primary = taken[Role.PRIMARY]
+    given = tuple(
+        Given(
+            role,
+            color.number,
+            "Chosen by you." if role in against else _reason(role, color, primary, whole),
+        )
+        for role, color in sorted(taken.items(), key=lambda one: role_rank(one[0]))
+    )
+    partners = tuple(one for one in _partners(primary) if one.role not in taken)
+    return BrandChoice(given, partners, _choices(candidates, colors, taken))
+
+
+def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
+    wishes: dict[Role, int] = {}
+    for number, candidate in enumerate(candidates):
+        if isinstance(candidate.choice, Role):
+            if candidate.choice in wishes:
+                raise InputError(
+                    f"Two colours are to be {candidate.choice}; a role takes one.",
+                    field=f"colors.{number}.choice",
+                )
+            wishes[candidate.choice] = number
+    return wishes
+
+
+def _figures(number: int, candidate: Candidate) -> _Color:
+    srgb8 = hex_to_srgb8(candidate.hex)
+    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
+    on_white = float(contrast_ratio(_WHITE, srgb8))
+    return _Color(number, candidate.hex, candidate.share, lightness, chroma, hue, on_white)
+
+
+def _choose_brand_roles(
+    colors: list[_Color], free: list[_Color], wishes: dict[Role, int]
+) -> dict[Role, _Color]:
+    """Return the best of all assignments of the free colours to the brand roles that nobody wished for."""
+    lively = [color for color in free if not color.is_neutral]
+    primaries = lively or sorted(free, key=lambda color: -color.on_white) or [colors[0]]
+    options: list[list[_Color | None]] = []
+    for role in BRAND_ROLES:
+        if role in wishes:
+            options.append([colors[wishes[role]]])
+        elif role is Role.PRIMARY:
+            options.append(list(primaries))
+        else:
+            options.append([None, *lively])
+    largest = max(color.share for color in colors) or 1.0
+    best: tuple[float, dict[Role, _Color]] = (-1.0, {})
+    for assigned in product(*options):
+        given = [color.number for color in assigned if color]
+        if len(set(given)) < len(given):
+            continue
+        score = _score(*assigned, largest=largest)
+        if score > best[0]:
+            best = (score, {role: color for role, color in zip(BRAND_ROLES, assigned, strict=True) if color})
+    return best[1] or {Role.PRIMARY: primaries[0]}
+
+
+def _score(
+    primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, largest: float
+) -> float:
+    if primary is None:
+        return 0.0
+    score = PRIMARY_COVERS * primary.share / largest
+    score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / 4.5)
+    score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
+    if secondary:
+        score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
+    if accent:
+        score += ACCENT_IS_FAR * float(hue_distance(primary.hue, accent.hue)) / 180
+        score += ACCENT_IS_LIVELY * min(1.0, accent.chroma / 0.15)
+        score += ACCENT_IS_SMALL * (1 - accent.share / largest)
+    return score
+
+
+def _choose_ink(free: list[_Color], taken: dict[Role, _Color]) -> None:
+    """Take a near-black of the artwork for the text, where one is left."""
+    used = {color.number for color in taken.values()}
+    dark = [color for color in free if color.number not in used and color.is_neutral and color.on_white >= 12]
+    if dark and Role.INK not in taken:
+        taken[Role.INK] = max(dark, key=lambda color: color.on_white)
+
+
+def _choices(
+    candidates: tuple[Candidate, ...], colors: list[_Color], taken: Mapping[Role, _Color]
+) -> tuple[Choice, ...]:
+    role_of = {color.number: role for role, color in taken.items()}
+    result: list[Choice] = []
+    for candidate, color in zip(candidates, colors, strict=True):
+        if color.number in role_of:
+            result.append(role_of[color.number])
+        elif candidate.choice is not None:
+            result.append(candidate.choice)
+        else:
+            near_white = color.is_neutral and color.on_white < 1.4
+            result.append("leave out" if near_white else "keep")
+    return tuple(result)
+
+
+def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
+    share = SHARES_OF[whole].format(f"{color.share * 100:.0f} %") if SHARES_OF[whole] else ""
+    if role is Role.PRIMARY and color.is_neutral:
+        return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
+    if role is Role.PRIMARY:
+        ratio = rounded_down(color.on_white, 1)
+        carries = "carries white text at" if color.on_white >= 4.5 else "white text on it has only"
+        lead = f"Covers {share}, and" if share else "Fits best to lead:"
+        return f"{lead} {carries} {ratio} to 1."
+    if role is Role.SECONDARY:
+        return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
+    if role is Role.ACCENT:
+        small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
+        return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
+    if role is Role.INK:
+        return f"A near-black that was there already: {rounded_down(color.on_white, 1)} to 1 on white."
+    return "Chosen by you."
+
+
+def _turn(primary: _Color, color: _Color) -> str:
+    return f"{float(hue_distance(primary.hue, color.hue)):.0f}°"
+
+
+def _partners(primary: _Color) -> list[Partner]:
+    near, opposite = ANALOGOUS_WITH_ACCENT.spread, 180.0
+    if primary.is_neutral:
+        return [
+            Partner(
+                Role.SECONDARY,
+                color_at(0.55, 0.0, 0.0),
+                "A middle grey: the artwork has no hue to go on from.",
+            ),
+            Partner(
+                Role.ACCENT,
+                color_at(0.72, 0.15, 60.0),
+                "The artwork has no hue, so any accent goes with it; this one is a start.",
+            ),
+        ]
+    lightness = primary.lightness + (0.16 if primary.lightness < 0.55 else -0.16)
+    secondary = color_at(lightness, 0.75 * primary.chroma, primary.hue + near)
+    accent = color_at(0.76, max(0.14, primary.chroma), primary.hue + opposite)
+    return [
+        Partner(
+            Role.SECONDARY,
+            secondary,
+            f"A neighbour of Primary, {near:.0f}° on in hue (analogous), quieter in chroma.",
+        ),
+        Partner(
+            Role.ACCENT,
+            accent,
+            f"Opposite Primary, {opposite:.0f}° on in hue (complementary), light enough to call.",
+        ),
+    ]

@@ -1,0 +1,62 @@
+"""The plan of the page: how much of it grounds, brand and call to action are to take."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Final
+
+from tonada.core.take.parts import (
+    ACCENTS,
+    OWN_ROLE_SHARE,
+    PLANNED_SHARES,
+    Assignment,
+    Role,
+    RoleKey,
+    role_name,
+)
+
+GROUND_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.NIGHT))
+CALL_ROLES: Final = frozenset(ACCENTS)
+
+
+@dataclass(frozen=True, slots=True)
+class Plan:
+    """Shares of the page, together 1: grounds; the accents that call; brand and text, the rest.
+
+    advice: a sentence for each accent that is planned larger than a ground.
+    """
+
+    grounds: float
+    brand: float
+    call: float
+    advice: tuple[str, ...]
+
+
+def planned_share(one: Assignment) -> float:
+    """Return the share of the page that a role is planned to take, before all are brought to 1."""
+    usual = PLANNED_SHARES.get(one.role, OWN_ROLE_SHARE)
+    return usual if one.share is None else one.share
+
+
+def plan_of(roles: tuple[Assignment, ...]) -> Plan:
+    """Return the plan that follows from the shares of roles; without roles everything is 0."""
+    shares = {one.role: planned_share(one) for one in roles}
+    whole = sum(shares.values())
+    if not whole:
+        return Plan(0.0, 0.0, 0.0, ())
+    grounds = sum(share for role, share in shares.items() if role in GROUND_ROLES) / whole
+    call = sum(share for role, share in shares.items() if role in CALL_ROLES) / whole
+    return Plan(grounds, 1 - grounds - call, call, tuple(_advice(shares)))
+
+
+def _advice(shares: dict[RoleKey, float]) -> list[str]:
+    grounds = [role for role in (Role.PAPER, Role.MIST) if role in shares]
+    if not grounds:
+        return []
+    smallest = min(grounds, key=lambda role: shares[role])
+    return [
+        f"{role_name(role)} is planned larger than {role_name(smallest)}: what calls everywhere calls "
+        "nowhere. An accent works at about a tenth of the page."
+        for role in ACCENTS
+        if shares.get(role, 0.0) > shares[smallest]
+    ]

@@ -1,0 +1,170 @@
+"""A whole proposal: from colours to a take with every role, by day and by night."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import Final
+
+from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.spaces import Hex
+from tonada.core.roles.assignment import assign_roles
+from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
+from tonada.core.roles.page_pairs import page_pairs
+from tonada.core.roles.signals import propose_signals
+from tonada.core.take.parts import free_swatch_id
+from tonada.core.take.take import (
+    SIGNALS,
+    Assignment,
+    Neutral,
+    Origin,
+    OriginKind,
+    Role,
+    SchemeRoles,
+    Swatch,
+    Take,
+    role_rank,
+)
+
+NEUTRAL_ID: Final = "n1"
+# Fine enough that Paper, Mist, Line and Muted each find a step of their own.
+NEUTRAL_STEPS: Final = 15
+
+
+@dataclass(frozen=True, slots=True)
+class ProposedRole:
+    """A role, its colour and why. candidate: which of the colours asked for, or None where it is made."""
+
+    role: Role
+    hex: Hex
+    reason: str
+    candidate: int | None
+    origin: OriginKind
+
+
+@dataclass(frozen=True, slots=True)
+class Proposal:
+    """roles: in their order. choices: what becomes of each candidate. take: all of it, as a take.
+
+    impossible: a sentence for each role that can't reach what it needs with the colours given.
+    """
+
+    roles: tuple[ProposedRole, ...]
+    choices: tuple[Choice, ...]
+    take: Take
+    impossible: tuple[str, ...]
+
+
+def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> Proposal:
+    """Return every role with a reason. What the candidates' choices ask for is kept.
+
+    whole: what the shares are of, for the reasons.
+
+    Raises InputError without candidates, or where two ask for the same role.
+    """
+    choice = choose_brand(candidates, whole)
+    base, place_of = _gather(candidates, choice)
+    take, impossible = dress(base)
+    asked = {one.role for one in choice.given}
+    roles = tuple(
+        ProposedRole(
+            Role(one.role),
+            take.value_at(one.swatch, one.step),
+            one.reason,
+            place_of.get(one.swatch) if one.role in asked else None,
+            _origin_kind(take, one),
+        )
+        for one in take.roles
+    )
+    return Proposal(roles, choice.choices, take, impossible)
+
+
+def _origin_kind(take: Take, one: Assignment) -> OriginKind:
+    is_swatch = one.step is None and take.neutral(one.swatch) is None
+    return take.swatch(one.swatch).origin.kind if is_swatch else "made"
+
+
+def _gather(candidates: tuple[Candidate, ...], choice: BrandChoice) -> tuple[Take, dict[str, int]]:
+    """Return a take of the candidates and partners with their roles, and each swatch's candidate."""
+    swatches: dict[Hex, Swatch] = {}
+    places: dict[str, int] = {}
+    roles: list[Assignment] = []
+    names = {one.hex: one.name for one in candidates if one.name}
+
+    def swatch_for(value: Hex, origin: Origin, *, held: bool) -> str:
+        if value not in swatches:
+            name = unlike(
+                names.get(value) or color_name(value), {swatch.name for swatch in swatches.values()}
+            )
+            swatches[value] = Swatch(f"s{len(swatches) + 1}", name, value, held, origin)
+        return swatches[value].id
+
+    wanted: list[tuple[Role, str, int | None, Hex]] = [
+        *((one.role, one.reason, one.candidate, candidates[one.candidate].hex) for one in choice.given),
+        *((one.role, one.reason, None, one.hex) for one in choice.partners),
+    ]
+    for role, reason, candidate, value in sorted(wanted, key=lambda one: role_rank(one[0])):
+        kind: OriginKind = "source" if candidate is not None else "harmony"
+        origin = Origin(kind, "given" if candidate is not None else "by a hue rule from Primary")
+        swatch = swatch_for(value, origin, held=candidate is not None)
+        if candidate is not None:
+            places[swatch] = candidate
+        roles.append(Assignment(role, swatch, reason))
+    for number, (candidate_, kept) in enumerate(zip(candidates, choice.choices, strict=True)):
+        if kept == "keep":
+            places[swatch_for(candidate_.hex, Origin("source", "given"), held=True)] = number
+    return Take(tuple(swatches.values()), tuple(roles)), places
+
+
+def dress(take: Take) -> tuple[Take, tuple[str, ...]]:
+    """Return the take with every role of both schemes, and what its colours make impossible.
+
+    The roles that swatches have already stay with them; Primary has to be one. A neutral tinted by
+    Primary, and swatches for the signals, are added where they are missing.
+    """
+    take = _with_neutral(take)
+    neutral = take.neutrals[0].id
+    given = {Role(one.role): one for one in take.roles if one.role in set(Role)}
+    own = tuple(one for one in take.roles if one.role not in set(Role))
+    day = assign_roles(take, given, "day", neutral)
+    take = _with_signals(replace(take, roles=(*day.roles.values(), *own)), day.roles)
+    night = assign_roles(take, {}, "night", neutral)
+    kept = {role: one for role, one in night.roles.items() if take.has_role(role)}
+    take = replace(take, roles=_ordered(take.roles), scheme="day", other=None)
+    take = replace(take, pairs=page_pairs(_values(take, take.roles)))
+    night_roles = _ordered((*kept.values(), *own))
+    other = SchemeRoles(night_roles, page_pairs(_values(take, night_roles)))
+    return replace(take, other=other), day.impossible + tuple(f"By night: {one}" for one in night.impossible)
+
+
+def _ordered(roles: tuple[Assignment, ...]) -> tuple[Assignment, ...]:
+    return tuple(sorted(roles, key=lambda one: role_rank(one.role)))
+
+
+def _values(take: Take, roles: tuple[Assignment, ...]) -> Mapping[str, Hex]:
+    return {one.role: take.value_at(one.swatch, one.step) for one in roles}
+
+
+def _with_neutral(take: Take) -> Take:
+    if take.neutrals:
+        return take
+    tint = take.assignment(Role.PRIMARY).swatch
+    neutral = Neutral(NEUTRAL_ID, "Neutral", tint, steps=NEUTRAL_STEPS, spacing="lightness")
+    return replace(take, neutrals=(neutral,))
+
+
+def _with_signals(take: Take, roles: Mapping[Role, Assignment]) -> Take:
+    missing = [role for role in SIGNALS if role not in roles]
+    if not missing:
+        return take
+    brand = [take.hex_of(role) for role in BRAND_ROLES if role in roles]
+    grounds = [take.hex_of(role) for role in (Role.PAPER, Role.MIST)]
+    swatches, assignments = list(take.swatches), list(take.roles)
+    for signal in propose_signals(brand, grounds):
+        if signal.role in missing:
+            taken = {swatch.id for swatch in swatches}
+            name = unlike(str(signal.role).capitalize(), {swatch.name for swatch in swatches})
+            key = free_swatch_id(taken)
+            swatches.append(Swatch(key, name, signal.hex, False, Origin("made", "made for a signal")))
+            assignments.append(Assignment(signal.role, key, signal.reason))
+    return replace(take, swatches=tuple(swatches), roles=tuple(assignments))

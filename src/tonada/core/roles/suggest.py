@@ -1,0 +1,79 @@
+"""Roles suggested for a take that is there already: from its swatches, without a change of any value."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Final
+
+from tonada.core.errors import TakeError
+from tonada.core.roles.assignment import assign_roles
+from tonada.core.roles.brand import Candidate, choose_brand
+from tonada.core.roles.page_pairs import page_pairs
+from tonada.core.roles.proposal import dress
+from tonada.core.take.take import SIGNALS, Assignment, Pair, Role, SchemeRoles, Take, role_rank
+
+# Of a swatch whose share no source tells: as much as a small part of a logo.
+UNKNOWN_SHARE: Final = 0.05
+
+
+def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
+    """Return the take with all roles proposed anew, by day and by night, and what can't be reached.
+
+    No value changes, and neither do own roles, planned shares, and pairs that were added. Swatches
+    made for roles that go elsewhere stay, without a role. Raises TakeError where there is no swatch.
+    """
+    take = take if take.scheme == "day" else take.turned()
+    signals = {one.swatch for one in take.roles if one.role in SIGNALS}
+    offered = [swatch for swatch in take.swatches if swatch.id not in signals]
+    if not offered:
+        raise TakeError("Roles need at least one swatch.", field="document.swatches")
+    candidates = tuple(Candidate(one.hex, one.origin.share or UNKNOWN_SHARE) for one in offered)
+    is_artwork = any(one.origin.share for one in offered)
+    choice = choose_brand(candidates, "artwork" if is_artwork else "list")
+    brand = [Assignment(one.role, offered[one.candidate].id, one.reason) for one in choice.given]
+    kept = [one for one in take.roles if one.role in SIGNALS or one.role not in set(Role)]
+    base = replace(take, roles=(*brand, *kept), pairs=(), other=None)
+    dressed, impossible = dress(base)
+    return _with_kept(take, dressed), impossible
+
+
+def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
+    """Return the take with the night scheme made anew from its roles by day, and what can't be reached."""
+    day = take if take.scheme == "day" else take.turned()
+    if not (day.has_role(Role.PRIMARY) and day.neutrals):
+        raise TakeError("A night scheme needs Primary and a neutral; suggest roles first.", field="document")
+    plain = replace(day, other=None)
+    found = assign_roles(plain, {}, "night", day.neutrals[0].id)
+    own = tuple(one for one in day.roles if one.role not in set(Role))
+    worn = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
+    roles = tuple(sorted(worn, key=lambda one: role_rank(one.role)))
+    at_night = replace(plain, roles=roles, pairs=())
+    pairs = page_pairs({one.role: at_night.hex_of(one.role) for one in roles})
+    made = replace(day, other=SchemeRoles(roles, pairs, day.other.grounds if day.other else ()))
+    return _with_kept(day, made), found.impossible
+
+
+def _with_kept(before: Take, after: Take) -> Take:
+    """Return the take with planned shares, samples and added pairs as they were, where they still fit."""
+    shares = {one.role: one.share for one in before.roles}
+    roles = tuple(replace(one, share=shares.get(one.role)) for one in after.roles)
+    other = after.other and SchemeRoles(
+        after.other.roles, _with_samples(before, after.other.pairs), after.other.grounds
+    )
+    made = replace(after, roles=roles, pairs=_with_samples(before, after.pairs), other=other)
+    known = {one.id for one in made.pairs}
+    added = tuple(
+        pair
+        for pair in before.pairs
+        if pair.id not in known and all(_is_there(made, key) for key in (pair.text, pair.ground))
+    )
+    return replace(made, pairs=(*made.pairs, *added))
+
+
+def _is_there(take: Take, key: str) -> bool:
+    return not (key in set(Role) or key.startswith("own-")) or take.has_role(key)
+
+
+def _with_samples(before: Take, pairs: tuple[Pair, ...]) -> tuple[Pair, ...]:
+    samples = {one.id: one.sample for one in before.pairs}
+    return tuple(replace(one, sample=samples.get(one.id, one.sample)) for one in pairs)

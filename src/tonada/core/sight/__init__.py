@@ -1,0 +1,1 @@
+"""How colours look to other eyes."""

@@ -1,0 +1,1 @@
+"""What colours are read from: pictures, stylesheets, moods."""

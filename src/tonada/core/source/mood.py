@@ -1,0 +1,123 @@
+"""From what a brand should say to the hues and characters that convention attaches to it.
+
+Associations of colour are habits of a time and a place, and research on them is mixed: the table
+states them as conventions, says where they differ, and is there to start from, not to obey. To
+extend it, add a line to WORDS or FIELDS in `mood_words.py`.
+"""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from dataclasses import dataclass
+from typing import Final
+
+import numpy as np
+
+from tonada.core.color.naming import color_name
+from tonada.core.color.spaces import Hex, hue_distance, largest_chroma, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.errors import InputError
+from tonada.core.harmony.character import CHARACTERS, Character
+from tonada.core.limits import MAX_MOOD_WORDS
+from tonada.core.source.mood_words import FAMILIES, FIELDS, WORDS, MoodWord
+
+MOST_ANCHORS: Final = 6
+FEWEST_ANCHORS: Final = 3
+# An anchor that has less than this of the strongest one's weight is no longer a suggestion.
+LEAST_OF_STRONGEST: Final = 0.3
+# Anchors closer than this in hue, in degrees, would be the same suggestion twice.
+LEAST_HUE_DISTANCE: Final = 18.0
+# The field of work says less about a brand than what it wants to say.
+FIELD_WEIGHT: Final = 0.5
+
+
+@dataclass(frozen=True, slots=True)
+class Anchor:
+    """A colour to start from. weight: 0 to 1, beside the strongest. words: which words speak for it."""
+
+    hex: Hex
+    name: str
+    family: str
+    weight: float
+    words: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class MoodReading:
+    """anchors: strongest first. conventions and differs: a sentence for each word, and for the field."""
+
+    words: tuple[str, ...]
+    field: str | None
+    characters: tuple[str, ...]
+    conventions: tuple[str, ...]
+    differs: tuple[str, ...]
+    anchors: tuple[Anchor, ...]
+
+
+def read_mood(words: tuple[str, ...], field: str | None = None) -> MoodReading:
+    """Return what convention attaches to one to three words, and three to six anchors.
+
+    Raises InputError for unknown words or fields, a word said twice, or more than three.
+    """
+    chosen = _chosen(words)
+    if field is not None and field not in FIELDS:
+        raise InputError(f"“{field[:40]}” is no field of work known here.", field="field")
+    characters = tuple(dict.fromkeys(word.character for word in chosen))
+    spoken = [*chosen, *([FIELDS[field]] if field else [])]
+    return MoodReading(
+        words=words,
+        field=field,
+        characters=characters,
+        conventions=tuple(entry.convention for entry in spoken),
+        differs=tuple(entry.differs for entry in spoken if entry.differs),
+        anchors=_anchors(chosen, FIELDS[field] if field else None),
+    )
+
+
+def _chosen(words: tuple[str, ...]) -> list[MoodWord]:
+    if not 1 <= len(words) <= MAX_MOOD_WORDS:
+        raise InputError(f"Choose one to {MAX_MOOD_WORDS} words.", field="words")
+    if len(set(words)) < len(words):
+        raise InputError("A word is chosen twice.", field="words")
+    for word in words:
+        if word not in WORDS:
+            raise InputError(f"“{word[:40]}” is no word known here.", field="words")
+    return [WORDS[word] for word in words]
+
+
+def _anchors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[Anchor, ...]:
+    weights: defaultdict[str, float] = defaultdict(float)
+    speakers: defaultdict[str, list[str]] = defaultdict(list)
+    for word, strength in [*((word, 1.0) for word in chosen), *([(field, FIELD_WEIGHT)] if field else [])]:
+        for family, weight in word.families:
+            weights[family] += strength * weight
+            speakers[family].append(word.name)
+    character = _blend([CHARACTERS[word.character] for word in chosen])
+    strongest = max(weights.values())
+    anchors: list[Anchor] = []
+    taken: list[float] = []
+    # The table's order decides between equals, so that the same words give the same anchors.
+    for family in sorted(weights, key=lambda name: -weights[name]):
+        hue = FAMILIES[family].hue
+        is_apart = all(float(hue_distance(hue, other)) >= LEAST_HUE_DISTANCE for other in taken)
+        is_strong = weights[family] >= LEAST_OF_STRONGEST * strongest or len(anchors) < FEWEST_ANCHORS
+        if is_apart and is_strong and len(anchors) < MOST_ANCHORS:
+            value = _color(family, character)
+            share = weights[family] / strongest
+            anchors.append(Anchor(value, color_name(value), family, share, tuple(speakers[family])))
+            taken.append(hue)
+    return tuple(anchors)
+
+
+def _blend(characters: list[Character]) -> Character:
+    """Return the mean of characters: what several words together ask for."""
+    lightness, chroma, span = np.mean([(c.lightness, c.chroma, c.span) for c in characters], axis=0).tolist()
+    return Character("together", lightness, chroma, span, "")
+
+
+def _color(family: str, character: Character) -> Hex:
+    """Return the family's colour in this character, halfway between the lightness of both."""
+    home = FAMILIES[family]
+    lightness = 0.5 * home.lightness + 0.5 * character.lightness
+    limit = float(largest_chroma(np.array(lightness), np.array(home.hue)))
+    chroma = min(character.chroma * limit, home.chroma)
+    return srgb8_to_hex(oklch_to_srgb8(np.array([lightness, chroma, home.hue])))

@@ -1,0 +1,224 @@
+"""The whole way from a file to its colours: which reader fits, the ground, the shares."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Final, Literal, TypeAlias
+
+import numpy as np
+from numpy.typing import NDArray
+
+from tonada.core.color.spaces import Floats, Hex, srgb8_to_hex, srgb8_to_oklab
+from tonada.core.errors import ImageError
+from tonada.core.limits import MAX_FOUND_COLORS
+from tonada.core.source.pictures.decode import check_file_size, decode_bitmap, measure_bitmap
+from tonada.core.source.pictures.ground import find_ground
+from tonada.core.source.pictures.layers import NO_COLOR, Labels, Layers, Mask, drop_small
+from tonada.core.source.pictures.lossless import read_lossless, visibility
+from tonada.core.source.pictures.lossy import looks_photographic, read_lossy
+from tonada.core.source.pictures.photo import named_number, read_photo
+from tonada.core.source.pictures.picture import ImageFormat, Picture, Region, pack, unpack
+from tonada.core.source.pictures.steps import Part, nested_steps
+from tonada.core.source.pictures.svg import decode_svg, looks_like_svg
+
+Kind: TypeAlias = Literal["flat", "photographic"]
+
+# Flat artwork is a file of which a few colours hold this much.
+LEAST_COVERAGE_LOSSLESS: Final = 0.55
+LEAST_COVERAGE_LOSSY: Final = 0.78
+
+# A JPEG this large is looked at small first.
+LEAST_FOR_GLIMPSE: Final = 3_000_000
+GLIMPSE_PIXELS: Final = 150_000
+
+
+@dataclass(frozen=True, slots=True)
+class FoundColor:
+    """share: of everything visible, 0 to 1. ground_share: the part of it that is the ground.
+
+    is_stop: the file names it only as the stop of a gradient, so that hardly a pixel has just it.
+    """
+
+    hex: Hex
+    share: float
+    ground_share: float
+    is_stop: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Extraction:
+    """What was found in a file.
+
+    exact: the values are those of the file, not read through compression noise.
+    ground: what the artwork stands on, or None where it fills its frame or stands on nothing.
+    steps: nested results, from one colour up to twelve, each with the largest share first.
+    count: how many colours the reading itself has; `colors` is that step.
+    """
+
+    format: ImageFormat
+    kind: Kind
+    exact: bool
+    width: int
+    height: int
+    ground: Hex | None
+    steps: tuple[tuple[FoundColor, ...], ...]
+    count: int
+
+    @property
+    def colors(self) -> tuple[FoundColor, ...]:
+        """The colours of the reading, together 1."""
+        return self.steps[self.count - 1]
+
+
+def extract_colors(
+    data: bytes,
+    *,
+    most: int = MAX_FOUND_COLORS,
+    kind: Kind | None = None,
+    region: Region | None = None,
+) -> Extraction:
+    """Return the colours of an image file, at most `most` (1 to 12). The same bytes give the same answer.
+
+    kind overrules what the file looks like; region reads only a part of it.
+    Raises ImageError or ImageTooLarge.
+    """
+    check_file_size(data)
+    if kind != "flat" and region is None:
+        glimpse = _glimpse(data)
+        if glimpse and (kind == "photographic" or looks_photographic(glimpse)):
+            return read_picture(glimpse, most=most, kind="photographic")
+    return read_picture(decode_image(data), most=most, kind=kind, region=region)
+
+
+def _glimpse(data: bytes) -> Picture | None:
+    """Return a large JPEG at an eighth of its size, which a photograph's few colours can be read from.
+
+    None for other files: they have no smaller size to decode.
+    """
+    if looks_like_svg(data):
+        return None
+    format_name, width, height = measure_bitmap(data)
+    if format_name != "JPEG" or width * height < LEAST_FOR_GLIMPSE:
+        return None
+    return decode_bitmap(data, working_pixels=GLIMPSE_PIXELS)
+
+
+def measure_image(data: bytes) -> tuple[ImageFormat, int, int]:
+    """Return format, width and height from the header; an SVG, which has no pixels yet, counts as 0 by 0.
+
+    Raises ImageError or ImageTooLarge.
+    """
+    check_file_size(data)
+    return ("SVG", 0, 0) if looks_like_svg(data) else measure_bitmap(data)
+
+
+def decode_image(data: bytes) -> Picture:
+    """Return the picture of any format that is read. Raises ImageError or ImageTooLarge."""
+    return decode_svg(data) if looks_like_svg(data) else decode_bitmap(data)
+
+
+def read_picture(
+    picture: Picture,
+    *,
+    most: int = MAX_FOUND_COLORS,
+    kind: Kind | None = None,
+    region: Region | None = None,
+) -> Extraction:
+    """Return the colours of a decoded picture; see extract_colors."""
+    part = picture.cropped(region) if region else picture
+    if not visibility(part)[0].any():
+        raise ImageError("Nothing can be seen here: every pixel is transparent.")
+    found_kind, layers = _read(part, kind)
+    if not len(layers.colors):
+        raise ImageError("No colour can be told apart here. Choose a larger part of the picture.")
+    ground = find_ground(layers.labels) if found_kind == "flat" else None
+    steps = nested_steps(layers, part.rgb)
+    count = len(layers.colors)
+    if found_kind == "photographic":
+        count = named_number([unpack([one.color for one in step]) for step in steps])
+    return Extraction(
+        format=picture.format,
+        kind=found_kind,
+        exact=found_kind == "flat" and not picture.lossy,
+        width=picture.width,
+        height=picture.height,
+        ground=srgb8_to_hex(layers.colors[ground[0]]) if ground else None,
+        steps=tuple(_found(step, layers, ground, picture.stops) for step in steps),
+        count=min(count, most, len(steps)),
+    )
+
+
+def _found(
+    step: tuple[Part, ...], layers: Layers, ground: tuple[int, float] | None, stops: tuple[int, ...]
+) -> tuple[FoundColor, ...]:
+    shares = layers.shares
+    return tuple(
+        FoundColor(
+            hex=srgb8_to_hex(unpack([part.color])[0]),
+            share=part.share,
+            ground_share=float(shares[ground[0]]) * ground[1]
+            if ground and ground[0] in part.origins
+            else 0.0,
+            is_stop=part.color in stops,
+        )
+        for part in step
+    )
+
+
+def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
+    if kind == "photographic":
+        return kind, read_photo(picture)
+    if picture.format == "SVG":
+        return "flat", _read_drawing(picture)
+    if not picture.lossy:
+        layers = read_lossless(picture)
+        is_flat = kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSLESS
+        if is_flat and len(layers.colors):
+            return "flat", layers
+    layers = read_lossy(picture)
+    if len(layers.colors) and (kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSY):
+        return "flat", layers
+    return "photographic", read_photo(picture)
+
+
+def _declared_labels(picture: Picture, visible: Mask) -> Labels:
+    """Label the visible pixels that have just a declared colour, those of gradients' stops excepted."""
+    plain = np.setdiff1d(picture.declared, picture.stops)
+    labels = np.full(visible.shape, NO_COLOR, dtype=np.int16)
+    if not plain.size:
+        return labels
+    packed = pack(picture.rgb)
+    places = np.minimum(np.searchsorted(plain, packed), plain.size - 1)
+    is_plain = visible & (plain[places] == packed)
+    order = np.argsort(picture.declared)
+    rows = order[np.searchsorted(np.asarray(picture.declared)[order], plain)].astype(np.int16)
+    labels[is_plain] = rows[places[is_plain]]
+    return labels
+
+
+def _nearest(pixels: Floats, places: Floats) -> NDArray[np.intp]:
+    """Return for each pixel the row of the nearest place; one place after the other, to save memory."""
+    nearest = np.zeros(len(pixels), dtype=np.intp)
+    least = np.full(len(pixels), np.inf)
+    for row, place in enumerate(places):
+        distance = np.sum((pixels - place) ** 2, axis=-1)
+        closer = distance < least
+        nearest[closer], least[closer] = row, distance[closer]
+    return nearest
+
+
+def _read_drawing(picture: Picture) -> Layers:
+    """Read an SVG: a pixel of no declared colour lies in a gradient, and belongs to the nearest stop."""
+    if not picture.stops:
+        return read_lossless(picture)
+    visible, _ = visibility(picture)
+    declared = unpack(picture.declared)
+    stops = np.flatnonzero(np.isin(picture.declared, picture.stops)).astype(np.int16)
+    labels = _declared_labels(picture, visible)
+    rest = visible & (labels == NO_COLOR)
+    labels[rest] = stops[_nearest(srgb8_to_oklab(picture.rgb[rest]), srgb8_to_oklab(declared[stops]))]
+    used, own = np.unique(labels[visible], return_inverse=True)
+    labels[visible] = own
+    values = declared[used].astype(np.float32)
+    layers = Layers(declared[used], labels, 1.0)
+    return drop_small(layers, picture.rgb, values)

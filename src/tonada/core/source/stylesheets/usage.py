@@ -1,0 +1,234 @@
+"""Every colour that stylesheets use, how often and for what, and the pairs that stand in one rule."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterable
+from dataclasses import dataclass, field
+from functools import lru_cache
+from typing import Final, Literal, TypeAlias
+
+from tonada.core.color.contrast import composite, ratio_between
+from tonada.core.color.notation import ReadColor
+from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.limits import MAX_STYLESHEET_COLORS
+from tonada.core.source.stylesheets.markup import looks_like_html, scan_page
+from tonada.core.source.stylesheets.scan import Declaration, scan_stylesheet
+from tonada.core.source.stylesheets.values import colors_in_value
+
+Purpose: TypeAlias = Literal["text", "ground", "border", "other"]
+PURPOSES: Final[tuple[Purpose, ...]] = ("text", "ground", "border", "other")
+
+_TEXT: Final = frozenset(
+    ("color", "-webkit-text-fill-color", "text-decoration", "text-decoration-color", "caret-color",
+     "text-emphasis", "text-emphasis-color")
+)  # fmt: skip
+_GROUND: Final = frozenset(("background", "background-color", "background-image"))
+# Everything else that takes a colour; the words of other properties may read like one and never are.
+_OTHER: Final = (
+    "border", "outline", "column-rule", "fill", "stroke", "box-shadow", "text-shadow", "accent-color",
+    "scrollbar-color", "stop-color", "flood-color", "lighting-color", "filter", "backdrop-filter", "mask",
+    "-webkit-tap-highlight-color", "-webkit-text-stroke", "-webkit-box-shadow", "-moz-box-shadow", "--", "$",
+)  # fmt: skip
+_ROOT: Final = frozenset((":root", "html", "body", "<body>", "<html>"))
+WHITE: Final = "#ffffff"
+
+
+@dataclass(frozen=True, slots=True)
+class StyleFile:
+    """One file: its name and its text, CSS or HTML."""
+
+    name: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class ColorUse:
+    """A colour and how often it is used as what. translucent: value and opacity, where it had one."""
+
+    hex: Hex
+    text: int
+    ground: int
+    border: int
+    other: int
+    translucent: tuple[tuple[Hex, float], ...] = ()
+
+    @property
+    def count(self) -> int:
+        return self.text + self.ground + self.border + self.other
+
+
+@dataclass(frozen=True, slots=True)
+class RulePair:
+    """Text and ground set in one rule. ratio: exact, WCAG 2.2. count: in how many rules."""
+
+    text: Hex
+    ground: Hex
+    selector: str
+    count: int
+    ratio: float
+
+
+@dataclass(frozen=True, slots=True)
+class StylesheetReading:
+    """uses: most used first. pairs: lowest ratio first. variables: how many custom properties there are."""
+
+    uses: tuple[ColorUse, ...]
+    pairs: tuple[RulePair, ...]
+    rules: int
+    variables: int
+    page_ground: Hex
+
+
+@dataclass
+class _Tally:
+    """What is counted while the files are walked."""
+
+    purposes: Counter[tuple[Hex, Purpose]] = field(default_factory=Counter)
+    translucent: dict[Hex, set[tuple[Hex, float]]] = field(default_factory=dict)
+    pairs: Counter[tuple[Hex, Hex]] = field(default_factory=Counter)
+    selectors: dict[tuple[Hex, Hex], str] = field(default_factory=dict)
+
+
+def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
+    """Return what the files say about colour, read together: properties of one file hold in the others.
+
+    A translucent colour counts as what it looks like over the ground of its rule, else over the
+    page's. Custom properties count where they are used, not where they are set.
+    """
+    rules = _rules(files)
+    variables = _variables(rules)
+    ground = _page_ground(rules, variables)
+    tally = _Tally()
+    for rule in rules:
+        _count_rule(rule, variables, ground, tally)
+    totals: Counter[Hex] = Counter()
+    for (value, _), count in tally.purposes.items():
+        totals[value] += count
+    # Among equals the order of the file stays, so that the same files give the same answer.
+    most_used = sorted(totals, key=lambda value: -totals[value])[:MAX_STYLESHEET_COLORS]
+    return StylesheetReading(
+        uses=tuple(_use(value, tally) for value in most_used),
+        pairs=_pairs(tally),
+        rules=len(rules),
+        variables=len(variables),
+        page_ground=ground,
+    )
+
+
+def is_more_than_a_list(text: str) -> bool:
+    """Say whether a stylesheet uses a colour in a rule, and doesn't only set custom properties."""
+    return any(
+        not one.property.startswith(("--", "$")) and ("var(" in one.value or colors_in_value(one.value, {}))
+        for one in scan_stylesheet(text, takes_color)
+    )
+
+
+def purpose_of(name: str) -> Purpose:
+    """Return what a property's colour is used for."""
+    if name in _TEXT:
+        return "text"
+    if name in _GROUND:
+        return "ground"
+    return "border" if name.startswith(("border", "outline", "column-rule")) else "other"
+
+
+@lru_cache(maxsize=1024)
+def takes_color(name: str) -> bool:
+    """Say whether a property can hold a colour: those of CSS that do, custom properties, variables."""
+    return name in _TEXT or name in _GROUND or name.startswith(_OTHER)
+
+
+def _rules(files: Iterable[StyleFile]) -> list[list[Declaration]]:
+    """Return the declarations that can hold a colour, block by block in their order."""
+    blocks: list[list[Declaration]] = []
+    for file in files:
+        scan = scan_page if looks_like_html(file.text) else scan_stylesheet
+        found = scan(file.text, takes_color)
+        of_rule: dict[int, list[Declaration]] = {}
+        for declaration in found:
+            of_rule.setdefault(declaration.rule, []).append(declaration)
+        blocks.extend(of_rule.values())
+    return blocks
+
+
+def _variables(rules: list[list[Declaration]]) -> dict[str, str]:
+    """Return the custom properties; one set at the root, outside any @media, goes before others."""
+    variables: dict[str, str] = {}
+    at_root: set[str] = set()
+    for declaration in (one for rule in rules for one in rule if one.property.startswith("--")):
+        is_root = _is_root(declaration) and not declaration.context
+        if is_root or declaration.property not in at_root:
+            variables[declaration.property] = declaration.value
+        if is_root:
+            at_root.add(declaration.property)
+    return variables
+
+
+def _is_root(declaration: Declaration) -> bool:
+    return any(part.strip() in _ROOT for part in declaration.selector.split(","))
+
+
+def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> Hex:
+    """Return the ground that the page itself has, white where none is set."""
+    ground = WHITE
+    for declaration in (one for rule in rules for one in rule):
+        if declaration.property in _GROUND and _is_root(declaration) and not declaration.context:
+            for color in colors_in_value(declaration.value, variables):
+                if color.alpha > 0:
+                    ground = _over(color, WHITE)
+    return ground
+
+
+def _count_rule(rule: list[Declaration], variables: dict[str, str], page: Hex, tally: _Tally) -> None:
+    grounds = [
+        color
+        for one in rule
+        if one.property in _GROUND
+        for color in colors_in_value(one.value, variables)
+        if color.alpha > 0
+    ]
+    own_ground = _over(grounds[-1], page) if grounds else None
+    text: Hex | None = None
+    for one in rule:
+        if one.property.startswith(("--", "$")):
+            continue
+        purpose = purpose_of(one.property)
+        for color in colors_in_value(one.value, variables):
+            if color.alpha == 0:
+                continue
+            seen = _over(color, page if purpose == "ground" else own_ground or page)
+            tally.purposes[seen, purpose] += 1
+            if color.alpha < 1:
+                tally.translucent.setdefault(seen, set()).add((color.hex, color.alpha))
+            if one.property == "color":
+                text = seen
+    if text and own_ground:
+        tally.pairs[text, own_ground] += 1
+        tally.selectors.setdefault((text, own_ground), rule[0].selector[:120])
+
+
+@lru_cache(maxsize=4096)
+def _over(color: ReadColor, ground: Hex) -> Hex:
+    if color.alpha >= 1:
+        return color.hex
+    return srgb8_to_hex(composite(hex_to_srgb8(color.hex), color.alpha, hex_to_srgb8(ground)))
+
+
+def _use(value: Hex, tally: _Tally) -> ColorUse:
+    counts = {purpose: tally.purposes[value, purpose] for purpose in PURPOSES}
+    return ColorUse(value, **counts, translucent=tuple(sorted(tally.translucent.get(value, ()))))
+
+
+def _pairs(tally: _Tally) -> tuple[RulePair, ...]:
+    pairs = [
+        RulePair(
+            text,
+            ground,
+            tally.selectors[text, ground],
+            count,
+            ratio_between(text, ground),
+        )
+        for (text, ground), count in tally.pairs.items()
+    ]
+    return tuple(sorted(pairs, key=lambda pair: pair.ratio)[:MAX_STYLESHEET_COLORS])

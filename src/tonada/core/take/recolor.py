@@ -1,0 +1,52 @@
+"""Other values for the swatches of a take; what points at them follows."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import replace
+
+from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.spaces import Hex
+from tonada.core.take.take import Origin, OriginKind, Swatch, Take
+
+
+def recolor(take: Take, swatch_id: str, value: Hex, note: str, kind: OriginKind = "mended") -> Take:
+    """Return the take with another value for one swatch; what points at it follows."""
+    return recolor_many(take, {swatch_id: value}, note, kind)
+
+
+def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginKind) -> Take:
+    """Return the take with other values for swatches; one that gets the value it has stays as it is.
+
+    A systematic name follows the value, one that was given stays; the reason of a role that a
+    changed swatch itself has becomes the note. Steps, tints and overlays follow by themselves.
+    """
+    changed = {swatch.id for swatch in take.swatches if values.get(swatch.id, swatch.hex) != swatch.hex}
+    taken = {swatch.name for swatch in take.swatches if swatch.id not in changed}
+    swatches = []
+    for swatch in take.swatches:
+        if swatch.id in changed:
+            name = _name_for(swatch, values[swatch.id], taken)
+            swatch = replace(swatch, name=name, hex=values[swatch.id], origin=Origin(kind, note))
+        taken.add(swatch.name)
+        swatches.append(swatch)
+    reason = f"{note[:1].upper()}{note[1:]}."
+    roles = tuple(
+        replace(one, reason=reason) if one.swatch in changed and one.step is None else one
+        for one in take.roles
+    )
+    return replace(take, swatches=tuple(swatches), roles=roles)
+
+
+def _name_for(swatch: Swatch, value: Hex, taken: set[str]) -> str:
+    is_systematic = re.fullmatch(rf"{re.escape(color_name(swatch.hex))}( \d+)?", swatch.name)
+    return unlike(color_name(value), taken) if is_systematic else swatch.name
+
+
+def change_pair_text(take: Take, pair_id: str, text: str) -> Take:
+    """Return the take with another role, or another colour, as the text of one pair."""
+    return replace(
+        take,
+        pairs=tuple(replace(pair, text=text) if pair.id == pair_id else pair for pair in take.pairs),
+    )

@@ -1,0 +1,151 @@
+"""Ramps made anew and swatches taken out: whatever pointed there points at what is nearest, or instead."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+
+import numpy as np
+
+from tonada.core.color.ramp import RampSettings
+from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
+from tonada.core.errors import TakeError
+from tonada.core.take.proof_settings import Ground
+from tonada.core.take.take import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
+
+# Where something points: a swatch or neutral, and the step of its ramp, or None for the swatch itself.
+Target = tuple[str, int | None]
+
+
+def set_ramp(take: Take, swatch_id: str, settings: RampSettings) -> Take:
+    """Return the take with another ramp for a swatch; roles on its steps go to the nearest new ones.
+
+    Raises TakeError for an unknown swatch, or settings that are not allowed.
+    """
+    swatch = take.swatch(swatch_id)
+    changed = tuple(replace(one, ramp=settings) if one is swatch else one for one in take.swatches)
+    after = replace(take, swatches=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
+    return _moved_to_nearest(take, swatch_id, after)
+
+
+def set_neutral(take: Take, neutral: Neutral) -> Take:
+    """Return the take with a neutral made anew, or added; roles on its steps go to the nearest new ones."""
+    others = tuple(one for one in take.neutrals if one.id != neutral.id)
+    if len(others) == len(take.neutrals):
+        return replace(take, neutrals=(*take.neutrals, neutral))
+    changed = tuple(neutral if one.id == neutral.id else one for one in take.neutrals)
+    after = replace(take, neutrals=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
+    return _moved_to_nearest(take, neutral.id, after)
+
+
+def remove(take: Take, owner: str, instead: Target | None) -> Take:
+    """Return the take without a swatch or neutral; what pointed at it points at `instead`.
+
+    Raises TakeError where something points at it and there is no `instead`, or it is itself.
+    """
+    if instead is not None and instead[0] == owner:
+        raise TakeError("What takes its place must be another colour.", field="instead")
+    if instead is None and depends_on(take, owner):
+        raise TakeError("Roles, pairs or tints use this colour; say what takes its place.", field="instead")
+
+    def move(target: Target) -> Target:
+        return target if target[0] != owner or instead is None else instead
+
+    tint = instead[0] if instead and any(one.id == instead[0] for one in take.swatches) else None
+    moved = _repointed(take, move)
+    return replace(
+        moved,
+        swatches=tuple(one for one in moved.swatches if one.id != owner),
+        neutrals=tuple(
+            replace(one, tint=tint) if one.tint == owner else one for one in moved.neutrals if one.id != owner
+        ),
+        harmony=replace(
+            take.harmony,
+            anchor=None if take.harmony.anchor == owner else take.harmony.anchor,
+            ground=None if take.harmony.ground == owner else take.harmony.ground,
+            varied_from=tuple(one for one in take.harmony.varied_from if one[0] != owner),
+        ),
+    )
+
+
+def depends_on(take: Take, owner: str) -> bool:
+    """Say whether a role, pair, overlay or tint of either scheme points at a swatch or neutral."""
+    found: list[Target] = []
+
+    def note(target: Target) -> Target:
+        found.append(target)
+        return target
+
+    _repointed(take, note)
+    return any(one == owner for one, _ in found) or any(one.tint == owner for one in take.neutrals)
+
+
+def _moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
+    """Return `before` with the owners of `after`, its pointers at `owner` on the nearest of the new steps."""
+    hexes = after.ramp(owner).hexes
+    is_swatch = any(one.id == owner for one in after.swatches)
+    own = after.ramp(owner).own + 1
+
+    def move(target: Target) -> Target:
+        if target[0] != owner or target[1] is None:
+            return target
+        nearest = _nearest(before.value_at(*target), hexes)
+        return owner, None if is_swatch and nearest == own else nearest
+
+    # Owners and pointers change at one stroke: in between the steps would not fit.
+    return _with_pointers(after, before, move)
+
+
+def _nearest(value: Hex, hexes: tuple[Hex, ...]) -> int:
+    away = delta_e_ok(srgb8_to_oklab(hexes_to_srgb8(hexes)), srgb8_to_oklab(hex_to_srgb8(value)))
+    return int(np.argmin(away)) + 1
+
+
+def _repointed(take: Take, move: Callable[[Target], Target]) -> Take:
+    return _with_pointers(take, take, move)
+
+
+def _with_pointers(after: Take, before: Take, move: Callable[[Target], Target]) -> Take:
+    """Return `after` with all that pointed somewhere in `before`, moved."""
+    other = before.other and SchemeRoles(
+        tuple(_assignment(one, move) for one in before.other.roles),
+        tuple(_pair(before, one, move) for one in before.other.pairs),
+        tuple(_ground(before, one, move) for one in before.other.grounds),
+    )
+    return replace(
+        after,
+        roles=tuple(_assignment(one, move) for one in before.roles),
+        pairs=tuple(_pair(before, one, move) for one in before.pairs),
+        grounds=tuple(_ground(before, one, move) for one in before.grounds),
+        overlays=tuple(_overlay(one, move) for one in before.overlays),
+        slots=tuple(replace(one, key=_key(before, one.key, move)) for one in before.slots),
+        other=other,
+    )
+
+
+def _ground(take: Take, one: Ground, move: Callable[[Target], Target]) -> Ground:
+    key = None if one.ground is None else _key(take, one.ground, move)
+    return replace(one, ground=key, wears=tuple((f, _key(take, worn, move)) for f, worn in one.wears))
+
+
+def _assignment(one: Assignment, move: Callable[[Target], Target]) -> Assignment:
+    swatch, step = move((one.swatch, one.step))
+    return replace(one, swatch=swatch, step=step)
+
+
+def _overlay(one: Overlay, move: Callable[[Target], Target]) -> Overlay:
+    swatch, step = move((one.swatch, one.step))
+    return replace(one, swatch=swatch, step=step)
+
+
+def _pair(take: Take, pair: Pair, move: Callable[[Target], Target]) -> Pair:
+    return replace(pair, text=_key(take, pair.text, move), ground=_key(take, pair.ground, move))
+
+
+def _key(take: Take, key: str, move: Callable[[Target], Target]) -> str:
+    owner, _, step = key.partition("/")
+    owners = {one.id for one in take.swatches} | {one.id for one in take.neutrals}
+    if owner not in owners:
+        return key
+    swatch, number = move((owner, int(step) if step else None))
+    return swatch if number is None else f"{swatch}/{number}"

@@ -1,0 +1,209 @@
+"""The take: one alternative palette for a brand, as a frozen value."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field, replace
+
+from tonada.core.color.contrast import Level, composite
+from tonada.core.color.neutrals import neutral_ramp
+from tonada.core.color.ramp import Ramp, StepNames, ramp_of, step_name
+from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.errors import TakeError
+from tonada.core.take.consistency import check_parts
+from tonada.core.take.parts import (
+    ACCENTS,
+    OWN_ROLE,
+    OWN_ROLE_SHARE,
+    PLANNED_SHARES,
+    ROLE_NAMES,
+    ROLE_ORDER,
+    SIGNALS,
+    USUAL_HARMONY,
+    Assignment,
+    HarmonySettings,
+    Neutral,
+    Origin,
+    OriginKind,
+    Overlay,
+    Pair,
+    Role,
+    RoleKey,
+    Scheme,
+    SchemeRoles,
+    Swatch,
+    role_name,
+    role_rank,
+)
+from tonada.core.take.proof_settings import USUAL_PROOF, ChosenSlot, Ground, ProofSettings
+
+__all__ = [
+    "ACCENTS",
+    "OWN_ROLE",
+    "OWN_ROLE_SHARE",
+    "PLANNED_SHARES",
+    "ROLE_NAMES",
+    "ROLE_ORDER",
+    "SIGNALS",
+    "Assignment",
+    "HarmonySettings",
+    "Neutral",
+    "Origin",
+    "OriginKind",
+    "Overlay",
+    "Pair",
+    "Role",
+    "RoleKey",
+    "Scheme",
+    "SchemeRoles",
+    "Swatch",
+    "Take",
+    "role_name",
+    "role_rank",
+]
+
+
+@dataclass(frozen=True, slots=True)
+class Take:
+    """One alternative palette. Raises TakeError where it contradicts itself.
+
+    roles, pairs and grounds are those of `scheme`; `other` has those of the other one, once there is one.
+    """
+
+    swatches: tuple[Swatch, ...] = ()
+    roles: tuple[Assignment, ...] = ()
+    pairs: tuple[Pair, ...] = ()
+    level: Level = "AA"
+    harmony: HarmonySettings = USUAL_HARMONY
+    neutrals: tuple[Neutral, ...] = ()
+    overlays: tuple[Overlay, ...] = ()
+    step_names: StepNames = "words"
+    scheme: Scheme = "day"
+    other: SchemeRoles | None = None
+    grounds: tuple[Ground, ...] = ()
+    proof: ProofSettings = USUAL_PROOF
+    slots: tuple[ChosenSlot, ...] = ()
+    _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
+    _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
+    _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
+        object.__setattr__(self, "_by_role", {one.role: one for one in self.roles})
+        check_parts(self.swatches, self.neutrals, self.overlays, self.roles, self.pairs)
+        if self.other is not None:
+            check_parts(self.swatches, self.neutrals, self.overlays, self.other.roles, self.other.pairs)
+        roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = {}
+        for role in sorted(self._by_role, key=role_rank):
+            one = self._by_role[role]
+            roles[one.swatch, one.step] = (*roles.get((one.swatch, one.step), ()), role)
+        object.__setattr__(self, "_roles", roles)
+
+    def swatch_of(self, role: RoleKey) -> Swatch | None:
+        """Return the swatch that moves when the role's colour is to change: the one that has the role.
+
+        None where the role is worn by a neutral. Raises KeyError where nothing has the role.
+        """
+        return self._by_id.get(self._by_role[role].swatch)
+
+    def roles_of(self, swatch_id: str, step: int | None = None) -> tuple[RoleKey, ...]:
+        """Return the roles of a swatch, or of one of its steps, in the order in which roles are shown."""
+        return self._roles.get((swatch_id, step), ())
+
+    def swatch(self, swatch_id: str) -> Swatch:
+        """Return a swatch by its id. Raises TakeError for an unknown one."""
+        if swatch_id not in self._by_id:
+            raise TakeError(f"There is no swatch “{swatch_id[:40]}” in this take.", field="swatch")
+        return self._by_id[swatch_id]
+
+    def neutral(self, neutral_id: str) -> Neutral | None:
+        """Return a neutral by its id, or None."""
+        return next((one for one in self.neutrals if one.id == neutral_id), None)
+
+    def overlay(self, overlay_id: str) -> Overlay | None:
+        """Return an overlay by its id, or None."""
+        return next((one for one in self.overlays if one.id == overlay_id), None)
+
+    def has_role(self, role: RoleKey) -> bool:
+        """Say whether a colour has the role."""
+        return role in self._by_role
+
+    def assignment(self, role: RoleKey) -> Assignment:
+        """Return who has the role. Raises KeyError where nothing has."""
+        return self._by_role[role]
+
+    def hex_of(self, role: RoleKey) -> Hex:
+        """Return the value that a role has now. Raises KeyError where nothing has it."""
+        one = self._by_role[role]
+        return self.value_at(one.swatch, one.step)
+
+    def ramp(self, owner: str) -> Ramp:
+        """Return the ramp of a swatch or a neutral. Raises TakeError for an unknown one."""
+        neutral = self.neutral(owner) if owner not in self._by_id else None
+        if neutral is None:
+            swatch = self.swatch(owner)
+            return ramp_of(swatch.hex, swatch.ramp)
+        tint = self._by_id[neutral.tint].hex if neutral.tint is not None else None
+        return neutral_ramp(tint, neutral.strength, neutral.steps, neutral.spacing)
+
+    def value_at(self, owner: str, step: int | None) -> Hex:
+        """Return the value of a swatch, or of a step from 1. Raises TakeError for one that isn't there."""
+        if step is None and owner in self._by_id:
+            return self._by_id[owner].hex
+        hexes = self.ramp(owner).hexes
+        if step is None or not 1 <= step <= len(hexes):
+            raise TakeError(f"“{owner[:40]}” has the steps 1 to {len(hexes)}.", field="step")
+        return hexes[step - 1]
+
+    def color_of(self, key: str) -> Hex:
+        """Return an opaque value by a key: a role, `#rrggbb`, a swatch's id, or `id/step`.
+
+        Raises TakeError for anything else.
+        """
+        if key in self._by_role:
+            return self.hex_of(key)
+        if key.startswith("#"):
+            return srgb8_to_hex(hex_to_srgb8(key))
+        owner, _, step = key.partition("/")
+        return self.value_at(owner, int(step) if step.isdigit() else None)
+
+    def over(self, ground: Hex, overlay_id: str) -> Hex:
+        """Return an overlay composited on an opaque value. Raises TakeError for an unknown overlay."""
+        overlay = self.overlay(overlay_id)
+        if overlay is None:
+            raise TakeError(f"There is no overlay “{overlay_id[:40]}” in this take.", field="overlay")
+        top = hex_to_srgb8(self.value_at(overlay.swatch, overlay.step))
+        return srgb8_to_hex(composite(top, overlay.alpha, hex_to_srgb8(ground)))
+
+    def pair_colors(self, pair: Pair) -> tuple[Hex, Hex]:
+        """Return text and ground as they are seen, layers and translucent text composited."""
+        ground = self.color_of(pair.ground)
+        for layer in pair.layers:
+            ground = self.over(ground, layer)
+        text = self.over(ground, pair.text) if self.overlay(pair.text) else self.color_of(pair.text)
+        return text, ground
+
+    def name_of(self, owner: str, step: int | None) -> str:
+        """Return the name of a swatch, a neutral or one of their steps. Raises TakeError if unknown."""
+        neutral = self.neutral(owner)
+        name = neutral.name if neutral else self.swatch(owner).name
+        if step is None:
+            return name
+        roles = () if neutral else self.roles_of(owner)
+        if roles:
+            # “Primary light”: a step is called by what its swatch is for.
+            name = role_name(roles[0], self._by_role[roles[0]].name)
+        scheme: StepNames = "numbers" if neutral else self.step_names
+        return f"{name} {step_name(step - 1, self.ramp(owner), scheme)}".strip()
+
+    def turned(self) -> Take:
+        """Return the take with the other scheme's roles and pairs in front; itself where there is none."""
+        if self.other is None:
+            return self
+        return replace(
+            self,
+            roles=self.other.roles,
+            pairs=self.other.pairs,
+            grounds=self.other.grounds,
+            scheme="night" if self.scheme == "day" else "day",
+            other=SchemeRoles(self.roles, self.pairs, self.grounds),
+        )

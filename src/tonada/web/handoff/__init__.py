@@ -1,0 +1,1 @@
+"""Handoff: views and models."""

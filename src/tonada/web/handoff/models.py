@@ -1,0 +1,298 @@
+"""Handoff across the boundary: files and their options, values in every notation, slots, restyling."""
+
+from __future__ import annotations
+
+from typing import Annotated
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+
+from tonada.core import limits
+from tonada.core.color.press import Press
+from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
+from tonada.core.formats.sheet import NAMINGS, Naming, Options
+from tonada.core.handoff import restyle
+from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
+from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
+from tonada.document.take import TakeDocument
+from tonada.handoff.client_sheet import PAPERS, Paper
+from tonada.handoff.files import FILE_FORMATS, FileKind
+from tonada.store.destinations import DestinationRow
+
+Text = Annotated[str, StringConstraints(max_length=limits.MAX_RESTYLED_CHARACTERS)]
+
+
+class OptionsModel(Model):
+    """What files say, and how it is named; see the core's Options."""
+
+    roles: bool = True
+    swatches: bool = True
+    steps: bool = False
+    grounds: bool = False
+    night: bool = True
+    naming: Naming = "kebab"
+    notation: WrittenAs = "hex"
+    prefix: Annotated[str, Line, StringConstraints(max_length=20)] = ""
+    paper: Paper = "A4"
+
+    def to_options(self) -> Options:
+        return Options(**{name: getattr(self, name) for name in Options.__dataclass_fields__})
+
+
+class FilePath(BaseModel):
+    take_id: UUID
+    number: int
+    kind: FileKind
+
+
+class PreviewBody(Model):
+    document: TakeDocument
+    kind: FileKind
+    options: OptionsModel = OptionsModel()
+    brand: Name = "Brand"
+    take: Name = "Take"
+
+
+class PreviewAnswer(Model):
+    """The beginning of a text, as it would be handed off; cut where it is long. size: bytes, whole."""
+
+    text: str
+    size: int
+    cut: bool
+
+
+class FormatAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    kind: FileKind
+    name: str
+    ending: str
+    is_text: bool
+    options: bool
+    note: str
+
+
+class HandoffVocabulary(Model):
+    """press: the name of the profile that CMYK goes through, None where there is none."""
+
+    formats: tuple[FormatAnswer, ...]
+    notations: tuple[WrittenAs, ...] = NOTATIONS
+    file_notations: tuple[WrittenAs, ...] = CSS_NOTATIONS
+    namings: tuple[Naming, ...] = NAMINGS
+    papers: tuple[Paper, ...] = PAPERS
+    purposes: tuple[Purpose, ...] = PURPOSES
+    press: str | None = None
+
+    @classmethod
+    def whole(cls, press: Press | None) -> HandoffVocabulary:
+        formats = tuple(
+            FormatAnswer(
+                kind=kind,
+                name=one.name,
+                ending=one.ending,
+                is_text=one.is_text,
+                options=one.options,
+                note=one.note,
+            )
+            for kind, one in FILE_FORMATS.items()
+        )
+        return cls(formats=formats, press=press.name if press else None)
+
+
+class PrintedAnswer(Model):
+    """In per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour."""
+
+    text: str
+    hex: str
+    in_gamut: bool
+
+
+class WrittenAnswer(Model):
+    notation: WrittenAs
+    text: str
+
+
+class ValuesBody(Model):
+    """Colours that are wanted in every notation."""
+
+    hexes: Annotated[tuple[HexText, ...], Field(max_length=200)]
+
+
+class ValueAnswer(Model):
+    hex: str
+    written: tuple[WrittenAnswer, ...]
+    printed: PrintedAnswer | None
+
+    @classmethod
+    def of(cls, value: str, press: Press | None) -> ValueAnswer:
+        found = press.printed(value) if press else None
+        return cls(
+            hex=value,
+            written=tuple(
+                WrittenAnswer(notation=notation, text=text) for notation, text in all_notations(value).items()
+            ),
+            printed=PrintedAnswer(text=found.text, hex=found.hex, in_gamut=found.in_gamut) if found else None,
+        )
+
+
+class ValuesAnswer(Model):
+    values: tuple[ValueAnswer, ...]
+
+
+class HandedBody(Model):
+    what: Annotated[str, Line, StringConstraints(min_length=1, max_length=40)]
+
+
+class ChangesAnswer(Model):
+    """since: the version that was handed off last before this one; None where none was."""
+
+    since: int | None
+    text: str
+
+
+class SlotModel(Model):
+    """A slot of a destination; on: the name of the one it always stands on there."""
+
+    name: Name
+    purpose: Purpose
+    notation: WrittenAs = "hex"
+    on: Name | None = None
+    needed: Annotated[float, Field(ge=1, le=21)] = 4.5
+
+    def to_slot(self) -> Slot:
+        return Slot(self.name, self.purpose, self.notation, self.on, self.needed)
+
+    @classmethod
+    def of(cls, one: Slot) -> SlotModel:
+        return cls(**{name: getattr(one, name) for name in cls.model_fields})
+
+
+class DestinationBody(Model):
+    """revision: the one that a change was made from; left out for a new destination."""
+
+    name: Name
+    slots: Annotated[tuple[SlotModel, ...], Field(min_length=1, max_length=limits.MAX_SLOTS)]
+    revision: Annotated[int, Field(ge=1)] | None = None
+
+
+class DestinationAnswer(Model):
+    """is_own: made by the designer; those that ship can be copied, not changed."""
+
+    id: str
+    name: str
+    is_own: bool
+    revision: int
+    slots: tuple[SlotModel, ...]
+
+    @classmethod
+    def of_row(cls, row: DestinationRow) -> DestinationAnswer:
+        found = tuple(SlotModel.model_validate(one) for one in row.slots)
+        return cls(id=str(row.id), name=row.name, is_own=True, revision=row.revision, slots=found)
+
+    @classmethod
+    def of_shipped(cls, one: Destination) -> DestinationAnswer:
+        found = tuple(SlotModel.of(slot) for slot in one.slots)
+        return cls(id=one.id, name=one.name, is_own=False, revision=1, slots=found)
+
+    def to_destination(self) -> Destination:
+        return Destination(self.id, self.name, tuple(one.to_slot() for one in self.slots))
+
+
+class DestinationsAnswer(Model):
+    destinations: tuple[DestinationAnswer, ...]
+
+
+class FillBody(Model):
+    document: TakeDocument
+    destination: Identifier
+    slots: Annotated[tuple[SlotModel, ...], Field(min_length=1, max_length=limits.MAX_SLOTS)]
+
+
+class FilledAnswer(Model):
+    """A slot with its colour, as text in the slot's notation. ratio: to the slot it stands on."""
+
+    name: str
+    purpose: Purpose
+    on: str | None
+    key: str
+    color_name: str
+    hex: str
+    text: str
+    by_rule: bool
+    ratio: float | None
+    warning: str | None
+
+    @classmethod
+    def of(cls, one: FilledSlot) -> FilledAnswer:
+        return cls(
+            name=one.slot.name,
+            purpose=one.slot.purpose,
+            on=one.slot.on,
+            key=one.key,
+            color_name=one.name,
+            hex=one.hex,
+            text=one.text,
+            by_rule=one.by_rule,
+            ratio=one.ratio,
+            warning=one.warning,
+        )
+
+
+class FillAnswer(Model):
+    slots: tuple[FilledAnswer, ...]
+
+
+class StyleText(Model):
+    name: Name
+    text: Text
+
+
+class MappingBody(Model):
+    """Stylesheets whose colours are to become those of the take; together within the usual limit."""
+
+    document: TakeDocument
+    files: Annotated[tuple[StyleText, ...], Field(min_length=1, max_length=limits.MAX_STYLESHEET_FILES)]
+
+
+class OldColorAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    hex: str
+    members: tuple[str, ...]
+    count: int
+    text: int
+    ground: int
+    border: int
+    key: str
+    name: str
+    new_hex: str
+    difference: float
+
+
+class MappingAnswer(Model):
+    colors: tuple[OldColorAnswer, ...]
+
+
+class MappedColor(Model):
+    old: HexText
+    key: ColorKey
+
+
+class RestyleBody(MappingBody):
+    mapping: Annotated[tuple[MappedColor, ...], Field(max_length=limits.MAX_STYLESHEET_COLORS)]
+    write: restyle.Written = "values"
+
+
+class BesideAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    selector: str
+    before: float
+    after: float
+
+
+class RestyleAnswer(Model):
+    files: tuple[StyleText, ...]
+    diff: str
+    replaced: int
+    pairs: tuple[BesideAnswer, ...]

@@ -1,0 +1,147 @@
+"""Slot sheets: destinations with their slots, filled from a take; and stylesheets in a take's colours."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from flask import Response
+from pydantic import BaseModel
+
+from tonada.core.errors import InputError
+from tonada.core.handoff.restyle import propose_mapping, restyle
+from tonada.core.handoff.slots import SHIPPED, Destination, fill_slots
+from tonada.core.limits import MAX_STYLESHEET_BYTES
+from tonada.core.source.stylesheets import StyleFile
+from tonada.store import destinations
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer, blueprint
+from tonada.web.handoff.models import (
+    BesideAnswer,
+    DestinationAnswer,
+    DestinationBody,
+    DestinationsAnswer,
+    FillAnswer,
+    FillBody,
+    FilledAnswer,
+    MappingAnswer,
+    MappingBody,
+    OldColorAnswer,
+    RestyleAnswer,
+    RestyleBody,
+    StyleText,
+)
+from tonada.web.security import csrf
+
+api = blueprint("slots")
+computed = blueprint("slots_computed")
+# Nothing is changed, so nothing can be forged.
+csrf.exempt(computed)
+
+
+class DestinationPath(BaseModel):
+    destination_id: UUID
+
+
+@api.get("/destinations", responses={200: DestinationsAnswer}, summary="Destinations, those that ship first")
+def list_destinations() -> Response:
+    with workspace_connection() as (connection, workspace):
+        own = destinations.list_all(connection, workspace)
+    found = [DestinationAnswer.of_shipped(one) for one in SHIPPED]
+    found += [DestinationAnswer.of_row(row) for row in own]
+    return answer(DestinationsAnswer(destinations=tuple(found)))
+
+
+@api.post("/destinations", responses={201: DestinationAnswer}, summary="A new destination")
+def create_destination(body: DestinationBody) -> Response:
+    _check_slots(body)
+    with workspace_connection() as (connection, workspace):
+        row = destinations.create(connection, workspace, body.name, _slots(body))
+    return answer(DestinationAnswer.of_row(row), 201)
+
+
+@api.put(
+    "/destinations/<uuid:destination_id>",
+    responses={200: DestinationAnswer},
+    summary="Save a destination; refused where it was changed since",
+)
+def save_destination(path: DestinationPath, body: DestinationBody) -> Response:
+    _check_slots(body)
+    if body.revision is None:
+        raise InputError("Say which revision the change was made from.", field="revision")
+    with workspace_connection() as (connection, workspace):
+        row = destinations.save(
+            connection, workspace, path.destination_id, body.name, _slots(body), made_from=body.revision
+        )
+    return answer(DestinationAnswer.of_row(row))
+
+
+@api.delete("/destinations/<uuid:destination_id>", summary="Delete a destination; it can be restored")
+def remove_destination(path: DestinationPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        destinations.remove(connection, workspace, path.destination_id)
+    return Response(status=204)
+
+
+@api.post(
+    "/destinations/<uuid:destination_id>/restoration",
+    responses={200: DestinationAnswer},
+    summary="Bring a destination back",
+)
+def restore_destination(path: DestinationPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = destinations.restore(connection, workspace, path.destination_id)
+    return answer(DestinationAnswer.of_row(row))
+
+
+@computed.post(
+    "/slots", responses={200: FillAnswer}, summary="The slots of a destination, filled from a take"
+)
+def fill(body: FillBody) -> Response:
+    chosen = {one.slot: one.key for one in body.document.slots if one.destination == body.destination}
+    destination = Destination(body.destination, "", tuple(one.to_slot() for one in body.slots))
+    filled = fill_slots(body.document.to_take(), destination, chosen)
+    return answer(FillAnswer(slots=tuple(FilledAnswer.of(one) for one in filled)))
+
+
+@computed.post("/mapping", responses={200: MappingAnswer}, summary="Old colours with what takes their place")
+def propose(body: MappingBody) -> Response:
+    found = propose_mapping(body.document.to_take(), _files(body))
+    return answer(MappingAnswer(colors=tuple(OldColorAnswer.model_validate(one) for one in found)))
+
+
+@computed.post("/restyle", responses={200: RestyleAnswer}, summary="Stylesheets in the colours of a take")
+def rewrite(body: RestyleBody) -> Response:
+    mapping = {one.old: one.key for one in body.mapping}
+    made = restyle(body.document.to_take(), _files(body), mapping, body.write)
+    return answer(
+        RestyleAnswer(
+            files=tuple(StyleText(name=one.name, text=one.text) for one in made.files),
+            diff=made.diff,
+            replaced=made.replaced,
+            pairs=tuple(BesideAnswer.model_validate(one) for one in made.pairs),
+        )
+    )
+
+
+def _files(body: MappingBody) -> list[StyleFile]:
+    if sum(len(one.text.encode()) for one in body.files) > MAX_STYLESHEET_BYTES:
+        raise InputError(
+            f"Stylesheets have at most {MAX_STYLESHEET_BYTES // 2**20} MB together.", field="files"
+        )
+    return [StyleFile(one.name, one.text) for one in body.files]
+
+
+def _slots(body: DestinationBody) -> list[dict[str, object]]:
+    return [one.model_dump(mode="json") for one in body.slots]
+
+
+def _check_slots(body: DestinationBody) -> None:
+    """A slot is known by its name, and stands on another slot of the same destination."""
+    names = [one.name for one in body.slots]
+    for row, one in enumerate(body.slots):
+        if names.index(one.name) != row:
+            raise InputError(f"Two slots are called “{one.name}”.", field=f"slots.{row}.name")
+        if one.on is not None and (one.on not in names or one.on == one.name):
+            raise InputError(
+                f"“{one.name}” stands on “{one.on}”, which is no other slot.", field=f"slots.{row}.on"
+            )

@@ -1,0 +1,123 @@
+"""Handoff: files of a version, previews, values in every notation, what changed since the last time."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from flask import Response, request
+
+from tonada.core.handoff.changes_text import changes_text
+from tonada.core.take.take import Take
+from tonada.document.take import TakeDocument
+from tonada.handoff.client_sheet import Letterhead
+from tonada.handoff.files import FILE_FORMATS, Handoff, file_name, make_file
+from tonada.handoff.press_profile import usual_press
+from tonada.store import brands, handoffs, sources, takes, versions
+from tonada.store.database import Connection
+from tonada.store.errors import NotFound
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer, blueprint
+from tonada.web.handoff.models import (
+    ChangesAnswer,
+    FilePath,
+    HandedBody,
+    HandoffVocabulary,
+    OptionsModel,
+    PreviewAnswer,
+    PreviewBody,
+    ValueAnswer,
+    ValuesAnswer,
+    ValuesBody,
+)
+from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
+from tonada.web.takes.views import VersionPath
+
+api = blueprint("handoff")
+computed = blueprint("handoff_computed")
+# Nothing is changed, so nothing can be forged.
+csrf.exempt(computed)
+
+# Of a preview; nobody reads further.
+PREVIEW_CHARACTERS = 12_000
+
+
+@computed.get("/handoff", responses={200: HandoffVocabulary}, summary="The formats, notations and namings")
+def read_vocabulary() -> Response:
+    return answer(HandoffVocabulary.whole(usual_press()))
+
+
+@computed.post("/values", responses={200: ValuesAnswer}, summary="Colours in every notation, and in print")
+def write_values(body: ValuesBody) -> Response:
+    press = usual_press()
+    return answer(ValuesAnswer(values=tuple(ValueAnswer.of(one, press) for one in body.hexes)))
+
+
+@computed.post("/handoff/preview", responses={200: PreviewAnswer}, summary="A file of text as it would be")
+def preview(body: PreviewBody) -> Response:
+    head = Letterhead(body.brand, body.take, "not a version yet")
+    handoff = Handoff(body.document.to_take(), head, usual_press(), body.options.to_options())
+    text = make_file(handoff, body.kind).decode() if FILE_FORMATS[body.kind].is_text else ""
+    return answer(
+        PreviewAnswer(
+            text=text[:PREVIEW_CHARACTERS],
+            size=len(text.encode()),
+            cut=len(text) > PREVIEW_CHARACTERS,
+        )
+    )
+
+
+@api.get(
+    "/takes/<uuid:take_id>/versions/<int:number>/files/<string:kind>",
+    summary="A file of a version, to be downloaded",
+)
+@limiter.limit(UPLOADS_PER_MINUTE)
+def download(path: FilePath, query: OptionsModel) -> Response:
+    with workspace_connection() as (connection, workspace):
+        version = versions.find(connection, workspace, path.take_id, path.number)
+        name, brand_id = takes.name_of(connection, workspace, path.take_id)
+        brand = brands.find(connection, workspace, brand_id)
+        take = TakeDocument.model_validate(version.document).to_take()
+        logo = _logo(connection, workspace, take)
+    address = f"{request.host_url}brands/{brand.id}/takes/{path.take_id}/versions/{path.number}"
+    head = Letterhead(brand.name, name, f"version {path.number}, {address}", logo)
+    handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper)
+    file = file_name(handoff, path.kind)
+    return Response(
+        make_file(handoff, path.kind),
+        mimetype=FILE_FORMATS[path.kind].mimetype,
+        headers={"Content-Disposition": f'attachment; filename="{file}"'},
+    )
+
+
+@api.post(
+    "/takes/<uuid:take_id>/versions/<int:number>/handoffs", summary="Note that a version was handed off"
+)
+def record(path: VersionPath, body: HandedBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        handoffs.record(connection, workspace, path.take_id, path.number, body.what)
+    return Response(status=204)
+
+
+@api.get(
+    "/takes/<uuid:take_id>/versions/<int:number>/changes",
+    responses={200: ChangesAnswer},
+    summary="What changed since the version that was handed off last, as a text",
+)
+def read_changes(path: VersionPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        version = versions.find(connection, workspace, path.take_id, path.number)
+        last = handoffs.last_before(connection, workspace, path.take_id, path.number)
+        before = versions.find(connection, workspace, path.take_id, last.version_number) if last else None
+    after = TakeDocument.model_validate(version.document).to_take()
+    if before is None:
+        return answer(ChangesAnswer(since=None, text="No version was handed off before this one.\n"))
+    text = changes_text(TakeDocument.model_validate(before.document).to_take(), after)
+    return answer(ChangesAnswer(since=before.number, text=text))
+
+
+def _logo(connection: Connection, workspace: UUID, take: Take) -> bytes | None:
+    """Return the picture of the logo that stands on the proof's pages, where it is still there."""
+    try:
+        return sources.preview(connection, workspace, UUID(take.proof.logo or ""))[0]
+    except (ValueError, NotFound):
+        return None

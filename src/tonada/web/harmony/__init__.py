@@ -1,0 +1,1 @@
+"""Harmony: views and models."""

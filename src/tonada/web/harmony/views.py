@@ -1,0 +1,73 @@
+"""Harmony: changes of a chord, variations, advice, and the field of possible colours."""
+
+from __future__ import annotations
+
+from flask import Response, request
+
+from tonada.core.handoff.compare import compare
+from tonada.core.harmony.advice import advise
+from tonada.core.harmony.stave import possible_colors
+from tonada.core.harmony.vary import vary_row
+from tonada.core.pairs.evaluation import evaluate
+from tonada.web.answers import answer, answer_value, blueprint
+from tonada.web.harmony.models import (
+    AdviceAnswer,
+    AdvicesAnswer,
+    ChangeAnswer,
+    ChangeBody,
+    ComparisonAnswer,
+    ComparisonBody,
+    FieldQuery,
+    HarmonyVocabulary,
+    VariationAnswer,
+    VariationsAnswer,
+    VariationsBody,
+)
+from tonada.web.security import csrf, limiter
+from tonada.web.takes.models import EvaluateBody
+
+api = blueprint("harmony")
+# Nothing is changed, so nothing can be forged; and a drag asks many times a second.
+csrf.exempt(api)
+
+
+@api.get("/harmony", responses={200: HarmonyVocabulary}, summary="The rules and the characters")
+def read_vocabulary() -> Response:
+    return answer(HarmonyVocabulary.whole())
+
+
+@api.post("/changes", responses={200: ChangeAnswer}, summary="A take after a change of its harmony")
+@limiter.exempt
+def change_take(body: ChangeBody) -> Response:
+    document, said = body.change.apply(body.document)
+    evaluation = evaluate(document.to_take())
+    return answer_value(
+        {"document": document.model_dump(mode="json"), "evaluation": evaluation, "said": said}
+    )
+
+
+@api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")
+def list_variations(body: VariationsBody) -> Response:
+    row = vary_row(body.document.to_take(), body.first, body.count)
+    return answer(VariationsAnswer(variations=tuple(VariationAnswer.of(one) for one in row)))
+
+
+@api.post("/advice", responses={200: AdvicesAnswer}, summary="Advice on a take's colours")
+def list_advice(body: EvaluateBody) -> Response:
+    said = advise(body.document.to_take())
+    return answer(AdvicesAnswer(advice=tuple(AdviceAnswer.model_validate(one) for one in said)))
+
+
+@api.post("/comparisons", responses={200: ComparisonAnswer}, summary="What changed between two takes")
+def compare_takes(body: ComparisonBody) -> Response:
+    found = compare(body.before.to_take(), body.after.to_take())
+    return answer(ComparisonAnswer.model_validate(found))
+
+
+@api.get("/stave/field", summary="What sRGB has at a chroma: hue across, contrast scale up, as PNG")
+def read_field(query: FieldQuery) -> Response:
+    picture = Response(possible_colors(round(query.chroma, 2)), mimetype="image/png")
+    picture.set_etag(f"field-{query.chroma:.2f}")
+    picture.headers["Cache-Control"] = "public, max-age=31536000, immutable"
+    picture.make_conditional(request)
+    return picture

@@ -1,0 +1,1 @@
+"""Pairs and sight: views and models."""

@@ -1,0 +1,25 @@
+"""The proof: the pages there are, and what a take's colours are worn as on them."""
+
+from __future__ import annotations
+
+from flask import Response
+
+from tonada.web.answers import answer, blueprint
+from tonada.web.proof.models import ProofAnswer, ProofVocabulary
+from tonada.web.security import csrf, limiter
+from tonada.web.takes.models import EvaluateBody
+
+api = blueprint("proof")
+# Nothing is changed, so nothing can be forged; and the pages follow every drag.
+csrf.exempt(api)
+
+
+@api.get("/proof", responses={200: ProofVocabulary}, summary="The sample pages and the typefaces")
+def read_pages() -> Response:
+    return answer(ProofVocabulary.whole())
+
+
+@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every figure wears on them")
+@limiter.exempt
+def draw(body: EvaluateBody) -> Response:
+    return answer(ProofAnswer.of(body.document.to_take()))

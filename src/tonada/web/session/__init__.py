@@ -1,0 +1,1 @@
+"""The session: view and models."""

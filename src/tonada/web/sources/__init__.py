@@ -1,0 +1,1 @@
+"""Sources: views and models."""

@@ -1,0 +1,1 @@
+"""Takes: views and models."""

@@ -1,0 +1,390 @@
+"""What crosses the boundary: pydantic models, and their way to the core's values and back."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated, Literal
+from uuid import UUID
+
+from pydantic import ConfigDict, Field, StringConstraints
+
+from tonada.core import limits
+from tonada.core.color.contrast import Level, Usage, Verdict
+from tonada.core.color.notation import Notation
+from tonada.core.mends.nearest import MendMode
+from tonada.core.mends.one_pair import Mend, MendKind
+from tonada.core.pairs.evaluation import Reach
+from tonada.core.roles.brand import Candidate, Whole
+from tonada.core.roles.proposal import ProposedRole
+from tonada.core.take.take import Role
+from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, Share
+from tonada.document.take import TakeDocument
+from tonada.store.brands import BrandRow
+from tonada.store.takes import TakeRow
+from tonada.store.versions import VersionRow
+
+
+class BrandBody(Model):
+    name: Name
+
+
+class BrandAnswer(Model):
+    id: UUID
+    name: str
+    first_take: UUID | None
+
+    @classmethod
+    def of(cls, row: BrandRow) -> BrandAnswer:
+        return cls(id=row.id, name=row.name, first_take=row.first_take)
+
+
+class SwatchOnScale(Model):
+    """position: 0 for black to 1 for white."""
+
+    hex: str
+    position: float
+
+
+class BrandSummary(Model):
+    """A brand in the list, with the swatches of its first take on the contrast scale."""
+
+    brand: BrandAnswer
+    swatches: tuple[SwatchOnScale, ...]
+    failing: int
+    sources: int
+
+
+class BrandsAnswer(Model):
+    brands: tuple[BrandSummary, ...]
+
+
+class TakeSummary(Model):
+    id: UUID
+    name: str
+    revision: int
+
+
+class TakeAnswer(Model):
+    id: UUID
+    brand_id: UUID
+    name: str
+    revision: int
+    saved_at: datetime
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, row: TakeRow) -> TakeAnswer:
+        return cls(
+            id=row.id,
+            brand_id=row.brand_id,
+            name=row.name,
+            revision=row.revision,
+            saved_at=row.saved_at,
+            document=TakeDocument.model_validate(row.document),
+        )
+
+
+class NewTakeBody(Model):
+    document: TakeDocument
+    name: Name | None = None
+
+
+class SaveTakeBody(Model):
+    """The new document with the revision that it was made from."""
+
+    document: TakeDocument
+    revision: Annotated[int, Field(ge=1)]
+
+
+class TakeNameBody(Model):
+    name: Name
+
+
+class TakeOrderBody(Model):
+    """All takes of a brand in the order wanted."""
+
+    takes: Annotated[tuple[UUID, ...], Field(max_length=200)]
+
+
+class VersionBody(Model):
+    """is_automatic: cut by itself before something large."""
+
+    note: Annotated[str, Line, StringConstraints(max_length=200)] = ""
+    is_automatic: bool = False
+
+
+class VersionAnswer(Model):
+    number: int
+    note: str
+    is_automatic: bool
+    created_at: datetime
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, row: VersionRow) -> VersionAnswer:
+        return cls(
+            number=row.number,
+            note=row.note,
+            is_automatic=row.is_automatic,
+            created_at=row.created_at,
+            document=TakeDocument.model_validate(row.document),
+        )
+
+
+class VersionsAnswer(Model):
+    """The newest first."""
+
+    versions: tuple[VersionAnswer, ...]
+
+
+class ColorBody(Model):
+    """A colour in any CSS notation."""
+
+    text: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+
+
+class ColorAnswer(Model):
+    """What was understood. mapped: it lies outside sRGB, and has less chroma now."""
+
+    hex: str
+    name: str
+    notation: Notation
+    mapped: bool
+
+
+class EvaluateBody(Model):
+    document: TakeDocument
+
+
+class SwatchFiguresAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    id: str
+    srgb8: tuple[int, ...]
+    lightness: float
+    chroma: float
+    hue: float
+    luminance: float
+    position: float
+    roles: tuple[str, ...]
+    better_label: Literal["black", "white"]
+    on_ground: float
+    reaches: Reach
+    is_neutral: bool
+
+
+class CellAnswer(Model):
+    """A part of the measure: a colour in use, or a swatch that has no role yet. key: `id` or `id/step`."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    key: str
+    swatch: str
+    step: int | None
+    name: str
+    hex: str
+    roles: tuple[str, ...]
+    role_names: str
+    share: float
+    position: float
+    hue: float
+    is_neutral: bool
+    better_label: Literal["black", "white"]
+    held: bool
+
+
+class PairFiguresAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    id: str
+    text: str
+    ground: str
+    text_name: str
+    ground_name: str
+    text_hex: str
+    ground_hex: str
+    usage: Usage
+    size: float | None
+    weight: int | None
+    sample: str
+    ratio: float
+    needed: float
+    passes: bool
+    excepted: bool
+    criterion: str
+    short_by: float
+    verdict: Verdict
+    text_position: float
+    ground_position: float
+    by_ground: bool
+    bracket_start: float
+    bracket_end: float
+
+
+class LineAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    ratio: float
+    position: float
+
+
+class FlagAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    angle: float
+    hue: float
+    swatch: str | None
+
+
+class StaveAnswer(Model):
+    """What the stave shows beside the notes; from near_start to near_end it is under 3 to 1."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    anchor: str | None
+    ground: str | None
+    ground_name: str
+    hue: float
+    has_hue: bool
+    lines: tuple[LineAnswer, ...]
+    near_start: float
+    near_end: float
+    flags: tuple[FlagAnswer, ...]
+
+
+class PlanAnswer(Model):
+    """Shares of the page, together 1, and advice where an accent is planned larger than a ground."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    grounds: float
+    brand: float
+    call: float
+    advice: tuple[str, ...]
+
+
+class EvaluationAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    swatches: tuple[SwatchFiguresAnswer, ...]
+    measure: tuple[CellAnswer, ...]
+    pairs: tuple[PairFiguresAnswer, ...]
+    failing: int
+    stave: StaveAnswer
+    plan: PlanAnswer
+
+
+class ColorChoice(Model):
+    """A colour that asks for a role, and what the designer wants of it, if anything."""
+
+    hex: HexText
+    share: Share
+    choice: Role | Literal["keep", "leave out"] | None = None
+    name: Name | None = None
+
+    def to_candidate(self) -> Candidate:
+        return Candidate(self.hex, self.share, self.choice, self.name or "")
+
+
+class ProposalBody(Model):
+    colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
+    source: UUID | None = None
+    source_name: Annotated[str, Line, StringConstraints(max_length=200)] = "a list"
+    whole: Whole = "artwork"
+    level: Level = "AA"
+
+
+class ProposedRoleAnswer(Model):
+    role: Role
+    hex: str
+    reason: str
+    made: bool
+
+    @classmethod
+    def of(cls, proposed: ProposedRole) -> ProposedRoleAnswer:
+        return cls(
+            role=proposed.role, hex=proposed.hex, reason=proposed.reason, made=proposed.candidate is None
+        )
+
+
+class ProposalAnswer(Model):
+    """The roles, what becomes of each colour asked for, the take, and what its colours make impossible."""
+
+    roles: tuple[ProposedRoleAnswer, ...]
+    choices: tuple[Role | Literal["keep", "leave out"], ...]
+    impossible: tuple[str, ...]
+    document: TakeDocument
+
+
+class MendsBody(Model):
+    """mode: whether a colour that moves keeps its hue."""
+
+    document: TakeDocument
+    pair: Identifier
+    mode: MendMode = "hue"
+
+
+class MendAnswer(Model):
+    kind: MendKind
+    moved: str
+    text_hex: str
+    ground_hex: str
+    ratio: float
+    difference: float
+    touches: int
+    breaks: int
+    document: TakeDocument
+
+    @classmethod
+    def of(cls, mend: Mend) -> MendAnswer:
+        return cls(
+            kind=mend.kind,
+            moved=mend.moved,
+            text_hex=mend.text_hex,
+            ground_hex=mend.ground_hex,
+            ratio=mend.ratio,
+            difference=mend.difference,
+            touches=mend.touches,
+            breaks=mend.breaks,
+            document=TakeDocument.of(mend.mended),
+        )
+
+
+class MendsAnswer(Model):
+    """The ways, and the best ratio that any colour in the place of the text, or of the ground, could have."""
+
+    mends: tuple[MendAnswer, ...]
+    best_text: float
+    best_ground: float
+
+
+class MovedAnswer(Model):
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    name: str
+    before: str
+    after: str
+    difference: float
+
+
+class MendedTakeAnswer(Model):
+    """All pairs mended: the take, what moved, and why the rest still falls short."""
+
+    document: TakeDocument
+    moved: tuple[MovedAnswer, ...]
+    impossible: tuple[str, ...]
+
+
+class Problem(Described):
+    """RFC 9457. field: what was wrong, where that is known. take: what is saved now.
+
+    restoration: of something deleted, the path to post to that brings it back.
+    """
+
+    type: str = "about:blank"
+    title: str
+    status: int
+    detail: str
+    field: str | None = None
+    take: TakeAnswer | None = None
+    restoration: str | None = None

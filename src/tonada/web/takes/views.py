@@ -1,0 +1,115 @@
+"""Takes: read, saved, made anew, and downloaded."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from flask import Response
+from pydantic import BaseModel
+
+from tonada.store import brands, takes, versions
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer, blueprint
+from tonada.web.brands.views import BrandPath
+from tonada.web.takes.models import (
+    NewTakeBody,
+    SaveTakeBody,
+    TakeAnswer,
+    TakeNameBody,
+    TakeOrderBody,
+    VersionAnswer,
+    VersionBody,
+    VersionsAnswer,
+)
+
+api = blueprint("takes")
+
+
+class TakePath(BaseModel):
+    take_id: UUID
+
+
+class VersionPath(TakePath):
+    number: int
+
+
+@api.post("/brands/<uuid:brand_id>/takes", responses={201: TakeAnswer}, summary="A new take of a brand")
+def create_take(path: BrandPath, body: NewTakeBody) -> Response:
+    body.document.to_take()
+    with workspace_connection() as (connection, workspace):
+        document = body.document.model_dump(mode="json")
+        row = takes.create(connection, workspace, path.brand_id, document, body.name)
+    return answer(TakeAnswer.of(row), 201)
+
+
+@api.get("/takes/<uuid:take_id>", responses={200: TakeAnswer}, summary="A take with its document")
+def read_take(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.find(connection, workspace, path.take_id)
+    return answer(TakeAnswer.of(row))
+
+
+@api.put(
+    "/takes/<uuid:take_id>",
+    responses={200: TakeAnswer},
+    summary="Save a take; refused with what is saved where someone else saved since",
+)
+def save_take(path: TakePath, body: SaveTakeBody) -> Response:
+    body.document.to_take()
+    with workspace_connection() as (connection, workspace):
+        document = body.document.model_dump(mode="json")
+        row = takes.save(connection, workspace, path.take_id, document, made_from=body.revision)
+    return answer(TakeAnswer.of(row))
+
+
+@api.patch("/takes/<uuid:take_id>", responses={200: TakeAnswer}, summary="Rename a take")
+def rename_take(path: TakePath, body: TakeNameBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.rename(connection, workspace, path.take_id, body.name)
+    return answer(TakeAnswer.of(row))
+
+
+@api.delete("/takes/<uuid:take_id>", summary="Delete a take; it can be restored")
+def remove_take(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        takes.remove(connection, workspace, path.take_id)
+    return Response(status=204)
+
+
+@api.post("/takes/<uuid:take_id>/restoration", responses={200: TakeAnswer}, summary="Bring a take back")
+def restore_take(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.restore(connection, workspace, path.take_id)
+    return answer(TakeAnswer.of(row))
+
+
+@api.put("/brands/<uuid:brand_id>/takes", summary="Put the takes of a brand in another order")
+def order_takes(path: BrandPath, body: TakeOrderBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        brands.find(connection, workspace, path.brand_id)
+        takes.order(connection, workspace, path.brand_id, list(body.takes))
+    return Response(status=204)
+
+
+@api.post("/takes/<uuid:take_id>/versions", responses={201: VersionAnswer}, summary="Cut a version")
+def cut_version(path: TakePath, body: VersionBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = versions.cut(
+            connection, workspace, path.take_id, note=body.note, is_automatic=body.is_automatic
+        )
+    return answer(VersionAnswer.of(row), 201)
+
+
+@api.get("/takes/<uuid:take_id>/versions", responses={200: VersionsAnswer}, summary="A take's versions")
+def list_versions(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        takes.find(connection, workspace, path.take_id)
+        rows = versions.list_of_take(connection, workspace, path.take_id)
+    return answer(VersionsAnswer(versions=tuple(VersionAnswer.of(row) for row in rows)))
+
+
+@api.get("/takes/<uuid:take_id>/versions/<int:number>", responses={200: VersionAnswer}, summary="One version")
+def read_version(path: VersionPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = versions.find(connection, workspace, path.take_id, path.number)
+    return answer(VersionAnswer.of(row))

@@ -1,1 +1,0 @@
-"""One module per subject. Each view checks, calls one thing, and shapes the answer."""

@@ -1,0 +1,119 @@
+"""Ramps and neutrals: what their steps promise."""
+
+from __future__ import annotations
+
+import colorsys
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.strategies import hexes
+from tonada.core.color.contrast import contrast_ratio, relative_luminance, scale_position
+from tonada.core.color.neutrals import neutral_ramp
+from tonada.core.color.ramp import RampSettings, ramp_of, step_name
+from tonada.core.color.spaces import hex_to_oklch, hexes_to_srgb8, hue_distance, srgb8_to_hex, srgb8_to_oklch
+from tonada.core.errors import InputError
+
+
+def spread_colors() -> list[str]:
+    """200 colours across hue, chroma and lightness: 20 hues, 5 saturations with 2 lightnesses each."""
+    return [
+        srgb8_to_hex(
+            np.round(np.array(colorsys.hls_to_rgb(hue / 20, lightness, saturation)) * 255).astype(int)
+        )
+        for hue in range(20)
+        for saturation in (0.1, 0.3, 0.55, 0.8, 1.0)
+        for lightness in ((0.25, 0.6) if hue % 2 else (0.4, 0.8))
+    ]
+
+
+@pytest.mark.parametrize("value", [*spread_colors(), "#ffffff", "#000000", "#0000ff", "#ffff00", "#fffffe"])
+def test_six_steps_apart_is_enough_for_text(value: str) -> None:
+    colors = hexes_to_srgb8(ramp_of(value).hexes)
+    assert len(colors) == 11
+    assert contrast_ratio(colors[:5], colors[6:]).min() >= 4.5
+
+
+@given(hexes, st.integers(3, 21))
+@settings(deadline=None)
+def test_an_even_ramp_has_the_swatch_and_only_gets_darker(value: str, steps: int) -> None:
+    ramp = ramp_of(value, RampSettings(steps=steps))
+    assert len(ramp.hexes) == steps
+    assert ramp.hexes[ramp.own] == value
+    assert (np.diff(relative_luminance(hexes_to_srgb8(ramp.hexes))) < 0).all()
+
+
+@given(hexes)
+@settings(deadline=None)
+def test_an_even_ramp_holds_its_hue_and_is_even_on_both_sides(value: str) -> None:
+    ramp = ramp_of(value)
+    oklch = srgb8_to_oklch(hexes_to_srgb8(ramp.hexes))
+    if hex_to_oklch(value)[1] >= 0.03:
+        colored = oklch[oklch[:, 1] >= 0.02]
+        assert hue_distance(colored[:, 2], hex_to_oklch(value)[2]).max() <= 2.5
+    for side in (oklch[: ramp.own + 1, 0], oklch[ramp.own :, 0]):
+        if len(side) > 2:
+            # 0.02: half an 8-bit step of a dark colour, on both ends.
+            assert np.ptp(np.diff(side)) < 0.02
+
+
+@given(hexes, st.integers(0, 20), st.integers(0, 20))
+def test_a_mixed_ramp_has_even_parts_of_white_and_black(value: str, tints: int, shades: int) -> None:
+    ramp = ramp_of(value, RampSettings("mix", tints=tints, shades=shades))
+    colors = hexes_to_srgb8(ramp.hexes).astype(float)
+    assert (len(colors), ramp.own) == (tints + 1 + shades, tints)
+    own = colors[ramp.own]
+    for place, color in enumerate(colors):
+        part = abs(place - ramp.own) / max(1, tints if place < ramp.own else shades)
+        wanted = own + ((255 if place < ramp.own else 0) - own) * part
+        assert np.abs(color - wanted).max() <= 0.5 + 1e-9
+
+
+@pytest.mark.parametrize(
+    ("settings_", "field"),
+    [
+        pytest.param(RampSettings(steps=2), "steps", id="too few"),
+        pytest.param(RampSettings(steps=22), "steps", id="too many"),
+        pytest.param(RampSettings("mix", tints=21), "tints", id="too many tints"),
+        pytest.param(RampSettings("mix", shades=-1), "shades", id="less than none"),
+    ],
+)
+def test_a_ramp_that_can_t_be_is_refused(settings_: RampSettings, field: str) -> None:
+    with pytest.raises(InputError) as refused:
+        ramp_of("#2b3a8c", settings_)
+    assert refused.value.field == field
+
+
+def test_steps_are_named_in_words_or_numbers() -> None:
+    ramp = ramp_of("#2b3a8c")
+    words = [step_name(number, ramp, "words") for number in range(11)]
+    assert words[ramp.own - 2 : ramp.own + 3] == ["lighter 2", "light", "", "dark", "darker 2"]
+    numbers = [int(step_name(number, ramp, "numbers")) for number in range(11)]
+    assert (numbers[0], numbers[-1]) == (50, 950)
+    assert numbers == sorted(set(numbers))
+
+
+@given(st.none() | hexes, st.floats(0, 1), st.integers(3, 21))
+@settings(deadline=None)
+def test_neutrals_are_even_on_the_scale_they_are_asked_for(
+    tint: str | None, strength: float, steps: int
+) -> None:
+    by_contrast = hexes_to_srgb8(neutral_ramp(tint, strength, steps, "contrast").hexes)
+    places = scale_position(relative_luminance(by_contrast))
+    assert np.ptp(np.diff(places)) < 0.03
+    by_lightness = srgb8_to_oklch(hexes_to_srgb8(neutral_ramp(tint, strength, steps, "lightness").hexes))
+    assert np.ptp(np.diff(by_lightness[:, 0])) < 0.02
+    assert by_lightness[:, 1].max() <= 0.06 + 0.006
+    if tint is None:
+        assert (np.ptp(by_contrast, axis=1) == 0).all()
+
+
+def test_a_stronger_tint_has_more_chroma_of_the_same_hue() -> None:
+    weak, strong = (
+        srgb8_to_oklch(hexes_to_srgb8(neutral_ramp("#2b3a8c", strength, 11, "contrast").hexes))[5]
+        for strength in (0.2, 0.9)
+    )
+    assert weak[1] < strong[1]
+    assert hue_distance(strong[2], hex_to_oklch("#2b3a8c")[2]) < 3

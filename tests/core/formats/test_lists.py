@@ -1,0 +1,197 @@
+"""Lists of colours in every format that comes in."""
+
+from __future__ import annotations
+
+import json
+import re
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from tests.strategies import hexes
+from tonada.core.errors import InputError
+from tonada.core.formats import read_list
+from tonada.core.formats.listed import role_of_name
+from tonada.core.take.take import Role
+
+INDIGO, COMET = "#2b3a8c", "#d7b13c"
+TOKENS = {
+    "color": {
+        "$type": "color",
+        "brand": {
+            "primary": {"$value": {"colorSpace": "srgb", "components": [0.1686, 0.2275, 0.549]}},
+            "accent": {"$value": "#d7b13c"},
+        },
+        "text": {"$value": "{color.brand.primary}"},
+        "pointer": {"$ref": "#/color/brand/accent"},
+        "hsl": {"$value": {"colorSpace": "hsl", "components": [230.722, 53.0055, 35.8824]}},
+        "grey": {"$value": {"colorSpace": "oklch", "components": [0.6, 0, "none"]}},
+        "wide": {"$value": {"colorSpace": "display-p3", "components": [0, 1, 0]}},
+        "wrong": {"$value": {"colorSpace": "srgb", "components": [1, 2]}},
+    },
+    "edge": {"$type": "border", "$value": {"color": "#fff", "width": "1px", "style": "solid"}},
+    "size": {"$type": "dimension", "$value": {"value": 4, "unit": "px"}},
+    "more": {"$extends": "{color.brand}", "own": {"$type": "color", "$value": "#123456"}},
+}
+
+
+@pytest.mark.parametrize(
+    ("text", "expected"),
+    [
+        pytest.param("Primary: #2b3a8c", [(INDIGO, "Primary")], id="a name and a colon"),
+        pytest.param("#2b3a8c Night indigo", [(INDIGO, "Night indigo")], id="the name behind"),
+        pytest.param("1. Comet - #D7B13C;", [(COMET, "Comet")], id="a numbered line"),
+        pytest.param("#2b3a8c, #d7b13c", [(INDIGO, None), (COMET, None)], id="several on a line"),
+        pytest.param("a: #2b3a8c b: #d7b13c", [(INDIGO, "a"), (COMET, "b")], id="several with names"),
+        pytest.param("Indigo 43 58 140", [(INDIGO, "Indigo")], id="bare decimals"),
+        pytest.param("43 58 140", [(INDIGO, None)], id="bare decimals alone"),
+        pytest.param("2b3a8c", [(INDIGO, None)], id="bare hex digits"),
+        pytest.param("shade: teal", [("#008080", "shade")], id="a CSS name"),
+        pytest.param("facade\nrgb(43 58 140)", [(INDIGO, None)], id="a word of hex letters is no colour"),
+        pytest.param(
+            "\ufeff#2b3a8c\r\n#d7b13c\r\n", [(INDIGO, None), (COMET, None)], id="a mark and other line ends"
+        ),
+        pytest.param("$a: #2b3a8c !default;\n$b: $a;", [(INDIGO, "a"), (INDIGO, "b")], id="SCSS"),
+        pytest.param(
+            ":root{--primary:#2b3a8c;--x:var(--primary);--pad:4px}",
+            [(INDIGO, "primary"), (INDIGO, "x")],
+            id="CSS",
+        ),
+        pytest.param(
+            "GIMP Palette\nName: Peak\n#\n 43  58 140\tNight indigo\n215 177 60\n",
+            [(INDIGO, "Night indigo"), (COMET, None)],
+            id="GPL",
+        ),
+    ],
+)
+def test_every_color_is_found_in_order_with_its_name(
+    text: str, expected: list[tuple[str, str | None]]
+) -> None:
+    assert [(color.hex, color.name) for color in read_list(text.encode()).colors] == expected
+
+
+@pytest.mark.parametrize(
+    "text",
+    [
+        "name,hex\nIndigo,#2b3a8c\nComet,#d7b13c\n",
+        "name;r;g;b\nIndigo;43;58;140\nComet;215;177;60",
+        "#2b3a8c\tIndigo\n#d7b13c\tComet",
+        '"Indigo","rgb(43, 58, 140)"\n"Comet","#D7B13C"',
+        "Indigo,43,58,140\nComet,215,177,60",
+    ],
+)
+def test_csv_is_read_with_and_without_a_header(text: str) -> None:
+    found = read_list(text.encode(), "colours.csv")
+    assert [(color.hex, color.name) for color in found.colors] == [(INDIGO, "Indigo"), (COMET, "Comet")]
+
+
+def test_design_tokens_are_read_through_references_types_and_extensions() -> None:
+    found = read_list(json.dumps(TOKENS).encode(), "brand.tokens.json")
+    colors = {color.name: color.hex for color in found.colors}
+    assert colors["color brand primary"] == colors["color text"] == INDIGO
+    assert colors["color brand accent"] == colors["color pointer"] == COMET
+    assert colors["color hsl"] == INDIGO
+    assert re.fullmatch(r"#(..)\1\1", colors["color grey"])
+    assert colors["more own"] == "#123456"
+    assert colors["more primary"] == INDIGO
+    notes = " ".join(note.text for note in found.notes)
+    assert "edge: a composite token (border) was skipped" in notes
+    assert "wide lies outside sRGB" in notes
+    assert "wrong" in notes
+    assert "size" not in notes
+
+
+def test_tokens_that_refer_in_a_circle_are_noted() -> None:
+    text = '{"$type":"color","a":{"$value":"{b}"},"b":{"$value":"{a}"},"c":{"$value":"#123456"}}'
+    text = text.replace('"$type":"color",', '"$type":"color",')
+    found = read_list(text.encode(), "t.json")
+    assert [color.hex for color in found.colors] == ["#123456"]
+
+
+def test_a_swatch_sheet_keeps_its_names() -> None:
+    svg = (
+        '<svg xmlns="http://www.w3.org/2000/svg"><rect id="night-indigo" fill="#2b3a8c"/>'
+        '<rect style="fill: #d7b13c"><title>Comet</title></rect><circle fill="#fff"/><text>Snow</text>'
+        '<path fill="none"/></svg>'
+    )
+    assert [(color.hex, color.name) for color in read_list(svg.encode()).colors] == [
+        (INDIGO, "night-indigo"),
+        (COMET, "Comet"),
+        ("#ffffff", "Snow"),
+    ]
+
+
+@pytest.mark.parametrize(
+    ("name", "role"),
+    [
+        ("--color-primary", Role.PRIMARY),
+        ("Primary", Role.PRIMARY),
+        ("brand/accent", Role.ACCENT),
+        ("background", Role.PAPER),
+        ("$text-color", Role.INK),
+        ("primary-500", None),
+        ("Night indigo", None),
+        ("", None),
+    ],
+)
+def test_a_role_is_kept_where_the_name_says_so(name: str, role: Role | None) -> None:
+    assert role_of_name(name) == role
+
+
+def test_a_role_goes_to_the_first_that_says_it() -> None:
+    found = read_list(b"primary: #2b3a8c\nbrand: #d7b13c")
+    assert [color.role for color in found.colors] == [Role.PRIMARY, None]
+
+
+def test_what_cannot_be_taken_is_listed_line_by_line_and_the_rest_is_taken() -> None:
+    text = "GIMP Palette\n43 58 140 Indigo\nnonsense\n300 0 0 Loud\n215 177 60 Comet"
+    found = read_list(text.encode(), "p.gpl")
+    assert len(found.colors) == 2
+    assert [note.line for note in found.notes] == [3, 4]
+
+
+def test_translucent_and_wide_colors_say_what_they_became() -> None:
+    found = read_list(b"veil: rgb(0 0 0 / 50%)\nneon: color(display-p3 0 1 0)\nnone: transparent")
+    assert found.colors[0].hex == "#808080"
+    assert len(found.colors) == 2
+    texts = [note.text for note in found.notes]
+    assert "translucent" in texts[0]
+    assert "outside sRGB" in texts[1]
+    assert "transparent" in texts[2]
+
+
+@given(st.lists(hexes, min_size=1, max_size=20, unique=True))
+def test_a_list_of_hex_values_comes_back_as_it_is(values: list[str]) -> None:
+    for text in (
+        "\n".join(values),
+        ", ".join(values),
+        "".join(f"--c{n}: {v};\n" for n, v in enumerate(values)),
+    ):
+        assert [color.hex for color in read_list(text.encode()).colors] == values
+
+
+@pytest.mark.parametrize(
+    ("data", "name", "says"),
+    [
+        pytest.param(b"", "a.txt", "nothing in it", id="empty"),
+        pytest.param(b"no colours at all", "a.txt", "No colour was found", id="prose"),
+        pytest.param(b"#2b3a8c \xff\xfe", "a.txt", "not in UTF-8", id="invalid UTF-8"),
+        pytest.param(b"a\0b #123456", "a.txt", "zero bytes", id="binary"),
+        pytest.param(b"{" * 100_000, "a.json", "JSON", id="broken JSON"),
+        pytest.param(b'{"a":' * 50_000 + b"1" + b"}" * 50_000, "a.json", "nested", id="deeply nested JSON"),
+        pytest.param(b'{"a":' * 60 + b"{}" + b"}" * 60, "a.json", "deeper than", id="groups too deep"),
+        pytest.param(b"[1, 2]", "a.json", "not an object", id="JSON that is a list"),
+        pytest.param(b"#123456\n" * 400_000, "a.txt", "at most 1 MB", id="too large"),
+        pytest.param(
+            "\n".join(f"#{n:06x}" for n in range(300)).encode(), "a.txt", "more than 256", id="too many"
+        ),
+        pytest.param(
+            b"<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>", "a.svg", "script", id="a script"
+        ),
+    ],
+)
+def test_a_list_that_cannot_be_used_says_why(data: bytes, name: str, says: str) -> None:
+    with pytest.raises(InputError) as refused:
+        read_list(data, name)
+    assert says in str(refused.value)

@@ -1,0 +1,70 @@
+"""Mends of one pair: it passes, the least visible first, held colours stay."""
+
+from __future__ import annotations
+
+import pytest
+from hypothesis import given, settings
+
+from tests.strategies import hexes
+from tests.takes import FAILING, TAKE
+from tonada.core.color.contrast import NEEDED, contrast_ratio
+from tonada.core.color.spaces import hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.errors import NotReachable, TakeError
+from tonada.core.mends.nearest import mend_color
+from tonada.core.mends.one_pair import mends_for_pair
+from tonada.core.pairs.evaluation import evaluate
+
+
+@given(hexes, hexes)
+@settings(max_examples=60, deadline=None)
+def test_a_mended_color_reaches_its_ratio_and_keeps_its_hue(moving: str, fixed: str) -> None:
+    try:
+        value, difference = mend_color(moving, fixed, 4.5)
+    except NotReachable as refusal:
+        pytest.fail(f"4.5 can be reached on every ground: {refusal}")
+    assert float(contrast_ratio(hex_to_srgb8(value), hex_to_srgb8(fixed))) >= 4.5
+    before, after = srgb8_to_oklch(hex_to_srgb8(moving)), srgb8_to_oklch(hex_to_srgb8(value))
+    if before[1] >= 0.02 and after[1] > 1e-6:
+        assert float(hue_distance(before[2], after[2])) <= 2
+    if before[1] < 0.02:
+        assert after[1] < 0.02
+    assert difference >= 0
+
+
+def test_a_pair_that_passes_is_left_alone() -> None:
+    assert mend_color("#000000", "#ffffff", 7) == ("#000000", 0.0)
+    assert mends_for_pair(TAKE, "ink-on-paper") == ()
+
+
+def test_what_can_t_be_reached_says_what_can() -> None:
+    with pytest.raises(NotReachable) as refused:
+        mend_color("#808080", "#777777", 7)
+    assert refused.value.best == pytest.approx(4.69, abs=0.01)
+
+
+def test_every_mend_makes_its_pair_pass_and_held_colors_stay() -> None:
+    held = {swatch.id: swatch.hex for swatch in FAILING.swatches if swatch.held}
+    mends = mends_for_pair(FAILING, "label-on-accent")
+    assert {mend.kind for mend in mends} == {"change role", "move text", "change step", "use step"}
+    for mend in mends:
+        pair = next(one for one in evaluate(mend.mended).pairs if one.id == "label-on-accent")
+        assert pair.passes
+        assert pair.ratio == mend.ratio >= NEEDED["AA"][pair.usage]
+        after = {swatch.id: swatch.hex for swatch in mend.mended.swatches}
+        assert {key: after[key] for key in held} == held
+
+
+def test_least_visible_comes_first_and_breaking_others_last() -> None:
+    mends = mends_for_pair(FAILING, "label-on-accent")
+    keys = [(mend.breaks > 0, mend.difference) for mend in mends]
+    assert keys == sorted(keys)
+    moved = next(mend for mend in mends if mend.kind == "move text")
+    before = {pair.id for pair in evaluate(FAILING).pairs if pair.passes}
+    after = {pair.id for pair in evaluate(moved.mended).pairs if pair.passes}
+    assert moved.breaks == len(before - after)
+    assert moved.touches > 0
+
+
+def test_a_pair_that_isn_t_there_can_t_be_mended() -> None:
+    with pytest.raises(TakeError):
+        mends_for_pair(TAKE, "nothing-on-nothing")

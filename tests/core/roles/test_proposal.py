@@ -1,0 +1,134 @@
+"""Roles for colours: who leads, what is made, and that made pairs can be read."""
+
+from __future__ import annotations
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.strategies import hexes
+from tonada.core.color.contrast import contrast_ratio
+from tonada.core.color.naming import color_name
+from tonada.core.color.spaces import hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.errors import InputError
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.build import build_take
+from tonada.core.roles.proposal import propose_roles
+from tonada.core.take.recolor import recolor_many
+from tonada.core.take.take import SIGNALS, Role
+
+PEAK = (
+    Candidate("#2b3a8c", 0.74),
+    Candidate("#b6653a", 0.197),
+    Candidate("#ffffff", 0.037),
+    Candidate("#d7b13c", 0.025),
+)
+
+
+# Further accents are the designer's own choice.
+PROPOSED = [role for role in Role if role not in (Role.ACCENT_2, Role.ACCENT_3)]
+
+
+def hex_of(candidates: tuple[Candidate, ...]) -> dict[Role, str]:
+    return {proposed.role: proposed.hex for proposed in propose_roles(candidates).roles}
+
+
+def ratio(a: str, b: str) -> float:
+    return float(contrast_ratio(hex_to_srgb8(a), hex_to_srgb8(b)))
+
+
+def test_the_logo_s_colors_get_the_roles_a_designer_would_give_them() -> None:
+    proposal = propose_roles(PEAK)
+    assert proposal.choices == (Role.PRIMARY, Role.SECONDARY, "leave out", Role.ACCENT)
+    assert [proposed.role for proposed in proposal.roles] == PROPOSED
+
+
+def test_every_reason_is_a_sentence_with_a_deciding_figure_or_origin() -> None:
+    for proposed in propose_roles(PEAK).roles:
+        assert proposed.reason.endswith(".")
+        assert any(character.isdigit() for character in proposed.reason)
+
+
+def test_a_single_color_gets_partners_from_a_hue_rule() -> None:
+    roles = propose_roles((Candidate("#2b3a8c", 1.0),)).roles
+    made = {proposed.role: proposed for proposed in roles}
+    anchor = srgb8_to_oklch(hex_to_srgb8("#2b3a8c"))[2]
+    accent = srgb8_to_oklch(hex_to_srgb8(made[Role.ACCENT].hex))[2]
+    assert made[Role.ACCENT].origin == made[Role.SECONDARY].origin == "harmony"
+    assert float(hue_distance(anchor, accent)) == pytest.approx(180, abs=2)
+
+
+@given(hexes)
+@settings(max_examples=60, deadline=None)
+def test_text_that_is_made_can_be_read_on_the_grounds_that_are_made(value: str) -> None:
+    roles = hex_of((Candidate(value, 1.0),))
+    for ground in (Role.PAPER, Role.MIST):
+        assert ratio(roles[Role.INK], roles[ground]) >= 7
+        for signal in SIGNALS:
+            assert ratio(roles[signal], roles[ground]) >= 3
+        assert ratio(roles[Role.MUTED], roles[ground]) >= 4.5
+        assert ratio(roles[Role.LINK], roles[ground]) >= 4.5
+        assert ratio(roles[Role.LINE], roles[ground]) >= 3
+
+
+def test_a_wish_is_kept_and_named_as_one() -> None:
+    wished = (Candidate("#2b3a8c", 0.7, Role.ACCENT), Candidate("#b6653a", 0.3))
+    roles = {proposed.role: proposed for proposed in propose_roles(wished).roles}
+    assert roles[Role.ACCENT].hex == "#2b3a8c"
+    assert roles[Role.PRIMARY].hex == "#b6653a"
+    assert roles[Role.ACCENT].reason == "Chosen by you."
+
+
+def test_a_swatch_is_called_as_its_source_calls_it() -> None:
+    candidates = (
+        Candidate("#7a2e1f", 0.5, name="Crust"),
+        Candidate("#2f5d50", 0.5),
+        Candidate("#2f5d51", 0, "keep", "Crust"),
+    )
+    take = propose_roles(candidates, "list").take
+    names = {swatch.hex: swatch.name for swatch in take.swatches}
+    assert names["#7a2e1f"] == "Crust"
+    assert names["#2f5d51"] == "Crust 2"
+    assert names["#2f5d50"] == color_name("#2f5d50")
+    # A name that was given stays when the colour moves, one made from the colour follows it.
+    moved = recolor_many(take, {one.id: "#0000ff" for one in take.swatches}, "moved", "moved")
+    assert {swatch.name for swatch in moved.swatches} >= {"Crust", "Crust 2", color_name("#0000ff")}
+
+
+def test_a_wish_that_agrees_keeps_the_reason() -> None:
+    agreed = (Candidate("#2b3a8c", 0.74, Role.PRIMARY), *PEAK[1:])
+    assert propose_roles(agreed).roles[0].reason == propose_roles(PEAK).roles[0].reason
+
+
+def test_two_colors_can_t_have_one_role() -> None:
+    with pytest.raises(InputError, match="primary") as refused:
+        propose_roles((Candidate("#111111", 0.5, Role.PRIMARY), Candidate("#222222", 0.5, Role.PRIMARY)))
+    assert refused.value.field == "colors.1.choice"
+
+
+def test_no_colors_are_refused() -> None:
+    with pytest.raises(InputError):
+        propose_roles(())
+
+
+def test_a_mark_without_hue_still_gets_a_whole_palette() -> None:
+    roles = hex_of((Candidate("#000000", 1.0),))
+    assert roles[Role.PRIMARY] == "#000000"
+    assert len(roles) == len(PROPOSED)
+
+
+@given(st.lists(hexes, min_size=1, max_size=8, unique=True))
+@settings(max_examples=40, deadline=None)
+def test_any_colors_make_a_sound_take_whose_artwork_is_held(values: list[str]) -> None:
+    candidates = tuple(Candidate(value, 1 / len(values)) for value in values)
+    proposal = propose_roles(candidates)
+    take = build_take(candidates, proposal, source=None, source_name="a list")
+    assert all(take.has_role(role) for role in PROPOSED)
+    assert all(take.turned().has_role(role) for role in PROPOSED)
+    assert {swatch.hex for swatch in take.swatches if swatch.held} <= set(values)
+    assert len({swatch.name for swatch in take.swatches}) == len(take.swatches)
+    for scheme in (take, take.turned()):
+        # Where a ground allows nothing that reads, its figures are pairs too; see core/grounds.py.
+        of_the_page = [one for one in evaluate(scheme).pairs if not one.id.startswith("worn-")]
+        assert len(of_the_page) == 19
