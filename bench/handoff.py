@@ -16,7 +16,7 @@ from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.demo.seed import demo_file
-from tonada.handoff.client_sheet import Letterhead
+from tonada.handoff.client_sheet import ExportHeader
 from tonada.handoff.files import Handoff, make_file
 from tonada.handoff.press_profile import usual_press
 from tonada.web.proof.models import ProofAnswer
@@ -28,7 +28,7 @@ def run() -> str:
     """Return the table."""
     candidates = tuple(Candidate(value, 0.5**row) for row, value in enumerate(COLORS))
     take = build_take(candidates, propose_roles(candidates), source=None, source_name="a list")
-    handoff = Handoff(take, Letterhead("Orrin Peak", "Take 1", "version 1"), usual_press())
+    handoff = Handoff(take, ExportHeader("Orrin Peak", "Take 1", "version 1"), usual_press())
     everything = make_file(handoff, "zip")
     sheet = [StyleFile("old-site.css", demo_file("old-site.css").decode())]
     mapping = {old: one.key for one in propose_mapping(take, sheet) for old in one.members}

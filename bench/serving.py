@@ -148,7 +148,7 @@ def dragging() -> str:
         page.goto(f"http://127.0.0.1:{port}/")
         page.get_by_role("link", name="Orrin Peak Observatory").click()
         page.get_by_role("link", name="Harmony").click()
-        note = page.get_by_role("slider", name="Good", exact=True)
+        note = page.get_by_role("slider", name="Success", exact=True)
         note.wait_for()
         at_rest = frames(page, lambda: page.wait_for_timeout(1500))
         box = note.bounding_box()

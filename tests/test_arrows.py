@@ -18,7 +18,7 @@ ALLOWED = {
     "handoff": {"core", "document"},
     "reading": {"core"},
     "web": {"core", "document", "handoff", "store", "reading"},
-    "demo": {"core", "document", "store", "reading", "web"},
+    "demo": {"core", "document", "store", "reading"},
     "run": {"core", "document", "store", "reading", "web", "demo"},
     "cli": {"core", "document", "store", "reading", "handoff", "run"},
 }

@@ -6,6 +6,7 @@ as lines of JSON on standard input; the process id of each server goes back on s
 
 from __future__ import annotations
 
+import ctypes
 import json
 import os
 import signal
@@ -17,6 +18,9 @@ import gunicorn.app.base
 from tonada.core.mends.srgb_boxes import boxes
 from tonada.run import gunicorn_settings
 from tonada.web.app import create_app
+
+# From linux/prctl.h.
+PR_SET_CHILD_SUBREAPER = 36
 
 
 class Served(gunicorn.app.base.BaseApplication):
@@ -42,8 +46,10 @@ class Served(gunicorn.app.base.BaseApplication):
 
 
 def main() -> None:
-    # Servers that have ended are not kept as zombies.
+    # Servers that have ended are not kept as zombies, nor are their workers, which become children of
+    # this process: a process 1 that takes its time to reap them would make every test wait for it.
     signal.signal(signal.SIGCHLD, signal.SIG_IGN)
+    ctypes.CDLL(None, use_errno=True).prctl(PR_SET_CHILD_SUBREAPER, 1, 0, 0, 0)
     # What readings are forked from loads the main module again; this one would load everything.
     sys.modules["__main__"] = types.ModuleType("__main__")
     boxes()  # the tables of mends: made once here, not by every server

@@ -82,7 +82,7 @@ def test_the_second_time_it_says_what_changed(page: Page) -> None:
         page.get_by_role("button", name="Download").click()
     expect(page.get_by_role("heading", name="Version 1")).to_be_visible()
     page.get_by_role("link", name="Harmony").click()
-    page.get_by_role("slider", name="Good", exact=True).focus()
+    page.get_by_role("slider", name="Success", exact=True).focus()
     for _ in range(5):
         page.keyboard.press("ArrowDown")
     saved(page, 2)

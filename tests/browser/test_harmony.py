@@ -221,8 +221,8 @@ def test_variations_can_be_returned_to(page: Page) -> None:
 def test_any_swatch_can_be_the_ground(page: Page) -> None:
     open_stave(page, release=())
     page.get_by_role("button", name=re.compile("^Ground of the stave")).click()
-    page.get_by_role("option", name="on Good").click()
-    expect(note(page, "Accent")).to_have_attribute("aria-valuetext", re.compile(r"\d\.\d\d to 1 on Good"))
+    page.get_by_role("option", name="on Success").click()
+    expect(note(page, "Accent")).to_have_attribute("aria-valuetext", re.compile(r"\d\.\d\d to 1 on Success"))
 
 
 def test_numbers_in_the_inspector_set_a_shade(page: Page) -> None:

@@ -100,8 +100,8 @@ def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
     expect(inspector).to_contain_text("needs 3 : 1 by 1.4.3")
     expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
     inspector.get_by_role("button", name=re.compile("^Usage: ")).click()
-    page.get_by_role("option", name="Decoration, excepted").click()
-    expect(page.locator("[data-pair=muted-on-mist]")).to_contain_text("Excepted")
+    page.get_by_role("option", name="Decoration, exempt").click()
+    expect(page.locator("[data-pair=muted-on-mist]")).to_contain_text("Exempt")
     expect(page.get_by_test_id("tally")).to_contain_text("of 18 pairs pass AA")
 
 
@@ -110,12 +110,12 @@ def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
     page.get_by_role("button", name="Add", exact=True).click()
     page.get_by_role("menuitem", name="A pair").click()
     dialog = page.get_by_role("dialog")
-    dialog.get_by_role("button", name=re.compile("^Figure: ")).click()
+    dialog.get_by_role("button", name=re.compile("^Text or element: ")).click()
     page.get_by_role("option", name="Another colour …").click()
-    dialog.get_by_label("Colour of the figure, in any CSS notation").fill("no colour")
+    dialog.get_by_label("Colour of the text or element, in any CSS notation").fill("no colour")
     dialog.get_by_role("button", name="Add").click()
     expect(dialog.get_by_role("alert")).to_contain_text("is not a colour")
-    dialog.get_by_label("Colour of the figure, in any CSS notation").fill("oklch(0.6 0.1 30)")
+    dialog.get_by_label("Colour of the text or element, in any CSS notation").fill("oklch(0.6 0.1 30)")
     dialog.get_by_label("Sample").fill("Season tickets")
     dialog.get_by_role("button", name="Add").click()
     row = page.locator("[data-pair=added-1]")
@@ -141,7 +141,7 @@ def test_states_are_pairs_of_their_own(page: Page) -> None:
     page.get_by_role("button", name="Add", exact=True).click()
     page.get_by_role("menuitem", name="States of links and buttons").click()
     expect(page.locator("[data-pair=state-primary-hover]")).to_contain_text("Button, hover")
-    expect(page.locator("[data-pair=state-disabled]")).to_contain_text("Excepted")
+    expect(page.locator("[data-pair=state-disabled]")).to_contain_text("Exempt")
     saved(page, 2)
 
 

@@ -35,7 +35,7 @@ READ_PARTS = """() => {
     const [text, under] = [numbers(getComputedStyle(one).color), ground(one)]
     const [a, b] = [luminance(text), luminance(under)].sort((x, y) => y - x)
     found.push({
-      part: part?.dataset.part ?? null, figure: part?.dataset.figure ?? null,
+      part: part?.dataset.part ?? null, element: part?.dataset.element ?? null,
       ground: one.closest('[data-ground]')?.dataset.ground ?? null,
       ratio: (a + 0.05) / (b + 0.05), text: walker.currentNode.data.trim().slice(0, 30),
     })
@@ -85,18 +85,18 @@ def test_what_the_browser_paints_is_what_the_core_says(page: Page, scheme: str) 
         document = {**document, **other, "scheme": "night", "other": None}
     proof = page.request.post("/api/proof", data={"document": document}).json()
     ratios = {
-        (ground["id"], worn["figure"]): worn["ratio"]
+        (ground["id"], used["element"]): used["ratio"]
         for ground in proof["grounds"]
-        for worn in ground["figures"]
+        for used in ground["elements"]
     }
     seen = 0
     for name in PAGES:
         frame = turn_to(page, name)
         for one in frame.evaluate(READ_PARTS):
             assert one["part"], (name, one["text"])
-            if one["figure"] == "disabled":
+            if one["element"] == "disabled":
                 continue
-            expected = ratios[one["ground"], one["figure"]]
+            expected = ratios[one["ground"], one["element"]]
             assert abs(one["ratio"] - expected) < 0.01, (name, one)
             seen += 1
     assert seen > 150
@@ -107,9 +107,9 @@ def test_every_part_has_a_role_and_a_pair_and_axe_finds_nothing_on_the_pages(pag
     for name in PAGES:
         frame = turn_to(page, name)
         parts = frame.locator("[data-part]").evaluate_all(
-            "all => all.map(one => [one.dataset.part, one.dataset.figure ?? one.dataset.series])"
+            "all => all.map(one => [one.dataset.part, one.dataset.element ?? one.dataset.series])"
         )
-        assert all(part and figure for part, figure in parts)
+        assert all(part and element for part, element in parts)
         assert len({part for part, _ in parts}) == len(parts), name
         stray = frame.evaluate(
             """() => [...document.querySelectorAll('[style]')].flatMap(one => [...one.style])
@@ -134,9 +134,9 @@ def test_a_part_gets_another_role_and_goes_back_to_the_rule(page: Page) -> None:
     expect(page.get_by_test_id("short-count")).to_have_text("2 short")
     saved(page, 2)
     page.get_by_role("link", name=re.compile("^Pairs")).click()
-    worn = page.locator("[data-pair=worn-primary-text]")
-    expect(worn).to_have_attribute("data-passes", "false")
-    worn.get_by_role("button").click()
+    used = page.locator("[data-pair='ground:primary:text']")
+    expect(used).to_have_attribute("data-passes", "false")
+    used.get_by_role("button").click()
     expect(page.get_by_role("link", name="Change it in Proof")).to_be_visible()
     expect(page.get_by_test_id("mends")).to_contain_text("the text")
     page.go_back()
@@ -163,10 +163,10 @@ def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> N
     frame = open_proof(page)
     page.get_by_role("tab", name="Grounds").click()
     page.get_by_role("button", name="Two grounds in turn: Alternate …").click()
-    page.get_by_role("option", name="Paper and Night").click()
+    page.get_by_role("option", name="Paper and Deep").click()
     stands = "all => all.map(one => one.dataset.ground)"
-    expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "night")
-    assert frame.locator("[data-section]").evaluate_all(stands) == ["paper", "night"] * 3
+    expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "deep")
+    assert frame.locator("[data-section]").evaluate_all(stands) == ["paper", "deep"] * 3
     page.get_by_role("button", name="As it was").click()
     expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "primary")
     page.get_by_role("button", name="Add a ground: Add a ground …").click()

@@ -42,60 +42,60 @@ def _middle(one: Locator) -> tuple[float, float]:
 
 def test_a_flag_says_what_it_would_break_and_moves_in_one_step(page: Page) -> None:
     open_roles(page)
-    before = flag(page, "muted").get_attribute("data-worn")
+    before = flag(page, "muted").get_attribute("data-key")
     drag(page, flag(page, "muted"), chip(page, "n1", 5), drop=False)
     expect(page.get_by_text("This would fall short: Muted on")).to_be_visible()
     expect(flag(page, "muted")).to_contain_text("more pairs short")
     expect(page.get_by_test_id("short-count")).to_contain_text("3 short")
     page.mouse.up()
-    expect(flag(page, "muted")).to_have_attribute("data-worn", "n1/5")
+    expect(flag(page, "muted")).to_have_attribute("data-key", "n1/5")
     saved(page, 2)
     page.get_by_role("button", name="Undo").click()
-    expect(flag(page, "muted")).to_have_attribute("data-worn", before or "")
+    expect(flag(page, "muted")).to_have_attribute("data-key", before or "")
 
 
 def test_a_flag_on_another_changes_places_with_it(page: Page) -> None:
     open_roles(page)
-    muted, line = (flag(page, role).get_attribute("data-worn") for role in ("muted", "line"))
+    muted, line = (flag(page, role).get_attribute("data-key") for role in ("muted", "line"))
     drag(page, flag(page, "muted"), flag(page, "line"))
-    expect(flag(page, "line")).to_have_attribute("data-worn", muted or "")
-    expect(flag(page, "muted")).to_have_attribute("data-worn", line or "")
+    expect(flag(page, "line")).to_have_attribute("data-key", muted or "")
+    expect(flag(page, "muted")).to_have_attribute("data-key", line or "")
 
 
 def test_a_flag_is_moved_by_keyboard_within_and_across_ramps(page: Page) -> None:
     open_roles(page)
-    flag(page, "night").focus()
+    flag(page, "deep").focus()
     page.keyboard.press("ArrowRight")
-    expect(flag(page, "night")).to_have_attribute("data-worn", "s1/11")
+    expect(flag(page, "deep")).to_have_attribute("data-key", "s1/11")
     page.keyboard.press("ArrowDown")
-    expect(flag(page, "night")).to_have_attribute("data-worn", re.compile("^s2/"))
+    expect(flag(page, "deep")).to_have_attribute("data-key", re.compile("^s2/"))
     inspector = page.get_by_role("complementary", name="Inspector")
-    expect(inspector.get_by_role("heading", name="Night")).to_be_visible()
+    expect(inspector.get_by_role("heading", name="Deep")).to_be_visible()
     expect(inspector).to_contain_text("Chosen by you.")
 
 
-def test_a_color_dropped_on_a_role_is_worn_by_it(page: Page) -> None:
+def test_a_color_dropped_on_a_role_takes_it(page: Page) -> None:
     open_roles(page)
     drag(page, chip(page, "s2", 9), flag(page, "link"))
-    expect(flag(page, "link")).to_have_attribute("data-worn", "s2/9")
+    expect(flag(page, "link")).to_have_attribute("data-key", "s2/9")
     drag(page, page.locator("[data-cell=s3] button").first, flag(page, "link"))
-    expect(flag(page, "link")).to_have_attribute("data-worn", "s3")
+    expect(flag(page, "link")).to_have_attribute("data-key", "s3")
 
 
 def test_night_is_a_scheme_of_its_own(page: Page) -> None:
     open_roles(page)
     page.get_by_role("radio", name="Night").click()
-    by_night = flag(page, "paper").get_attribute("data-worn")
+    by_night = flag(page, "paper").get_attribute("data-key")
     assert by_night != "n1/1"
     flag(page, "muted").focus()
     page.keyboard.press("ArrowLeft")
     saved(page, 2)
-    worn = flag(page, "muted").get_attribute("data-worn")
+    key = flag(page, "muted").get_attribute("data-key")
     page.get_by_role("radio", name="Day").click()
-    expect(flag(page, "paper")).to_have_attribute("data-worn", "n1/1")
+    expect(flag(page, "paper")).to_have_attribute("data-key", "n1/1")
     page.reload()
     page.get_by_role("radio", name="Night").click()
-    expect(flag(page, "muted")).to_have_attribute("data-worn", worn or "")
+    expect(flag(page, "muted")).to_have_attribute("data-key", key or "")
     page.get_by_role("link", name=re.compile("Pairs")).click()
     expect(page.locator("[data-pair]").first).to_be_visible()
     assert page.locator("[data-pair]").count() == 19
@@ -116,7 +116,7 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
     open_roles(page)
     page.locator("[data-cell=s1] button").first.click()
     inspector = page.get_by_role("complementary", name="Inspector")
-    expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night, step")
+    expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night, on a step")
     inspector.get_by_role("button", name="Kind of ramp: Even in lightness").click()
     page.get_by_role("option", name="Mixed with white and black").click()
     expect(page.locator("[data-row=s1] button")).to_have_count(22)
@@ -127,9 +127,9 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
     page.get_by_role("option", name="Copper dome").click()
     dialog.get_by_role("button", name="Remove").click()
     expect(page.locator("[data-row=s1]")).to_have_count(0)
-    expect(flag(page, "primary")).to_have_attribute("data-worn", "s2")
+    expect(flag(page, "primary")).to_have_attribute("data-key", "s2")
     page.get_by_role("button", name="Undo").click()
-    expect(flag(page, "primary")).to_have_attribute("data-worn", "s1")
+    expect(flag(page, "primary")).to_have_attribute("data-key", "s1")
 
 
 def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
@@ -151,9 +151,9 @@ def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) ->
     open_roles(page)
     flag(page, "primary").focus()
     page.keyboard.press("ArrowDown")
-    expect(flag(page, "primary")).not_to_have_attribute("data-worn", "s1")
+    expect(flag(page, "primary")).not_to_have_attribute("data-key", "s1")
     page.get_by_role("button", name="Suggest roles").click()
-    expect(flag(page, "primary")).to_have_attribute("data-worn", "s1")
+    expect(flag(page, "primary")).to_have_attribute("data-key", "s1")
 
 
 def test_neutrals_follow_their_tint_and_an_overlay_counts_in_pairs(page: Page) -> None:

@@ -183,7 +183,7 @@ def test_a_mood_leads_to_a_palette(page: Page) -> None:
         words.get_by_role("button", name=word).click()
     expect(words.get_by_role("button", name="bold")).to_be_disabled()
     assert axe_findings(page) == []
-    page.get_by_role("button", name="Show anchors").click()
+    page.get_by_role("button", name="Show colours").click()
     expect(page.get_by_text("What convention says")).to_be_visible()
     page.get_by_role("button", name="Build the palette").click()
     saved(page, 2)

@@ -189,7 +189,7 @@ def test_a_check_passes_or_fails_a_build(tmp_path: Path, capsys: pytest.CaptureF
     path.write_text(json.dumps(TOKENS))
     assert main(["check", str(path), "--json"]) == 0
     pairs = json.loads(capsys.readouterr().out)["pairs"]
-    assert [(one["needed"], one["pass"], one["excepted"]) for one in pairs] == [
+    assert [(one["needed"], one["pass"], one["exempt"]) for one in pairs] == [
         (4.5, True, False),
         (3.0, True, False),
         (1.0, False, True),

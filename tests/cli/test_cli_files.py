@@ -20,12 +20,12 @@ from tonada.core.errors import ImageError, InputError
 from tonada.core.source.pictures import extract_colors
 from tonada.core.take.take import Role
 from tonada.document.own_file import read_own, write_own
-from tonada.handoff.client_sheet import Letterhead, Paper, html_sheet, pdf_sheet
+from tonada.handoff.client_sheet import ExportHeader, Paper, html_sheet, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, make_file
 from tonada.handoff.press_profile import usual_press
 
 ROOT = Path(__file__).parents[2]
-HEAD = Letterhead("Orrin Peak Observatory", "Take 1", "version 3, made for a test")
+HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a test")
 
 
 @pytest.fixture
@@ -45,10 +45,10 @@ def test_tonadas_own_file_keeps_the_whole_take_to_the_byte(own: Path) -> None:
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"version": 2}, "version"),
+        ({"version": 3}, "version"),
         ({"format": "other"}, "format"),
-        ({"take": {"format": 1, "level": "B"}}, "take.level"),
-        ({"take": {"format": 1, "hats": []}}, "take.hats"),
+        ({"take": {"format": 2, "level": "B"}}, "take.level"),
+        ({"take": {"format": 2, "hats": []}}, "take.hats"),
     ],
 )
 def test_a_broken_own_file_is_refused_by_name(own: Path, change: dict[str, object], field: str) -> None:
@@ -161,7 +161,7 @@ def test_the_png_shows_the_values_and_a_zip_is_the_same_each_time() -> None:
     handoff = Handoff(TAKE, HEAD)
     picture = Image.open(io.BytesIO(make_file(handoff, "png"))).convert("RGB")
     found = {color for _, color in picture.getcolors(1 << 24) or []}
-    for role in (Role.PRIMARY, Role.PAPER, Role.NIGHT):
+    for role in (Role.PRIMARY, Role.PAPER, Role.DEEP):
         assert tuple(int(part) for part in hex_to_srgb8(TAKE.hex_of(role))) in found
     assert make_file(handoff, "zip") == make_file(handoff, "zip")
 

@@ -44,7 +44,7 @@ def test_a_round_trip_into_an_empty_machine(place: Path) -> None:
     take = person.ask("GET", f"/api/takes/{brand['first_take']}")[1]
     body = {"document": {**take["document"], "level": "AAA"}, "revision": 1}
     person.ask("PUT", f"/api/takes/{take['id']}", body)
-    person.ask("POST", f"/api/takes/{take['id']}/versions", {"note": "first"})
+    person.ask("POST", f"/api/takes/{take['id']}/versions", {"description": "first"})
     person.ask("POST", f"/api/brands/{brand['id']}/lists", {"text": "#123456 sea"})
     # While the server runs, and without stopping it.
     done = tonada(first.data, "backup", str(place / "kept.tonada-backup"))

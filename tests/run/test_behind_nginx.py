@@ -100,7 +100,7 @@ def test_links_in_files_have_the_outside_address(proxy: int) -> None:
     take = brand["first_take"]
     document = ask(proxy, "POST", "/api/proposals", PROPOSAL)[1]["document"]
     ask(proxy, "PUT", f"/api/takes/{take}", {"document": document, "revision": 1}, own)
-    assert ask(proxy, "POST", f"/api/takes/{take}/versions", {"note": ""}, own)[0] == 201
+    assert ask(proxy, "POST", f"/api/takes/{take}/versions", {"description": ""}, own)[0] == 201
     status, file, _ = ask(proxy, "GET", f"/api/takes/{take}/versions/1/files/css")
     assert status == 200
     assert f"https://{OUTSIDE}/brands/{brand['id']}/takes/{take}/versions/1" in file.decode()

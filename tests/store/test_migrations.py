@@ -10,6 +10,7 @@ import psycopg
 import pytest
 
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
+from tonada.store.data_migrations import DATA_MIGRATIONS
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
 
@@ -47,6 +48,7 @@ KEPT = {
     """,
     "0005": "update source set attempts = 2 where state = 'reading';",
     "0006": "",
+    "0007": "",
 }
 
 
@@ -75,6 +77,8 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
         )
         for name in done:
             connection.execute((FOLDER / name).read_text())  # type: ignore[arg-type]  # of this package
+            if name in DATA_MIGRATIONS:
+                DATA_MIGRATIONS[name](connection)
             connection.execute("insert into migration (name) values (%s)", [name])
             statements = KEPT[name[:4]] + (KEPT["0001 only"] if name[:4] == last == "0001" else "")
             connection.execute(statements.format(**ids))  # type: ignore[arg-type]  # of this file
@@ -87,8 +91,8 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
         assert workspace == STUDIO
         assert [brand.name for brand in brands.list_all(connection, STUDIO)] == ["Orrin Peak Ω"]
         take = takes.find(connection, STUDIO, TAKE)
-        assert (take.revision, take.document) == (4, {"format": 1, "level": "AAA"})
-        assert takes.save(connection, STUDIO, TAKE, {"format": 1}, made_from=4).revision == 5
+        assert (take.revision, take.document) == (4, {"format": 2, "level": "AAA"})
+        assert takes.save(connection, STUDIO, TAKE, {"format": 2}, made_from=4).revision == 5
         if last == "0001":
             kept = sources.list_of_brand(connection, STUDIO, BRAND)[0]
             assert kept.extraction["steps"] == [[{"hex": "#2b3a8c"}]]
@@ -96,7 +100,13 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
         if last >= "0002":
             assert sources.claim(connection, STUDIO, 5) is not None
         if last >= "0003":
-            assert versions.find(connection, STUDIO, TAKE, 1).document["level"] == "A"
+            version = versions.find(connection, STUDIO, TAKE, 1)
+            assert (version.description, version.document) == ("first", {"format": 2, "level": "A"})
+            with (
+                pytest.raises(psycopg.errors.RaiseException, match="never changed"),
+                connection.transaction(),
+            ):
+                connection.execute("update version set description = 'other'")
         if last >= "0004":
             assert handoffs.last_before(connection, STUDIO, TAKE, 2) is not None
             assert [one.name for one in destinations.list_all(connection, STUDIO)] == ["Our theme"]

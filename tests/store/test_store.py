@@ -16,7 +16,7 @@ from tonada.store.errors import NotFound, Removed, StaleDestination, StoreUnavai
 from tonada.store.migrate import EVERYTHING, migrate
 from tonada.store.takes import StaleRevision
 
-DOCUMENT = {"format": 1, "swatches": []}
+DOCUMENT = {"format": 2, "swatches": []}
 
 
 @pytest.fixture
@@ -106,7 +106,7 @@ def test_takes_are_numbered_and_the_first_one_opens(
 
 def test_saving_counts_revisions(connection: Connection, workspace: UUID, brand: UUID) -> None:
     take = takes.create(connection, workspace, brand, DOCUMENT)
-    saved = takes.save(connection, workspace, take.id, {"format": 1, "level": "AAA"}, made_from=take.revision)
+    saved = takes.save(connection, workspace, take.id, {"format": 2, "level": "AAA"}, made_from=take.revision)
     assert (saved.revision, saved.document["level"]) == (2, "AAA")
 
 
@@ -139,7 +139,7 @@ def test_nothing_is_saved_into_a_deleted_take(connection: Connection, workspace:
         lambda: takes.save(connection, workspace, gone.id, {"by": "me"}, made_from=1),
         lambda: takes.rename(connection, workspace, gone.id, "Gone"),
         lambda: takes.remove(connection, workspace, gone.id),
-        lambda: versions.cut(connection, workspace, gone.id, note="late"),
+        lambda: versions.cut(connection, workspace, gone.id, description="late"),
     ):
         with pytest.raises(Removed):
             use()
@@ -323,7 +323,7 @@ def test_the_last_handoff_before_a_version_is_found(
 ) -> None:
     take = takes.create(connection, workspace, brand, DOCUMENT).id
     for _ in range(4):
-        versions.cut(connection, workspace, take, note="")
+        versions.cut(connection, workspace, take, description="")
     assert handoffs.last_before(connection, workspace, take, 4) is None
     for number, what in ((1, "CSS"), (3, "PDF"), (4, "zip")):
         handoffs.record(connection, workspace, take, number, what)

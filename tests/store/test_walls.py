@@ -32,7 +32,7 @@ def filled(database_url: str) -> dict[str, UUID]:
             workspace = made[name] = workspaces.find_or_create(connection, name)
             brand = brands.create(connection, workspace, name).id
             take = takes.create(connection, workspace, brand, {}).id
-            versions.cut(connection, workspace, take, note="first")
+            versions.cut(connection, workspace, take, description="first")
             handoffs.record(connection, workspace, take, 1, "css")
             destinations.create(connection, workspace, name, [])
             file = sources.FileContent("a.png", name.encode(), b"png")
@@ -109,7 +109,7 @@ def test_the_workspace_ends_with_the_transaction(database_url: str, filled: dict
     [
         "delete from take",
         "truncate file",
-        "update version set note = 'x'",
+        "update version set description = 'x'",
         "delete from version",
         "update handoff set what = 'x'",
         "drop table brand",

@@ -21,7 +21,7 @@ SLOT = {"name": "Page", "purpose": "ground"}
 def take_with_version(client: Client) -> str:
     take: str = new_brand(client)["first_take"]
     client.put(f"/api/takes/{take}", json={"document": DOCUMENT, "revision": 1})
-    client.post(f"/api/takes/{take}/versions", json={"note": "for the client"})
+    client.post(f"/api/takes/{take}/versions", json={"description": "for the client"})
     return take
 
 
@@ -55,7 +55,7 @@ def test_a_version_is_downloaded_with_its_address(
 
 def test_an_archive_has_everything_and_the_own_file_is_the_version(client: Client) -> None:
     take = take_with_version(client)
-    client.put(f"/api/takes/{take}", json={"document": {"format": 1}, "revision": 2})
+    client.put(f"/api/takes/{take}", json={"document": {"format": 2}, "revision": 2})
     archive = zipfile.ZipFile(io.BytesIO(client.get(f"/api/takes/{take}/versions/1/files/zip").data))
     assert len(archive.namelist()) == 12
     kept, name = read_own(archive.read("orrin-peak-take-1.tonada.json"))

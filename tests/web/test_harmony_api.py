@@ -124,7 +124,7 @@ def test_takes_are_renamed_ordered_deleted_and_brought_back(client: Client) -> N
         client.get(f"/api/takes/{second}"),
         client.put(f"/api/takes/{second}", json={"document": document, "revision": 1}),
         client.patch(f"/api/takes/{second}", json={"name": "Late"}),
-        client.post(f"/api/takes/{second}/versions", json={"note": "late"}),
+        client.post(f"/api/takes/{second}/versions", json={"description": "late"}),
     ):
         assert problem_of(refused, 410)["restoration"] == f"/api/takes/{second}/restoration"
     assert [take["id"] for take in takes_of(client, brand["id"])] == [first]
@@ -137,12 +137,12 @@ def test_versions_are_numbered_kept_and_never_changed(client: Client, owner_url:
     take = new_brand(client)["first_take"]
     document = built(client)["document"]
     path = f"/api/takes/{take}/versions"
-    assert client.post(path, json={"note": "empty"}).get_json()["number"] == 1
+    assert client.post(path, json={"description": "empty"}).get_json()["number"] == 1
     client.put(f"/api/takes/{take}", json={"document": document, "revision": 1})
-    cut = client.post(path, json={"note": "built", "is_automatic": True}).get_json()
+    cut = client.post(path, json={"description": "built", "is_automatic": True}).get_json()
     assert (cut["number"], cut["document"]) == (2, document)
     listed = client.get(path).get_json()["versions"]
-    assert [(one["number"], one["note"], one["is_automatic"]) for one in listed] == [
+    assert [(one["number"], one["description"], one["is_automatic"]) for one in listed] == [
         (2, "built", True),
         (1, "empty", False),
     ]
@@ -151,4 +151,4 @@ def test_versions_are_numbered_kept_and_never_changed(client: Client, owner_url:
     problem_of(client.get(f"{path}/3"), 404)
     # Not even the owner of the table changes one.
     with connect(owner_url) as connection, pytest.raises(psycopg.errors.RaiseException):
-        connection.execute("update version set note = 'x'")
+        connection.execute("update version set description = 'x'")

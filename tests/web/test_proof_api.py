@@ -44,7 +44,7 @@ def test_the_proof_of_a_document(client: Client) -> None:
     assert len(series) == 5
     assert all(one["passes"] and one["ratio"] >= one["needed"] == 3 for one in series)
     assert said["layer"] is None
-    empty = client.post("/api/proof", json={"document": {"format": 1}}).get_json()
+    empty = client.post("/api/proof", json={"document": {"format": 2}}).get_json()
     assert empty["grounds"] == []
     assert empty["sections"] == []
 
@@ -57,16 +57,16 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
         "logo": None,
         "picture": "a-source",
         "overlay": "o1",
-        "sections": [{"page": "home", "section": "opening", "ground": "night"}],
+        "sections": [{"page": "home", "section": "opening", "ground": "deep"}],
     }
-    grounds = [{"id": "mist", "name": None, "ground": None, "wears": [{"figure": "text", "key": "primary"}]}]
+    grounds = [{"id": "mist", "name": None, "ground": None, "uses": [{"element": "text", "key": "primary"}]}]
     sent = {**DOCUMENT, "proof": proof, "grounds": grounds}
     sent["overlays"] = [{"id": "o1", "name": "Veil", "swatch": "s1", "alpha": 0.5, "step": 3}]
     document = TakeDocument.model_validate(sent)
     assert TakeDocument.of(document.to_take()) == document
     said = client.post("/api/proof", json={"document": sent}).get_json()
     assert said["layer"] == {"hex": TAKE.color_of("s1/3"), "alpha": 0.5}
-    assert {"page": "home", "section": "opening", "ground": "night"} in said["sections"]
+    assert {"page": "home", "section": "opening", "ground": "deep"} in said["sections"]
 
 
 def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
@@ -78,5 +78,5 @@ def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
         answer = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": proof}})
         assert answer.status_code == 422
         assert "proof" in answer.get_json()["field"]
-    grounds = [{"id": "mist", "wears": [{"figure": "hat", "key": "ink"}]}]
+    grounds = [{"id": "mist", "uses": [{"element": "hat", "key": "ink"}]}]
     assert client.post("/api/proof", json={"document": {**DOCUMENT, "grounds": grounds}}).status_code == 422

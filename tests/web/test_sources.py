@@ -95,8 +95,8 @@ def test_a_pasted_list_is_a_source_with_its_names_roles_and_notes(client: Client
     kept = client.post(f"/api/brands/{brand}/lists", json={"text": text}).get_json()
     for found in (understood["colors"], kept["colors"]):
         assert [(c["name"], c["role"]) for c in found] == [("Primary", "primary"), ("Comet", None)]
-    assert kept["list"]["notes"] == understood["notes"]
-    assert [note["line"] for note in kept["list"]["notes"]] == [2]
+    assert kept["list"]["warnings"] == understood["warnings"]
+    assert [warning["line"] for warning in kept["list"]["warnings"]] == [2]
     problem_of(client.post(f"/api/brands/{brand}/lists", json={"text": "nothing"}), 422)
 
 
@@ -146,7 +146,7 @@ def test_near_twins_are_grouped_by_the_difference_asked_for(client: Client, bran
     assert apart["pairs"][0]["selector"] == ".x"
 
 
-def test_a_mood_gives_anchors_and_says_what_it_is(client: Client, brand: str) -> None:
+def test_a_mood_gives_colors_and_says_what_it_is(client: Client, brand: str) -> None:
     vocabulary = client.get("/api/moods").get_json()
     assert len(vocabulary["words"]) >= 16
     body = {"words": ["calm", "natural"], "field": "craft"}

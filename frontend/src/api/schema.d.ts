@@ -409,7 +409,7 @@ export interface paths {
         /** The sample pages and the typefaces */
         get: operations["proof_read_pages_proof_get"];
         put?: never;
-        /** Grounds, and what every figure wears on them */
+        /** Grounds, and what every element wears on them */
         post: operations["proof_draw_proof_post"];
         delete?: never;
         options?: never;
@@ -713,6 +713,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A document of an earlier format in this one */
+        post: operations["computation_bring_up_to_date_documents_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/evaluate": {
         parameters: {
             query?: never;
@@ -907,11 +924,11 @@ export interface components {
             key: string;
         };
         /**
-         * Figure
-         * @description What stands on a ground, in the order in which figures are shown.
+         * Element
+         * @description What stands on a ground, in the order in which elements are shown.
          * @enum {string}
          */
-        Figure: "heading" | "text" | "quiet text" | "link" | "button face" | "button label" | "line" | "focus ring" | "good" | "caution" | "bad" | "note";
+        Element: "heading" | "text" | "quiet text" | "link" | "button background" | "button label" | "line" | "focus ring" | "success" | "warning" | "error" | "info";
         /**
          * GroundModel
          * @description A ground where it departs from the rule, or one of the designer's own.
@@ -930,10 +947,10 @@ export interface components {
              */
             ground: string | null;
             /**
-             * Wears
+             * Uses
              * @default []
              */
-            wears: components["schemas"]["WornModel"][];
+            uses: components["schemas"]["UseModel"][];
         };
         /**
          * HarmonyModel
@@ -1073,7 +1090,7 @@ export interface components {
         };
         /**
          * PairModel
-         * @description A figure on a ground; layers are overlays between the two, the lowest first.
+         * @description An element on a ground; layers are overlays between the two, the lowest first.
          */
         PairModel: {
             /** Id */
@@ -1255,10 +1272,10 @@ export interface components {
         TakeDocument: {
             /**
              * Format
-             * @default 1
+             * @default 2
              * @constant
              */
-            format: 1;
+            format: 2;
             /**
              * Level
              * @default AA
@@ -1358,22 +1375,22 @@ export interface components {
         };
         /**
          * Usage
-         * @description What a figure on a ground is used for; it decides the ratio that is needed.
+         * @description What a text or element on a ground is used for; it decides the ratio that is needed.
          * @enum {string}
          */
         Usage: "body text" | "large text" | "button label" | "link" | "link beside text" | "part of a control" | "focus indicator" | "decoration" | "disabled" | "logotype";
+        /** UseModel */
+        UseModel: {
+            element: components["schemas"]["Element"];
+            /** Key */
+            key: string;
+        };
         /** VariedFrom */
         VariedFrom: {
             /** Swatch */
             swatch: string;
             /** Hex */
             hex: string;
-        };
-        /** WornModel */
-        WornModel: {
-            figure: components["schemas"]["Figure"];
-            /** Key */
-            key: string;
         };
         /** SessionAnswer */
         SessionAnswer: {
@@ -1488,31 +1505,18 @@ export interface components {
             /** Sources */
             sources: components["schemas"]["SourceAnswer"][];
         };
-        /** AnchorAnswer */
-        AnchorAnswer: {
-            /** Hex */
-            hex: string;
-            /** Name */
-            name: string;
-            /** Family */
-            family: string;
-            /** Weight */
-            weight: number;
-            /** Words */
-            words: string[];
-        };
-        /** CharacterAnswer */
-        CharacterAnswer: {
+        /** CharacterOfMood */
+        CharacterOfMood: {
             /** Name */
             name: string;
             /** Says */
             says: string;
         };
         /**
-         * ColorGroupAnswer
+         * ColorGroup
          * @description members: rows of uses.
          */
-        ColorGroupAnswer: {
+        ColorGroup: {
             /** Hex */
             hex: string;
             /** Name */
@@ -1522,8 +1526,11 @@ export interface components {
             /** Count */
             count: number;
         };
-        /** ColorUseAnswer */
-        ColorUseAnswer: {
+        /**
+         * ColorUse
+         * @description How often a stylesheet uses a colour, and as what.
+         */
+        ColorUse: {
             /** Hex */
             hex: string;
             /** Text */
@@ -1566,63 +1573,50 @@ export interface components {
             /** @default null */
             role: components["schemas"]["Role"] | null;
         };
-        /**
-         * ImageReading
-         * @description count: how many colours are shown; counts: how many there can be; usual: how many were found.
-         */
-        ImageReading: {
-            /** Format */
-            format: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "flat" | "photographic";
-            /** Exact */
-            exact: boolean;
-            /** Width */
-            width: number;
-            /** Height */
-            height: number;
-            /** Ground */
-            ground: string | null;
-            /** Count */
-            count: number;
-            /** Counts */
-            counts: number;
-            /** Usual */
-            usual: number;
-        };
         /** ListReading */
         ListReading: {
+            /** Version */
+            version: number;
             /** Format */
             format: string;
             /** Title */
             title: string | null;
-            /** Notes */
-            notes: components["schemas"]["NoteAnswer"][];
+            /** Colors */
+            colors: components["schemas"]["ListedColor"][];
+            /** Warnings */
+            warnings: components["schemas"]["ListWarning"][];
         };
-        /** MoodAnswer */
-        MoodAnswer: {
+        /** ListWarning */
+        ListWarning: {
+            /** Line */
+            line: number | null;
+            /** Text */
+            text: string;
+        };
+        /** ListedColor */
+        ListedColor: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+            role: components["schemas"]["Role"] | null;
+        };
+        /** MoodReading */
+        MoodReading: {
+            /** Version */
+            version: number;
             /** Words */
             words: string[];
             /** Field */
             field: string | null;
             /** Characters */
-            characters: components["schemas"]["CharacterAnswer"][];
+            characters: components["schemas"]["CharacterOfMood"][];
             /** Conventions */
             conventions: string[];
             /** Differs */
             differs: string[];
-            /** Anchors */
-            anchors: components["schemas"]["AnchorAnswer"][];
-        };
-        /** NoteAnswer */
-        NoteAnswer: {
-            /** Line */
-            line: number | null;
-            /** Text */
-            text: string;
+            /** Starting Colors */
+            starting_colors: components["schemas"]["StartingColor"][];
         };
         /**
          * ReadingBody
@@ -1678,12 +1672,12 @@ export interface components {
          * @description A job in the palette, in the order in which the roles are shown.
          * @enum {string}
          */
-        Role: "primary" | "secondary" | "accent" | "accent-2" | "accent-3" | "paper" | "mist" | "night" | "ink" | "muted" | "link" | "line" | "good" | "caution" | "bad" | "note";
+        Role: "primary" | "secondary" | "accent" | "accent-2" | "accent-3" | "paper" | "mist" | "deep" | "ink" | "muted" | "link" | "line" | "success" | "warning" | "error" | "info";
         /**
-         * RulePairAnswer
+         * RulePair
          * @description A pair that stands in one rule. is_enough: for body text at level AA.
          */
-        RulePairAnswer: {
+        RulePair: {
             /** Text */
             text: string;
             /** Ground */
@@ -1696,6 +1690,33 @@ export interface components {
             ratio: number;
             /** Is Enough */
             readonly is_enough: boolean;
+        };
+        /**
+         * ShownImage
+         * @description count: how many colours are shown; counts: how many there can be; usual: how many were found.
+         */
+        ShownImage: {
+            /** Format */
+            format: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "flat" | "photographic";
+            /** Exact */
+            exact: boolean;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Ground */
+            ground: string | null;
+            /** Count */
+            count: number;
+            /** Counts */
+            counts: number;
+            /** Usual */
+            usual: number;
         };
         /**
          * SourceAnswer
@@ -1734,16 +1755,31 @@ export interface components {
             /** Colors */
             colors: components["schemas"]["FoundColorAnswer"][];
             /** @default null */
-            image: components["schemas"]["ImageReading"] | null;
+            image: components["schemas"]["ShownImage"] | null;
             /** @default null */
             list: components["schemas"]["ListReading"] | null;
             /** @default null */
-            stylesheet: components["schemas"]["StylesheetAnswer"] | null;
+            stylesheet: components["schemas"]["StylesheetReading"] | null;
             /** @default null */
-            mood: components["schemas"]["MoodAnswer"] | null;
+            mood: components["schemas"]["MoodReading"] | null;
         };
-        /** StylesheetAnswer */
-        StylesheetAnswer: {
+        /** StartingColor */
+        StartingColor: {
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+            /** Family */
+            family: string;
+            /** Weight */
+            weight: number;
+            /** Words */
+            words: string[];
+        };
+        /** StylesheetReading */
+        StylesheetReading: {
+            /** Version */
+            version: number;
             /** Files */
             files: string[];
             /** Rules */
@@ -1755,11 +1791,11 @@ export interface components {
             /** Difference */
             difference: number;
             /** Uses */
-            uses: components["schemas"]["ColorUseAnswer"][];
+            uses: components["schemas"]["ColorUse"][];
             /** Groups */
-            groups: components["schemas"]["ColorGroupAnswer"][];
+            groups: components["schemas"]["ColorGroup"][];
             /** Pairs */
-            pairs: components["schemas"]["RulePairAnswer"][];
+            pairs: components["schemas"]["RulePair"][];
         };
         /** TakeSummary */
         TakeSummary: {
@@ -2008,8 +2044,8 @@ export interface components {
             needed: number;
             /** Passes */
             passes: boolean;
-            /** Excepted */
-            excepted: boolean;
+            /** Exempt */
+            exempt: boolean;
             /** Criterion */
             criterion: string;
             /** Short By */
@@ -2018,7 +2054,7 @@ export interface components {
              * Verdict
              * @enum {string}
              */
-            verdict: "AAA" | "AA" | "A" | "fail" | "excepted";
+            verdict: "AAA" | "AA" | "A" | "fail" | "exempt";
             /** Text Position */
             text_position: number;
             /** Ground Position */
@@ -2452,11 +2488,11 @@ export interface components {
         };
         /**
          * GridAnswer
-         * @description ratios and what they are enough for: [figure][ground]. csv: the same, to be saved.
+         * @description ratios and what they are enough for: [text][ground]. csv: the same, to be saved.
          */
         GridAnswer: {
-            /** Figures */
-            figures: components["schemas"]["GridColorAnswer"][];
+            /** Texts */
+            texts: components["schemas"]["GridColorAnswer"][];
             /** Grounds */
             grounds: components["schemas"]["GridColorAnswer"][];
             /** Ratios */
@@ -2479,7 +2515,7 @@ export interface components {
         };
         /**
          * GridBody
-         * @description tried: white, black, the greys and Primary's steps as figures, instead of the colours in use.
+         * @description tried: white, black, the greys and Primary's steps as texts, instead of the colours in use.
          */
         GridBody: {
             document: components["schemas"]["TakeDocument"];
@@ -2590,8 +2626,8 @@ export interface components {
             /**
              * Ground Roles
              * @default [
+             *       "deep",
              *       "mist",
-             *       "night",
              *       "paper"
              *     ]
              */
@@ -2684,8 +2720,8 @@ export interface components {
             hex: string;
             /** Is Own */
             is_own: boolean;
-            /** Figures */
-            figures: components["schemas"]["WornAnswer"][];
+            /** Elements */
+            elements: components["schemas"]["UseAnswer"][];
             /** Series */
             series: components["schemas"]["SeriesColor"][];
         };
@@ -2751,13 +2787,13 @@ export interface components {
             criterion: string;
         };
         /**
-         * WornAnswer
-         * @description What a figure wears on a ground, and what the rule would give it. ratio is exact.
+         * UseAnswer
+         * @description What an element uses on a ground, and what the rule would give it. ratio is exact.
          *
          *     reads_in: of a text, the styles of the pages in which it passes.
          */
-        WornAnswer: {
-            figure: components["schemas"]["Figure"];
+        UseAnswer: {
+            element: components["schemas"]["Element"];
             /** Key */
             key: string;
             /** Name */
@@ -3267,8 +3303,8 @@ export interface components {
         VersionAnswer: {
             /** Number */
             number: number;
-            /** Note */
-            note: string;
+            /** Description */
+            description: string;
             /** Is Automatic */
             is_automatic: boolean;
             /**
@@ -3284,10 +3320,10 @@ export interface components {
          */
         VersionBody: {
             /**
-             * Note
+             * Description
              * @default
              */
-            note: string;
+            description: string;
             /**
              * Is Automatic
              * @default false
@@ -3548,8 +3584,8 @@ export interface components {
             format: string;
             /** Colors */
             colors: components["schemas"]["FoundColorAnswer"][];
-            /** Notes */
-            notes: components["schemas"]["NoteAnswer"][];
+            /** Warnings */
+            warnings: components["schemas"]["ListWarning"][];
         };
     };
     responses: never;
@@ -7094,6 +7130,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VersionAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Content Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_bring_up_to_date_documents_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvaluateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EvaluateBody"];
                 };
             };
             /** @description Not Found */

@@ -10,7 +10,7 @@ const PARTS = [
   { name: 'roles', label: 'Roles' },
   { name: 'swatches', label: 'Colours without a role' },
   { name: 'steps', label: 'Tints and shades' },
-  { name: 'grounds', label: 'What is worn on every ground' },
+  { name: 'grounds', label: 'What every ground uses' },
   { name: 'night', label: 'The night scheme' },
 ] as const
 const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const

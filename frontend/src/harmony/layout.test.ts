@@ -14,7 +14,7 @@ import {
 import { ARRANGEMENTS, arranged, BOX } from '@/proof/scatter'
 import { angleOf, fieldOf, NOTE, placeNotes, positionOf, signed, xOf, yOf } from '@/harmony/layout'
 import type { Box } from '@/harmony/layout'
-import { worn } from '@/testing/takes'
+import { assigned } from '@/testing/takes'
 
 const FIELD = fieldOf({ width: 900, height: 600 })
 const meet = (one: Box, other: Box) =>
@@ -110,10 +110,10 @@ describe('the ramps', () => {
   })
   it('set flags under their steps and apart from one another', () => {
     const roles = [
-      worn('primary', 's1'),
-      worn('link', 's1', 2),
-      worn('line', 's1', 3),
-      worn('paper', 's2', 2),
+      assigned('primary', 's1'),
+      assigned('link', 's1', 2),
+      assigned('line', 's1', 3),
+      assigned('paper', 's2', 2),
     ]
     const flags = placeFlags(ROWS, roles, 800, (role) => `The role of ${role} with a long name`)
     expect(flags.map(({ role, row: at }) => [role, at])).toEqual([

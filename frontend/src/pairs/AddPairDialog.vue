@@ -29,7 +29,7 @@ const colors = computed(() => [
   ...colorChoices(props.document).map((one) => ({ ...one, label: `Swatch ${one.label}` })),
   { value: OWN, label: 'Another colour …' },
 ])
-const figures = computed(() => [
+const texts = computed(() => [
   ...colors.value,
   ...props.document.overlays.map((one) => ({ value: one.id, label: one.name })),
 ])
@@ -63,12 +63,12 @@ async function add() {
 <template>
   <SheetDialog v-model="shown" title="Add a pair">
     <form class="mt-3 grid gap-2" @submit.prevent="add">
-      <ChoiceList v-model="text" label="Figure" align="left" :options="figures" />
+      <ChoiceList v-model="text" label="Text or element" align="left" :options="texts" />
       <input
         v-if="text === OWN"
         v-model="typed.text"
         class="field value"
-        aria-label="Colour of the figure, in any CSS notation"
+        aria-label="Colour of the text or element, in any CSS notation"
       />
       <ChoiceList v-model="ground" label="Ground" align="left" :options="colors" />
       <input

@@ -62,7 +62,7 @@ const csv = computed(
   >
     <table class="border-collapse text-small" data-testid="grid">
       <caption class="sr-only">
-        Contrast ratios, figures down and grounds across
+        Contrast ratios, texts down and grounds across
       </caption>
       <thead>
         <tr>
@@ -81,19 +81,19 @@ const csv = computed(
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(figure, row) in grid.figures" :key="figure.key">
+        <tr v-for="(text, row) in grid.texts" :key="text.key">
           <th
             scope="row"
             class="sticky left-0 z-10 max-w-36 truncate border-r border-ink bg-sheet px-2 text-left font-semibold"
-            :title="`${figure.name}, ${figure.hex}`"
+            :title="`${text.name}, ${text.hex}`"
           >
-            {{ figure.name }}
+            {{ text.name }}
           </th>
           <td v-for="(ground, column) in grid.grounds" :key="ground.key" class="p-0">
             <span
               data-specimen
               class="keeps-color block px-1 text-[14px] font-semibold"
-              :style="{ color: figure.hex, backgroundColor: ground.hex }"
+              :style="{ color: text.hex, backgroundColor: ground.hex }"
               aria-hidden="true"
               >Aa</span
             >

@@ -64,7 +64,7 @@ function apply() {
     <h2 class="text-title leading-tight">{{ pair.text_name }} on {{ pair.ground_name }}</h2>
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
-      }}<template v-if="pair.excepted">: nothing is needed</template
+      }}<template v-if="pair.exempt">: nothing is needed</template
       ><template v-else-if="pair.needed > 1"
         >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
       ><template v-else>: level A asks nothing of it</template>
@@ -90,7 +90,7 @@ function apply() {
       </div>
     </dl>
     <p v-if="pair.by_ground" class="mt-2">
-      What a section of the site wears on its ground.
+      What an element of the site uses on its ground.
       <RouterLink :to="{ name: 'proof' }" class="underline underline-offset-2"
         >Change it in Proof</RouterLink
       >

@@ -6,7 +6,7 @@ import type { PairFigures } from '@/api/types'
 import { formatRatio, verdictText } from '@/ui/format'
 
 const props = defineProps<{ pair: PairFigures; greys: readonly string[]; selected: boolean }>()
-/** An excepted pair doesn't pass, and doesn't fall short either. */
+/** An exempt pair doesn't pass, and doesn't fall short either. */
 const isFine = computed(() => props.pair.short_by === 0)
 const emit = defineEmits<{ select: [] }>()
 </script>

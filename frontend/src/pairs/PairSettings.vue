@@ -31,7 +31,7 @@ const isText = computed(() =>
   ['body text', 'large text', 'button label', 'link'].includes(props.pair.usage),
 )
 const ENDS = [
-  { part: 'text', label: 'Figure', align: 'left' },
+  { part: 'text', label: 'Text or element', align: 'left' },
   { part: 'ground', label: 'Ground', align: 'right' },
 ] as const
 const colors = computed(() => {

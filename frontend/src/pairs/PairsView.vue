@@ -77,7 +77,7 @@ const level = computed<Level>({
           <ActionMenu class="relative" align="left" :actions="ADDED" @act="add">Add</ActionMenu>
           <p class="ml-auto font-semibold" role="status" data-testid="tally">
             {{ pairs.filter((one) => one.passes).length }} of
-            {{ pairs.filter((one) => !one.excepted).length }} pairs pass {{ level }}
+            {{ pairs.filter((one) => !one.exempt).length }} pairs pass {{ level }}
           </p>
           <button
             v-if="take.failing > 0"

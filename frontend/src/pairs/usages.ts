@@ -9,7 +9,7 @@ export const USAGES: readonly { value: Usage; label: string }[] = [
   { value: 'link beside text', label: 'Link, told from its text by colour' },
   { value: 'part of a control', label: 'Part of a control, or a graphic' },
   { value: 'focus indicator', label: 'Focus indicator' },
-  { value: 'decoration', label: 'Decoration, excepted' },
-  { value: 'disabled', label: 'Disabled, excepted' },
-  { value: 'logotype', label: 'Logotype, excepted' },
+  { value: 'decoration', label: 'Decoration, exempt' },
+  { value: 'disabled', label: 'Disabled, exempt' },
+  { value: 'logotype', label: 'Logotype, exempt' },
 ]

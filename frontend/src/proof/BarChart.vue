@@ -16,10 +16,12 @@ const bars = computed(() => BARS.slice(0, ground?.value?.series.length))
 
 <template>
   <figure class="stack">
-    <PartOf name="Bar chart’s heading" figure="heading" as="h2" look="h3">How they found us</PartOf>
+    <PartOf name="Bar chart’s heading" element="heading" as="h2" look="h3"
+      >How they found us</PartOf
+    >
     <ul class="stack">
       <li v-for="(bar, row) in bars" :key="row">
-        <PartOf :name="`Bar label, ${bar.name}`" figure="text" as="span" look="small"
+        <PartOf :name="`Bar label, ${bar.name}`" element="text" as="span" look="small"
           >{{ bar.name }}, {{ bar.value }}</PartOf
         >
         <svg viewBox="0 0 150 8" preserveAspectRatio="none" class="bar" aria-hidden="true">

@@ -13,9 +13,9 @@ const context = useProofContext()
     :alt="context.brand"
     class="logo"
     data-part="Logo"
-    data-figure="logotype"
+    data-element="logotype"
   />
-  <PartOf v-else name="Brand’s name" figure="heading" as="span" look="h3" class="name">{{
+  <PartOf v-else name="Brand’s name" element="heading" as="span" look="h3" class="name">{{
     context.brand
   }}</PartOf>
 </template>

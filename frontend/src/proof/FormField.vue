@@ -8,7 +8,7 @@ const props = withDefaults(
     value?: string
     placeholder?: string
     remark?: string
-    state?: 'bad' | 'good' | 'focus'
+    state?: 'error' | 'success' | 'focus'
   }>(),
   { value: '', placeholder: '', remark: '', state: undefined },
 )
@@ -18,16 +18,16 @@ const signal = computed(() => (props.state === 'focus' ? undefined : props.state
 
 <template>
   <div class="stack">
-    <PartOf :name="`Label, ${label}`" figure="text" as="label" look="label" :for="id">{{
+    <PartOf :name="`Label, ${label}`" element="text" as="label" look="label" :for="id">{{
       label
     }}</PartOf>
-    <PartOf v-if="state === 'focus'" :name="`Focus ring, ${label}`" figure="focus ring" as="div">
+    <PartOf v-if="state === 'focus'" :name="`Focus ring, ${label}`" element="focus ring" as="div">
       <input
         :id="id"
         class="field"
         :placeholder="placeholder"
         :data-part="`Field, ${label}`"
-        data-figure="line"
+        data-element="line"
       />
     </PartOf>
     <input
@@ -37,11 +37,13 @@ const signal = computed(() => (props.state === 'focus' ? undefined : props.state
       :value="value"
       :placeholder="placeholder"
       :data-part="`Field, ${label}`"
-      data-figure="line"
+      data-element="line"
     />
     <p v-if="remark && signal">
-      <PartOf :name="`Mark, ${label}`" :figure="signal" as="span" class="mark">■</PartOf>
-      <PartOf :name="`Remark, ${label}`" figure="text" as="span" look="small"> {{ remark }}</PartOf>
+      <PartOf :name="`Mark, ${label}`" :element="signal" as="span" class="mark">■</PartOf>
+      <PartOf :name="`Remark, ${label}`" element="text" as="span" look="small">
+        {{ remark }}</PartOf
+      >
     </p>
   </div>
 </template>

@@ -3,18 +3,18 @@ import PartOf from './PartOf.vue'
 import StandOn from './StandOn.vue'
 
 /** A message of the page: the signal in its frame and mark, the words in the colour of text. */
-defineProps<{ figure: 'good' | 'caution' | 'bad' | 'note'; name: string }>()
+defineProps<{ element: 'success' | 'warning' | 'error' | 'info'; name: string }>()
 const MARKS = {
-  good: 'M4 12l5 5L20 6',
-  caution: 'M12 4L2 20h20zM12 10v5',
-  bad: 'M5 5l14 14M19 5L5 19',
-  note: 'M12 3v2M12 9v12',
+  success: 'M4 12l5 5L20 6',
+  warning: 'M12 4L2 20h20zM12 10v5',
+  error: 'M5 5l14 14M19 5L5 19',
+  info: 'M12 3v2M12 9v12',
 } as const
 </script>
 
 <template>
   <StandOn as="div">
-    <PartOf :name="name" :figure="figure" as="div" class="message">
+    <PartOf :name="name" :element="element" as="div" class="message">
       <svg
         viewBox="0 0 24 24"
         aria-hidden="true"
@@ -22,9 +22,9 @@ const MARKS = {
         stroke="currentColor"
         stroke-width="3"
       >
-        <path :d="MARKS[figure]" />
+        <path :d="MARKS[element]" />
       </svg>
-      <PartOf :name="`${name}, text`" figure="text" look="text"><slot /></PartOf>
+      <PartOf :name="`${name}, text`" element="text" look="text"><slot /></PartOf>
     </PartOf>
   </StandOn>
 </template>

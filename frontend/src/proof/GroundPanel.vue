@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Figure, GroundFigures, ProofFigures } from '@/api/types'
+import type { ElementKind, GroundFigures, ProofFigures } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import { addGround, forgetGround, removeGround, wear } from './settings'
+import { addGround, forgetGround, removeGround, setUse } from './settings'
 import { colorChoices, roleLabel } from '@/take/roles'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
@@ -33,25 +33,20 @@ const choices = computed(() => {
   }))
   return [...roles, ...colorChoices(document)]
 })
-const optionsFor = (worn: {
-  by_rule_name: string
-  key: string
-  name: string
-  changed: boolean
-}) => {
-  const offered = [{ value: BY_RULE, label: `By rule: ${worn.by_rule_name}` }, ...choices.value]
-  return !worn.changed || offered.some((one) => one.value === worn.key)
+const optionsFor = (use: { by_rule_name: string; key: string; name: string; changed: boolean }) => {
+  const offered = [{ value: BY_RULE, label: `By rule: ${use.by_rule_name}` }, ...choices.value]
+  return !use.changed || offered.some((one) => one.value === use.key)
     ? offered
-    : [...offered, { value: worn.key, label: worn.name }]
+    : [...offered, { value: use.key, label: use.name }]
 }
-function set(ground: string, figure: Figure, key: string) {
-  if (take.document) take.change(wear(take.document, ground, figure, key || null))
+function set(ground: string, element: ElementKind, key: string) {
+  if (take.document) take.change(setUse(take.document, ground, element, key || null))
 }
 function add(key: string) {
   const name = choices.value.find((one) => one.value === key)?.label
   if (take.document && name) take.change(addGround(take.document, name, key))
 }
-const changes = (ground: GroundFigures) => ground.figures.filter((one) => one.changed).length
+const changes = (ground: GroundFigures) => ground.elements.filter((one) => one.changed).length
 function counted(ground: string) {
   const { parts, short } = props.counts.get(ground) ?? { parts: 0, short: 0 }
   if (!parts) return 'not on this page'
@@ -63,7 +58,7 @@ function counted(ground: string) {
   <section aria-label="Grounds">
     <h2 class="text-title leading-tight">Grounds</h2>
     <p class="mt-1 text-quiet">
-      What sections stand on. Each figure wears what the rule finds readable there, until you give
+      What sections stand on. Each element uses what the rule finds readable there, until you give
       it something else.
     </p>
     <ul class="rule-list mt-2">
@@ -89,27 +84,27 @@ function counted(ground: string) {
         </button>
         <template v-if="open === ground.id">
           <div
-            v-for="worn in ground.figures"
-            :key="worn.figure"
+            v-for="use in ground.elements"
+            :key="use.element"
             class="mt-1.5 flex items-center gap-2"
           >
             <span
               class="keeps-color h-6 w-6 flex-none text-center leading-6 font-semibold"
-              :style="{ color: worn.hex, backgroundColor: worn.over }"
+              :style="{ color: use.hex, backgroundColor: use.over }"
               aria-hidden="true"
               >a</span
             >
             <ChoiceList
               class="min-w-0 flex-1"
-              :label="`${worn.figure} on ${ground.name}`"
+              :label="`${use.element} on ${ground.name}`"
               align="left"
-              :model-value="worn.changed ? worn.key : BY_RULE"
-              :options="optionsFor(worn)"
-              @update:model-value="set(ground.id, worn.figure, $event)"
+              :model-value="use.changed ? use.key : BY_RULE"
+              :options="optionsFor(use)"
+              @update:model-value="set(ground.id, use.element, $event)"
             />
-            <span class="value w-20 text-right text-small" :class="!worn.passes && 'font-semibold'"
-              ><span class="block truncate font-sans text-quiet">{{ worn.figure }}</span
-              >{{ formatRatio(worn.ratio) }}{{ worn.passes ? '' : ' short' }}</span
+            <span class="value w-20 text-right text-small" :class="!use.passes && 'font-semibold'"
+              ><span class="block truncate font-sans text-quiet">{{ use.element }}</span
+              >{{ formatRatio(use.ratio) }}{{ use.passes ? '' : ' short' }}</span
             >
           </div>
           <div class="mt-2 flex gap-2">

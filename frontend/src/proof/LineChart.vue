@@ -27,13 +27,13 @@ const lines = computed(() =>
 
 <template>
   <figure class="stack">
-    <PartOf name="Line chart’s heading" figure="heading" as="h2" look="h3">Guests by day</PartOf>
+    <PartOf name="Line chart’s heading" element="heading" as="h2" look="h3">Guests by day</PartOf>
     <svg viewBox="0 0 380 150" role="img" aria-label="Guests by day, rising to the weekend">
       <path
-        class="axis wears-line"
+        class="axis uses-line"
         d="M0 142h380"
         data-part="Line chart’s axis"
-        data-figure="line"
+        data-element="line"
       />
       <polyline
         v-for="line in lines"
@@ -49,7 +49,7 @@ const lines = computed(() =>
         <svg viewBox="0 0 10 10" width="12" height="12" class="key" aria-hidden="true">
           <rect width="10" height="10" :style="{ fill: line.color }" />
         </svg>
-        <PartOf :name="`Legend of ${line.name}`" figure="text" as="span" look="small">{{
+        <PartOf :name="`Legend of ${line.name}`" element="text" as="span" look="small">{{
           line.name
         }}</PartOf>
       </span>

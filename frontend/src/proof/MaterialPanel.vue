@@ -57,9 +57,9 @@ async function lay() {
   const laid = { ...document, overlays: [...document.overlays, overlay] }
   try {
     const alphas = await Promise.all(
-      ground.figures
-        .filter((one) => one.figure === 'heading' || one.figure === 'text')
-        .map((one) => least(laid, source, id, one.key, one.figure === 'heading' ? 'h1' : 'small')),
+      ground.elements
+        .filter((one) => one.element === 'heading' || one.element === 'text')
+        .map((one) => least(laid, source, id, one.key, one.element === 'heading' ? 'h1' : 'small')),
     )
     const alpha = Math.max(...alphas) / 100
     const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))

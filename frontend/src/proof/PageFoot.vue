@@ -11,24 +11,24 @@ const context = useProofContext()
     <div class="wide pad">
       <div class="columns">
         <div class="stack">
-          <PartOf name="Foot’s heading" figure="heading" as="h2" look="h3">{{
+          <PartOf name="Foot’s heading" element="heading" as="h2" look="h3">{{
             context.brand
           }}</PartOf>
-          <PartOf name="Foot’s text" figure="text" look="text"
+          <PartOf name="Foot’s text" element="text" look="text"
             >Open from Wednesday to Sunday, and on clear nights whenever you ring.</PartOf
           >
         </div>
         <div class="stack">
-          <PartOf name="Foot’s link" figure="link" as="a" look="text" href="#"
+          <PartOf name="Foot’s link" element="link" as="a" look="text" href="#"
             >How to find us</PartOf
           >
           <p>
-            <PartOf name="Foot’s second link" figure="link" as="a" look="text" href="#"
+            <PartOf name="Foot’s second link" element="link" as="a" look="text" href="#"
               >Vouchers</PartOf
             >
           </p>
         </div>
-        <PartOf name="Foot’s small print" figure="quiet text" look="small"
+        <PartOf name="Foot’s small print" element="quiet text" look="small"
           >We answer within a day. No newsletter unless you ask for one.</PartOf
         >
       </div>

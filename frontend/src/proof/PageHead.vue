@@ -12,9 +12,9 @@ defineProps<{ call: string }>()
     <div class="wide tight row">
       <BrandMark />
       <nav class="push row wide-only" aria-label="Main">
-        <PartOf name="Navigation" figure="text" as="a" look="text" href="#">Today</PartOf>
-        <PartOf name="Navigation, second" figure="text" as="a" look="text" href="#">Visit</PartOf>
-        <PartOf name="Navigation, third" figure="text" as="a" look="text" href="#">Learn</PartOf>
+        <PartOf name="Navigation" element="text" as="a" look="text" href="#">Today</PartOf>
+        <PartOf name="Navigation, second" element="text" as="a" look="text" href="#">Visit</PartOf>
+        <PartOf name="Navigation, third" element="text" as="a" look="text" href="#">Learn</PartOf>
       </nav>
       <PartButton name="Head’s button">{{ call }}</PartButton>
     </div>

@@ -6,7 +6,7 @@ defineProps<{ name: string }>()
 </script>
 
 <template>
-  <PartOf :name="`${name}, face`" figure="button face" as="a" class="button" href="#"
-    ><PartOf :name="`${name}, label`" figure="button label" as="span" look="label"><slot /></PartOf
+  <PartOf :name="`${name}, background`" element="button background" as="a" class="button" href="#"
+    ><PartOf :name="`${name}, label`" element="button label" as="span" look="label"><slot /></PartOf
   ></PartOf>
 </template>

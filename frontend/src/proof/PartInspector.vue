@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Figure, ProofFigures } from '@/api/types'
+import type { ElementKind, ProofFigures } from '@/api/types'
 import CopyButton from '@/ui/CopyButton.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
-import { wear } from './settings'
+import { setUse } from './settings'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
 import { figuresOf } from './parts'
 import type { Part } from './parts'
@@ -14,14 +14,14 @@ const props = defineProps<{ part: Part; proof: ProofFigures; element: Element | 
 const emit = defineEmits<{ close: [] }>()
 const take = useTakeStore()
 
-const worn = computed(() => figuresOf(props.part, props.proof))
+const use = computed(() => figuresOf(props.part, props.proof))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === props.part.ground))
 const style = computed(() => props.proof.styles.find((one) => one.style === props.part.look))
 /** Charts take their colours by rule, so that all eyes tell them apart. */
-const figure = computed<Figure | undefined>(() =>
-  ['series', 'logotype', 'disabled'].includes(props.part.figure)
+const kind = computed<ElementKind | undefined>(() =>
+  ['series', 'logotype', 'disabled'].includes(props.part.kind)
     ? undefined
-    : (props.part.figure as Figure),
+    : (props.part.kind as ElementKind),
 )
 const roles = computed(() =>
   (take.evaluation?.measure ?? []).flatMap((cell) =>
@@ -33,8 +33,8 @@ const roles = computed(() =>
   ),
 )
 function give(key: string | null) {
-  if (take.document && figure.value)
-    take.change(wear(take.document, props.part.ground, figure.value, key))
+  if (take.document && kind.value)
+    take.change(setUse(take.document, props.part.ground, kind.value, key))
 }
 </script>
 
@@ -46,23 +46,23 @@ function give(key: string | null) {
         Close
       </button>
     </div>
-    <template v-if="worn">
+    <template v-if="use">
       <p class="text-quiet">
-        {{ worn.name }} on {{ part.figure === 'button label' ? 'its button' : ground?.name }}
+        {{ use.name }} on {{ part.kind === 'button label' ? 'its button' : ground?.name }}
       </p>
       <dl class="rule-list mt-2">
         <div class="flex items-center gap-2 py-1">
           <dt class="w-16">{{ part.look ? 'Text' : 'Colour' }}</dt>
           <dd class="flex flex-1 justify-end gap-2">
-            <span>{{ worn.name }}</span><CopyButton :value="worn.hex" />
+            <span>{{ use.name }}</span><CopyButton :value="use.hex" />
           </dd>
         </div>
         <div class="flex items-center gap-2 py-1">
           <dt class="w-16">On</dt>
           <dd class="flex flex-1 justify-end gap-2">
             <span>{{
-              part.figure === 'button label' ? 'Button’s face' : ground?.name
-            }}</span><CopyButton :value="worn.over" />
+              part.kind === 'button label' ? 'Button’s face' : ground?.name
+            }}</span><CopyButton :value="use.over" />
           </dd>
         </div>
         <div v-if="style" class="flex py-1">
@@ -70,15 +70,15 @@ function give(key: string | null) {
           <dd class="value flex-1 text-right">{{ style.size }} px, {{ style.weight }}</dd>
         </div>
         <div class="flex py-1">
-          <dt class="flex-1">Needs, by {{ worn.criterion }}</dt>
-          <dd class="value">{{ formatNeeded(worn.needed) }}</dd>
+          <dt class="flex-1">Needs, by {{ use.criterion }}</dt>
+          <dd class="value">{{ formatNeeded(use.needed) }}</dd>
         </div>
         <div class="flex py-1">
           <dt class="flex-1">Has</dt>
           <dd>
-            <b class="value" data-testid="part-ratio">{{ formatRatio(worn.ratio) }} : 1</b>
+            <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }} : 1</b>
             <span class="ml-2 font-semibold">{{
-              worn.passes ? 'Passes' : `Short by ${formatShort(worn.needed - worn.ratio)}`
+              use.passes ? 'Passes' : `Short by ${formatShort(use.needed - use.ratio)}`
             }}</span>
           </dd>
         </div>
@@ -86,18 +86,18 @@ function give(key: string | null) {
       <PictureRatio
         v-if="part.isOverPicture && part.look"
         :style="style"
-        :worn="worn"
+        :use="use"
         :element="element"
       />
-      <template v-if="figure">
-        <p v-if="worn.changed" class="mt-3">
-          Changed by you; the rule gives {{ worn.byRuleName }}.
+      <template v-if="kind">
+        <p v-if="use.changed" class="mt-3">
+          Changed by you; the rule gives {{ use.byRuleName }}.
           <button type="button" class="underline underline-offset-2" @click="give(null)">
             Back to the rule
           </button>
         </p>
         <h3 class="mt-3 text-quiet">
-          Give every {{ part.figure }} on {{ ground?.name }} another role
+          Give every {{ part.kind }} on {{ ground?.name }} another role
         </h3>
         <div class="mt-1.5 flex flex-wrap gap-1.5">
           <button
@@ -105,8 +105,8 @@ function give(key: string | null) {
             :key="one.role"
             type="button"
             class="flex items-center gap-1.5 border bg-sheet pr-2 font-semibold hover:bg-surround"
-            :class="one.role === worn.key ? 'border-ink' : 'border-hair'"
-            :aria-pressed="one.role === worn.key"
+            :class="one.role === use.key ? 'border-ink' : 'border-hair'"
+            :aria-pressed="one.role === use.key"
             @click="give(one.role)"
           >
             <span
@@ -117,16 +117,16 @@ function give(key: string | null) {
           </button>
         </div>
       </template>
-      <p v-else-if="part.figure === 'series'" class="mt-3 text-quiet">
+      <p v-else-if="part.kind === 'series'" class="mt-3 text-quiet">
         Charts take their colours by rule: from the brand’s ramps, each clear of its ground, and
         told apart by all eyes.
       </p>
     </template>
     <p v-else class="mt-1 text-quiet">
       {{
-        part.figure === 'logotype'
+        part.kind === 'logotype'
           ? 'A logotype has its own colours; WCAG 2.2 asks no ratio of it.'
-          : 'What is disabled is excepted: WCAG 2.2 asks no ratio of it.'
+          : 'What is disabled is exempt: WCAG 2.2 asks no ratio of it.'
       }}
     </p>
   </section>

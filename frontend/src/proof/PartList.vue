@@ -10,14 +10,14 @@ const emit = defineEmits<{ choose: [name: string] }>()
 
 const rows = computed(() =>
   props.parts
-    .map((part) => ({ part, worn: figuresOf(part, props.proof) }))
-    .filter(({ worn }) => !props.short || (worn && !worn.passes)),
+    .map((part) => ({ part, use: figuresOf(part, props.proof) }))
+    .filter(({ use }) => !props.short || (use && !use.passes)),
 )
 </script>
 
 <template>
   <ul class="rule-list" data-testid="parts">
-    <li v-for="{ part, worn } in rows" :key="part.name">
+    <li v-for="{ part, use } in rows" :key="part.name">
       <button
         type="button"
         class="flex w-full items-center gap-2 py-1 text-left hover:bg-surround"
@@ -25,11 +25,11 @@ const rows = computed(() =>
       >
         <span
           class="keeps-color h-4 w-4 flex-none border border-hair"
-          :style="{ backgroundColor: worn?.hex }"
+          :style="{ backgroundColor: use?.hex }"
         ></span>
         <span class="min-w-0 flex-1 truncate">{{ part.name }}</span>
-        <span v-if="worn && !worn.passes" class="font-semibold">short</span>
-        <span class="value">{{ worn ? formatRatio(worn.ratio) : 'excepted' }}</span>
+        <span v-if="use && !use.passes" class="font-semibold">short</span>
+        <span class="value">{{ use ? formatRatio(use.ratio) : 'exempt' }}</span>
       </button>
     </li>
   </ul>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { slug } from './context'
-import type { Figure, TextStyle } from '@/api/types'
+import type { ElementKind, TextStyle } from '@/api/types'
 
-/** A part of a page: it has a name, wears what its figure wears here, and is set in a style. */
-withDefaults(defineProps<{ name: string; figure: Figure; as?: string; look?: TextStyle }>(), {
+/** A part of a page: it has a name, uses what its element uses here, and is set in a style. */
+withDefaults(defineProps<{ name: string; element: ElementKind; as?: string; look?: TextStyle }>(), {
   as: 'p',
   look: undefined,
 })
@@ -13,9 +13,9 @@ withDefaults(defineProps<{ name: string; figure: Figure; as?: string; look?: Tex
   <component
     :is="as"
     :data-part="name"
-    :data-figure="figure"
+    :data-element="element"
     :data-style="look"
-    :class="`wears-${slug(figure)}`"
+    :class="`uses-${slug(element)}`"
     ><slot
   /></component>
 </template>

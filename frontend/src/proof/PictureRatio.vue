@@ -10,7 +10,7 @@ import { useTakeStore } from '@/take/take'
 /** What a text over the brand’s picture has under it: the worst pixel counts. */
 const props = defineProps<{
   style: ProofFigures['styles'][number] | undefined
-  worn: PartFigures
+  use: PartFigures
   element: Element | undefined
 }>()
 const take = useTakeStore()
@@ -18,7 +18,7 @@ const found = shallowRef<Backdrop>()
 const problem = shallowRef('')
 
 watch(
-  [() => props.element, () => take.document, () => props.worn],
+  [() => props.element, () => take.document, () => props.use],
   async () => {
     const document = take.document
     const source = document?.proof.picture
@@ -30,7 +30,7 @@ watch(
           params: { path: { source_id: source } },
           body: {
             document,
-            text: props.worn.key,
+            text: props.use.key,
             layers: overlay ? [overlay] : [],
             usage: 'body text',
             size: props.style?.size ?? null,

@@ -102,8 +102,8 @@ watch(
 function announce() {
   if (!page) return
   for (const element of page.querySelectorAll('[data-part]')) {
-    const worn = props.outlined ? figuresOf(readPart(element), props.context.figures) : undefined
-    element.classList.toggle('is-short', worn !== undefined && !worn.passes)
+    const use = props.outlined ? figuresOf(readPart(element), props.context.figures) : undefined
+    element.classList.toggle('is-short', use !== undefined && !use.passes)
     element.classList.remove('is-chosen')
   }
   if (props.chosen) elementOf(page, props.chosen)?.classList.add('is-chosen')

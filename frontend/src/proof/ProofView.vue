@@ -81,8 +81,8 @@ const element = computed(() =>
 )
 const short = computed(() =>
   parts.value.filter((one) => {
-    const worn = figures.value && figuresOf(one, figures.value)
-    return worn && !worn.passes
+    const use = figures.value && figuresOf(one, figures.value)
+    return use && !use.passes
   }),
 )
 
@@ -117,8 +117,8 @@ function choose(name: string) {
 const hovered = ref<string>()
 const pointed = computed(() => {
   const one = parts.value.find(({ name }) => name === hovered.value)
-  const worn = one && figures.value && figuresOf(one, figures.value)
-  return worn ? { name: one.name, worn } : undefined
+  const use = one && figures.value && figuresOf(one, figures.value)
+  return use ? { name: one.name, use } : undefined
 })
 
 const ACTIONS = computed(() => [
@@ -157,7 +157,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
       <EmptyStep
         v-if="take.isEmpty"
         title="Nothing to prove yet"
-        text="Build a palette from a logo first; then the pages wear it."
+        text="Build a palette from a logo first; then the pages use it."
       />
       <template v-else>
         <div class="flex flex-wrap items-center gap-2">
@@ -227,12 +227,12 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
         </div>
         <p class="h-5 truncate text-quiet" data-testid="pointed">
           <template v-if="pointed"
-            >{{ pointed.name }}: {{ pointed.worn.name }},
-            <span class="value">{{ formatRatio(pointed.worn.ratio) }} : 1</span> of
-            {{ pointed.worn.needed }}</template
+            >{{ pointed.name }}: {{ pointed.use.name }},
+            <span class="value">{{ formatRatio(pointed.use.ratio) }} : 1</span> of
+            {{ pointed.use.needed }}</template
           >
           <template v-else-if="page !== SCATTER && !chosen.length"
-            >Point at a part to see its ratio; click it to change what it wears.</template
+            >Point at a part to see its ratio; click it to change what it uses.</template
           >
         </p>
       </template>

@@ -25,9 +25,9 @@ provideGround(ground)
 
 const variables = computed(() => {
   if (!ground.value) return {}
-  const worn = ground.value.figures.map((one) => [`--figure-${slug(one.figure)}`, one.hex])
+  const use = ground.value.elements.map((one) => [`--element-${slug(one.element)}`, one.hex])
   const series = ground.value.series.map((one, row) => [`--series-${row.toString()}`, one.hex])
-  return { '--ground': ground.value.hex, ...Object.fromEntries([...worn, ...series]) } as Record<
+  return { '--ground': ground.value.hex, ...Object.fromEntries([...use, ...series]) } as Record<
     string,
     string
   >

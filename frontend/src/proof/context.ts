@@ -33,4 +33,4 @@ export const provideGround = (ground: ComputedRef<GroundFigures | undefined>) =>
 export const useGround = () => inject(GROUND, undefined)
 
 /** “quiet text” as the name of a class or a variable. */
-export const slug = (figure: string) => figure.replaceAll(' ', '-')
+export const slug = (element: string) => element.replaceAll(' ', '-')

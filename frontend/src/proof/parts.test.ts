@@ -1,10 +1,10 @@
-/** Parts of a drawn page: what they wear, need and have, and how much of it they paint. */
+/** Parts of a drawn page: what they use, need and have, and how much of it they paint. */
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { ProofFigures } from '@/api/types'
 import { elementOf, figuresOf, paintedShares, partsOf, regionOf } from '@/proof/parts'
 
-const wears = (figure: string, key: string, ratio: number, reads_in?: string[]) => ({
-  figure,
+const uses = (element: string, key: string, ratio: number, reads_in?: string[]) => ({
+  element,
   key,
   name: key.toUpperCase(),
   hex: '#000000',
@@ -28,10 +28,10 @@ const PROOF = {
       key: 'paper',
       hex: '#ffffff',
       is_own: false,
-      figures: [
-        wears('heading', 'primary', 3.2, ['h1']),
-        wears('text', 'ink', 15, ['h1', 'text']),
-        wears('button face', 'accent', 4),
+      elements: [
+        uses('heading', 'primary', 3.2, ['h1']),
+        uses('text', 'ink', 15, ['h1', 'text']),
+        uses('button background', 'accent', 4),
       ],
       series: [
         {
@@ -46,12 +46,12 @@ const PROOF = {
       ],
     },
     {
-      id: 'night',
-      name: 'Night',
-      key: 'night',
+      id: 'deep',
+      name: 'Deep',
+      key: 'deep',
       hex: '#000011',
       is_own: false,
-      figures: [],
+      elements: [],
       series: [],
     },
   ],
@@ -65,13 +65,13 @@ const PROOF = {
 
 const PAGE = `
   <main data-ground="paper">
-    <h1 style="font-weight: 700" data-part="The title" data-figure="heading" data-style="h1">A title</h1>
-    <p style="font-weight: 400" data-part="A text" data-figure="text" data-style="text">Words</p>
-    <p style="font-weight: 400" data-part="A big quote" data-figure="heading" data-style="text">Words</p>
-    <a data-part="The button" data-figure="button face">Go</a>
-    <svg><rect data-part="A bar" data-figure="series" data-series="0" /></svg>
+    <h1 style="font-weight: 700" data-part="The title" data-element="heading" data-style="h1">A title</h1>
+    <p style="font-weight: 400" data-part="A text" data-element="text" data-style="text">Words</p>
+    <p style="font-weight: 400" data-part="A big quote" data-element="heading" data-style="text">Words</p>
+    <a data-part="The button" data-element="button background">Go</a>
+    <svg><rect data-part="A bar" data-element="series" data-series="0" /></svg>
     <i data-part="No bar" data-series="7"></i>
-    <section data-ground="night"><b style="font-weight: 400" data-part="Lost" data-figure="text">Words</b></section>
+    <section data-ground="deep"><b style="font-weight: 400" data-part="Lost" data-element="text">Words</b></section>
   </main>`
 
 beforeEach(() => {
@@ -90,7 +90,7 @@ it('parts are read in the order of the page', () => {
     'The button on paper',
     'A bar on paper',
     'No bar on paper',
-    'Lost on night',
+    'Lost on deep',
   ])
   expect(elementOf(document, 'A big quote')?.tagName).toBe('P')
 })
@@ -117,17 +117,17 @@ const sized = (sizes: Record<string, [number, number, number, number]>) =>
   })
 
 it('what is painted is the ground without the grounds in it, faces whole, and texts with their ink', () => {
-  sized({ paper: [0, 0, 100, 100], night: [0, 60, 100, 40], 'The button': [0, 0, 10, 20] })
+  sized({ paper: [0, 0, 100, 100], deep: [0, 60, 100, 40], 'The button': [0, 0, 10, 20] })
   const lines = [new DOMRect(0, 0, 50, 10)] as unknown as DOMRectList
   vi.spyOn(Range.prototype, 'getClientRects').mockReturnValue(lines)
   const shares = paintedShares(document, PROOF)
   const of = (key: string) => shares.find((one) => one.key === key)?.share ?? 0
-  expect(shares.map(({ key }) => key)).toEqual(['paper', 'night', 'primary', 'accent', 'ink', 's1'])
+  expect(shares.map(({ key }) => key)).toEqual(['paper', 'deep', 'primary', 'accent', 'ink', 's1'])
   expect(shares.reduce((sum, one) => sum + one.share, 0)).toBeCloseTo(1, 12)
-  expect(of('paper') / of('night')).toBeCloseTo(6000 / 4000, 9)
-  expect(of('accent') / of('night')).toBeCloseTo(200 / 4000, 9)
+  expect(of('paper') / of('deep')).toBeCloseTo(6000 / 4000, 9)
+  expect(of('accent') / of('deep')).toBeCloseTo(200 / 4000, 9)
   // A title of weight 700 covers more of its line than a text of 400.
-  expect(of('ink') / of('night')).toBeCloseTo((500 * 0.16) / 4000, 9)
+  expect(of('ink') / of('deep')).toBeCloseTo((500 * 0.16) / 4000, 9)
   expect(of('primary') / of('ink')).toBeCloseTo(1.75 + 1, 9)
 })
 

@@ -1,9 +1,9 @@
 /** The parts of a drawn page, read from its own document: names, geometry, what each of them is. */
-import type { Figure, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
+import type { ElementKind, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
 
 export interface Part {
   name: string
-  figure: Figure | 'logotype' | 'disabled' | 'series'
+  kind: ElementKind | 'logotype' | 'disabled' | 'series'
   /** The id of the ground it stands on. */
   ground: string
   look: TextStyle | undefined
@@ -11,7 +11,7 @@ export interface Part {
   isOverPicture: boolean
 }
 
-/** What a part wears, and what it needs and has. */
+/** What a part uses, and what it needs and has. */
 export interface PartFigures {
   key: string
   name: string
@@ -41,10 +41,10 @@ export function partsOf(page: Document): Part[] {
 }
 
 export function readPart(element: Element): Part {
-  const { part, figure, style, series } = dataOf(element)
+  const { part, element: kind, style, series } = dataOf(element)
   return {
     name: part ?? '',
-    figure: series === undefined ? (figure as Figure) : 'series',
+    kind: series === undefined ? (kind as ElementKind) : 'series',
     ground: groundOf(element),
     look: style as TextStyle | undefined,
     series: series === undefined ? undefined : Number(series),
@@ -66,19 +66,19 @@ export const elementOf = (page: Document, name: string) =>
 export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefined {
   const ground = proof.grounds.find((one) => one.id === part.ground)
   if (!ground) return undefined
-  if (part.figure === 'series') return ofSeries(ground, part.series ?? 0)
-  const worn = ground.figures.find((one) => one.figure === part.figure)
-  if (!worn) return undefined
-  const style = worn.is_text && proof.styles.find((one) => one.style === part.look)
+  if (part.kind === 'series') return ofSeries(ground, part.series ?? 0)
+  const use = ground.elements.find((one) => one.element === part.kind)
+  if (!use) return undefined
+  const style = use.is_text && proof.styles.find((one) => one.style === part.look)
   return {
-    ...worn,
-    byRule: worn.by_rule,
-    byRuleName: worn.by_rule_name,
-    // The verdict is the server's: as the figure is usually set, or in the style of this part.
+    ...use,
+    byRule: use.by_rule,
+    byRuleName: use.by_rule_name,
+    // The verdict is the server's: as the element is usually set, or in the style of this part.
     ...(style && {
       needed: style.needed,
       criterion: style.criterion,
-      passes: worn.reads_in.includes(style.style),
+      passes: use.reads_in.includes(style.style),
     }),
   }
 }
@@ -117,8 +117,8 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
   }
   for (const element of page.querySelectorAll('[data-part]')) {
     const part = readPart(element)
-    const worn = figuresOf(part, proof)
-    if (worn) add(worn.key, worn.name, worn.hex, paintedBy(element, part))
+    const use = figuresOf(part, proof)
+    if (use) add(use.key, use.name, use.hex, paintedBy(element, part))
   }
   const whole = [...areas.values()].reduce((sum, one) => sum + one.share, 0)
   return [...areas.values()]
@@ -133,12 +133,12 @@ const areaOf = (element: Element) => {
 
 function paintedBy(element: Element, part: Part): number {
   const box = element.getBoundingClientRect()
-  if (part.figure === 'button face') return box.width * box.height
-  if (part.figure === 'line')
+  if (part.kind === 'button background') return box.width * box.height
+  if (part.kind === 'line')
     return element.tagName === 'INPUT' ? 2 * (box.width + box.height) : box.width
-  if (part.figure === 'series')
+  if (part.kind === 'series')
     return box.width * box.height * (element.tagName === 'polyline' ? 0.03 : 1)
-  if (part.figure === 'focus ring') return 6 * (box.width + box.height)
+  if (part.kind === 'focus ring') return 6 * (box.width + box.height)
   const range = element.ownerDocument.createRange()
   let lines = 0
   for (const node of element.childNodes) {

@@ -1,5 +1,5 @@
 /** Changes of how a take is proved: grounds, sections, type and pictures. */
-import type { Figure, Ground, ProofSettings, TakeDocument, TextStyle } from '@/api/types'
+import type { ElementKind, Ground, ProofSettings, TakeDocument, TextStyle } from '@/api/types'
 import { freeIdOf } from '@/pairs/edits'
 
 export const setProof = (take: TakeDocument, changes: Partial<ProofSettings>): TakeDocument => ({
@@ -7,30 +7,30 @@ export const setProof = (take: TakeDocument, changes: Partial<ProofSettings>): T
   proof: { ...take.proof, ...changes },
 })
 
-/** A figure of a ground is worn by a colour; null gives it back to the rule. */
-export function wear(
+/** Give an element of a ground a colour; null gives it back to the rule. */
+export function setUse(
   take: TakeDocument,
   ground: string,
-  figure: Figure,
+  element: ElementKind,
   key: string | null,
 ): TakeDocument {
   const before = take.grounds.find((one) => one.id === ground) ?? emptyGround(ground)
-  const others = before.wears.filter((one) => one.figure !== figure)
+  const others = before.uses.filter((one) => one.element !== element)
   return putGround(take, {
     ...before,
-    wears: key === null ? others : [...others, { figure, key }],
+    uses: key === null ? others : [...others, { element, key }],
   })
 }
 
 /** Everything on a ground is given back to the rule. */
 export function forgetGround(take: TakeDocument, ground: string): TakeDocument {
   const before = take.grounds.find((one) => one.id === ground)
-  return before ? putGround(take, { ...before, wears: [] }) : take
+  return before ? putGround(take, { ...before, uses: [] }) : take
 }
 
 export function addGround(take: TakeDocument, name: string, key: string): TakeDocument {
   const id = freeIdOf('ground-', take.grounds)
-  return { ...take, grounds: [...take.grounds, { id, name, ground: key, wears: [] }] }
+  return { ...take, grounds: [...take.grounds, { id, name, ground: key, uses: [] }] }
 }
 
 /** The ground goes, and the sections that stood on it go back to their usual one. */
@@ -69,7 +69,7 @@ export function setSize(
 }
 
 function putGround(take: TakeDocument, ground: Ground): TakeDocument {
-  const isUsual = !ground.ground && !ground.name && !ground.wears.length
+  const isUsual = !ground.ground && !ground.name && !ground.uses.length
   const at = take.grounds.findIndex((one) => one.id === ground.id)
   if (isUsual) return { ...take, grounds: take.grounds.filter((one) => one.id !== ground.id) }
   const grounds =
@@ -77,4 +77,4 @@ function putGround(take: TakeDocument, ground: Ground): TakeDocument {
   return { ...take, grounds }
 }
 
-const emptyGround = (id: string): Ground => ({ id, name: null, ground: null, wears: [] })
+const emptyGround = (id: string): Ground => ({ id, name: null, ground: null, uses: [] })

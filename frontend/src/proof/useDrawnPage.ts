@@ -25,11 +25,11 @@ export function useDrawnPage(figures: () => ProofFigures | undefined) {
     const found = new Map<string, { parts: number; short: number }>()
     const proof = figures()
     for (const part of proof ? parts.value : []) {
-      const worn = proof && figuresOf(part, proof)
+      const use = proof && figuresOf(part, proof)
       const now = found.get(part.ground) ?? { parts: 0, short: 0 }
       found.set(part.ground, {
         parts: now.parts + 1,
-        short: now.short + (worn && !worn.passes ? 1 : 0),
+        short: now.short + (use && !use.passes ? 1 : 0),
       })
     }
     return found

@@ -25,8 +25,8 @@ function act(role: string) {
   if (role === OWN) isNaming.value = true
   else add(role)
 }
-/** What is selected wears it; else a swatch that has nothing to do yet. */
-function wearer(): Target {
+/** The selected colour has it; else a swatch that has nothing to do yet. */
+function target(): Target {
   if (selected.value) return targetFrom(selected.value)
   const busy = new Set(props.document.roles.map((one) => one.swatch))
   const free =
@@ -37,16 +37,16 @@ function wearer(): Target {
 function add(role: string) {
   const { document } = take
   if (!document) return
-  const made = pinRole(document, role, wearer())
+  const made = pinRole(document, role, target())
   const other = made.other && {
     ...made.other,
-    roles: pinRole({ ...made, ...made.other }, role, wearer()).roles,
+    roles: pinRole({ ...made, ...made.other }, role, target()).roles,
   }
   take.change({ ...made, other })
 }
 
 function addOwn(name: string) {
-  if (take.document) take.change(addOwnRole(take.document, name, wearer()))
+  if (take.document) take.change(addOwnRole(take.document, name, target()))
 }
 </script>
 

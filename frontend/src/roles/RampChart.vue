@@ -115,7 +115,7 @@ function stepFlag(role: string, event: KeyboardEvent) {
           :is-selected="selectedRole === flag.role"
           :is-carried="drag.carried.value?.role === flag.role"
           :broken="drag.carried.value?.role === flag.role ? broken : 0"
-          :worn="keyOf(targetOf(document, flag.role) ?? { swatch: '', step: null })"
+          :color-key="keyOf(targetOf(document, flag.role) ?? { swatch: '', step: null })"
           :spoken="
             stepOf(rows, targetOf(document, flag.role) ?? { swatch: '', step: null })?.name ?? ''
           "

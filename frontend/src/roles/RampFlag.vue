@@ -10,7 +10,7 @@ const props = defineProps<{
   isSelected: boolean
   isCarried: boolean
   broken: number
-  worn: string
+  colorKey: string
   spoken: string
 }>()
 
@@ -28,7 +28,7 @@ const stem = computed(() => ({
       aria-roledescription="role flag"
       :data-flag="flag.role"
       :data-role="flag.role"
-      :data-worn="worn"
+      :data-key="colorKey"
       class="absolute h-4.5 touch-none border text-[12px] leading-4 font-semibold whitespace-nowrap outline-offset-2"
       :class="[
         isSelected || isCarried ? 'border-ink bg-sheet text-ink' : 'border-ink bg-ink text-sheet',
@@ -39,7 +39,7 @@ const stem = computed(() => ({
         top: `${top + 4 + CHIP.height + 6}px`,
         width: `${flag.width}px`,
       }"
-      :aria-label="`${flag.name}, worn by ${spoken}`"
+      :aria-label="`${flag.name}, uses ${spoken}`"
     >
       {{ flag.name }}
       <span

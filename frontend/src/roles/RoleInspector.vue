@@ -47,7 +47,7 @@ function pin(owner: string, number: number | null) {
   take.change(pinRole(take.document, props.assignment.role, target))
 }
 /** In another ramp: the step that stands nearest on the contrast scale. */
-function wear(owner: string) {
+function setColor(owner: string) {
   const next = props.rows.find((one) => one.owner === owner)
   const nearest = next && stepAcross(next, step.value?.position ?? 0.5)
   if (nearest) pin(owner, nearest.step)
@@ -76,7 +76,7 @@ function swap(role: string) {
       </div>
     </div>
     <p class="mt-2">{{ assignment.reason }}</p>
-    <h3 class="mt-4 text-quiet">Worn by</h3>
+    <h3 class="mt-4 text-quiet">Colour</h3>
     <div class="mt-1 flex gap-2">
       <ChoiceList
         class="min-w-0 flex-1"
@@ -84,7 +84,7 @@ function swap(role: string) {
         align="left"
         :model-value="assignment.swatch"
         :options="owners"
-        @update:model-value="wear"
+        @update:model-value="setColor"
       />
       <ChoiceList
         class="w-24"

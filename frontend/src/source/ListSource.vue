@@ -12,18 +12,18 @@ defineProps<{ source: Source }>()
     <p class="text-quiet">
       {{ countOf(source.colors.length, 'colour', 'colours') }}, read as {{ source.list.format }}
     </p>
-    <Disclosure v-if="source.list.notes.length" v-slot="{ open }" as="div" class="mt-2">
+    <Disclosure v-if="source.list.warnings.length" v-slot="{ open }" as="div" class="mt-2">
       <DisclosureButton class="underline underline-offset-2">
         {{ open ? 'Hide' : 'Show' }}
-        {{ countOf(source.list.notes.length, 'note', 'notes').toLowerCase() }} on what could not be
-        taken as it stands
+        {{ countOf(source.list.warnings.length, 'warning', 'warnings').toLowerCase() }} on what
+        could not be taken as it stands
       </DisclosureButton>
       <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
-        <li v-for="(note, row) in source.list.notes" :key="row" class="flex gap-3 py-1">
+        <li v-for="(warning, row) in source.list.warnings" :key="row" class="flex gap-3 py-1">
           <span class="value w-16 flex-none text-quiet">{{
-            note.line ? `line ${note.line}` : ''
+            warning.line ? `line ${warning.line}` : ''
           }}</span>
-          <span class="min-w-0 wrap-break-word">{{ note.text }}</span>
+          <span class="min-w-0 wrap-break-word">{{ warning.text }}</span>
         </li>
       </DisclosurePanel>
     </Disclosure>

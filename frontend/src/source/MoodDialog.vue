@@ -59,7 +59,7 @@ function keep() {
     <ChoiceList v-model="field" class="mt-3 w-60" label="Field of work" :options="fields" />
     <div class="mt-5 flex gap-2">
       <button type="button" class="button-solid" :disabled="!words.length" @click="keep">
-        Show anchors
+        Show colours
       </button>
       <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
     </div>

@@ -84,9 +84,9 @@ function picked() {
             <span class="max-w-40 truncate">{{ color.name }}</span>
           </li>
         </ul>
-        <ul v-if="understood.notes.length" class="mt-2 max-h-24 overflow-auto text-quiet">
-          <li v-for="(note, row) in understood.notes" :key="row">
-            {{ note.line ? `Line ${note.line}: ` : '' }}{{ note.text }}
+        <ul v-if="understood.warnings.length" class="mt-2 max-h-24 overflow-auto text-quiet">
+          <li v-for="(warning, row) in understood.warnings" :key="row">
+            {{ warning.line ? `Line ${warning.line}: ` : '' }}{{ warning.text }}
           </li>
         </ul>
       </div>

@@ -22,7 +22,7 @@ const told = computed(() => {
     const { uses, groups } = source.stylesheet
     return `${uses.length} colours, ${uses.length - groups.length} alike`
   }
-  if (source.mood) return `A mood, ${source.colors.length} anchors`
+  if (source.mood) return `A mood, ${source.colors.length} colours`
   const count = countOf(source.colors.length, 'colour', 'colours')
   if (source.list) return `${count}, listed`
   return source.image?.exact ? `${count}, exact` : count

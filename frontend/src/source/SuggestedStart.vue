@@ -16,7 +16,7 @@ const FROM = {
   image: 'From the artwork, held as it is',
   stylesheet: 'From the old site, held as it is',
   list: 'From the list, held as it is',
-  mood: 'From the mood’s anchors',
+  mood: 'From the mood’s colours',
 } as const
 const read = computed(() => props.proposal.roles.filter((role) => !role.made))
 const made = computed(() => props.proposal.roles.filter((role) => role.made))

@@ -19,7 +19,7 @@ const step = computed(() =>
     .find((row) => row.owner === props.target.swatch)
     ?.steps.find((one) => one.step === props.target.step),
 )
-const worn = computed(() => (take.shown?.roles ?? []).filter((one) => isSame(one, props.target)))
+const given = computed(() => (take.shown?.roles ?? []).filter((one) => isSame(one, props.target)))
 const free = computed(() => [
   { value: '', label: 'Give it a role …' },
   ...(take.shown?.roles ?? [])
@@ -27,7 +27,7 @@ const free = computed(() => [
     .map((one) => ({ value: one.role, label: roleLabel(take.shown?.roles ?? [], one.role) })),
 ])
 const pairs = computed(() => {
-  const roles = new Set(worn.value.map(({ role }) => role))
+  const roles = new Set(given.value.map(({ role }) => role))
   return (take.evaluation?.pairs ?? []).filter(
     (pair) => roles.has(pair.text) || roles.has(pair.ground),
   )
@@ -48,7 +48,7 @@ function give(role: string) {
       <div class="min-w-0">
         <h2 class="text-title leading-tight wrap-break-word">{{ step.name }}</h2>
         <p class="text-quiet">
-          Step {{ target.step }} of
+          A step of
           <button
             type="button"
             class="underline underline-offset-2"
@@ -63,7 +63,7 @@ function give(role: string) {
         </p>
       </div>
     </div>
-    <p v-for="one in worn" :key="one.role" class="mt-2">
+    <p v-for="one in given" :key="one.role" class="mt-2">
       <b class="font-semibold">{{ roleLabel(take.shown.roles, one.role) }}.</b> {{ one.reason }}
     </p>
     <ChoiceList

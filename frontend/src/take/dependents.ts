@@ -18,14 +18,14 @@ export function dependentsOf(take: TakeDocument, owner: string): Dependents {
         (assignment) =>
           roleLabel(one.roles, assignment.role) +
           (row > 0 ? ` by ${take.scheme === 'day' ? 'night' : 'day'}` : '') +
-          (assignment.step ? `, step ${assignment.step.toString()}` : ''),
+          (assignment.step ? ', on a step' : ''),
       ),
   )
   const pairs = schemes.reduce((count, one) => {
-    const worn = new Set(
+    const given = new Set(
       one.roles.filter((assignment) => assignment.swatch === owner).map(({ role }) => role),
     )
-    const uses = (key: string) => worn.has(key) || key.split('/')[0] === owner
+    const uses = (key: string) => given.has(key) || key.split('/')[0] === owner
     return count + one.pairs.filter((pair) => uses(pair.text) || uses(pair.ground)).length
   }, 0)
   return {

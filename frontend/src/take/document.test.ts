@@ -11,18 +11,18 @@ import {
   setSize,
   standOn,
   usualGrounds,
-  wear,
+  setUse,
 } from '@/proof/settings'
 import * as roles from '@/take/roles'
 import { isSameDocument } from '@/take/same'
 import { asKept, inScheme, turned } from '@/take/scheme'
 import { fillSlot } from '@/handoff/slots'
 import { unsent } from '@/take/unsent'
-import { pair, swatch, takeOf, worn } from '@/testing/takes'
+import { pair, swatch, takeOf, assigned } from '@/testing/takes'
 
 const FROM = { source: 'x', note: 'from a logo', share: 0.2 }
 const NIGHT = {
-  roles: [worn('primary', 's2'), worn('paper', 's1', 3)],
+  roles: [assigned('primary', 's2'), assigned('paper', 's1', 3)],
   pairs: [pair('p1', 'primary', 'paper')],
   grounds: [],
 }
@@ -74,14 +74,14 @@ describe('giving a role', () => {
     ['held', { held: true, origin: made }, {}],
     ['typed', {}, {}],
     ['tinting a neutral', { origin: made }, { neutrals: [{ id: 'n1', name: 'Grey', tint: 's3' }] }],
-    ['worn by night', { origin: made }, { other: { ...NIGHT, roles: [worn('paper', 's3')] } }],
+    ['worn by night', { origin: made }, { other: { ...NIGHT, roles: [assigned('paper', 's3')] } }],
   ])('leaves what is %s', (_, changes, more) => {
     const swatches = [...takeOf().swatches.slice(0, 2), swatch('s3', 'Snow', '#f9fafd', changes)]
     const take = takeOf({ swatches, ...(more as Partial<TakeDocument>) })
     expect(giveRole(take, 'paper', 's2').swatches).toHaveLength(3)
   })
   it('knows the roles of a swatch without those of its steps', () => {
-    const take = takeOf({ roles: [worn('primary', 's1'), worn('link', 's1', 4)] })
+    const take = takeOf({ roles: [assigned('primary', 's1'), assigned('link', 's1', 4)] })
     expect(rolesOfSwatch(take, 's1')).toEqual(['primary'])
     expect(rolesOfSwatch(undefined, 's1')).toEqual([])
   })
@@ -128,8 +128,8 @@ describe('roles', () => {
     ])
       expect(roles.targetFrom(roles.keyOf(target))).toEqual(target)
   })
-  it('offer every swatch once, the steps in use, and the one that is worn now', () => {
-    const take = takeOf({ roles: [worn('link', 's1', 4), worn('line', 's1', 4)] })
+  it('offer every swatch once, the steps in use, and the one that is assigned now', () => {
+    const take = takeOf({ roles: [assigned('link', 's1', 4), assigned('line', 's1', 4)] })
     expect(roles.colorChoices(take, { swatch: 's2', step: 9 })).toEqual([
       { value: 's1', label: 'Night' },
       { value: 's2', label: 'Brass' },
@@ -175,23 +175,23 @@ describe('pairs', () => {
 describe('grounds', () => {
   it('keep only what departs from the rule', () => {
     const take = takeOf()
-    const worn = unchanged(take, () => wear(take, 'paper', 'link', 's2'))
-    expect(worn.grounds).toEqual([
-      { id: 'paper', name: null, ground: null, wears: [{ figure: 'link', key: 's2' }] },
+    const assigned = unchanged(take, () => setUse(take, 'paper', 'link', 's2'))
+    expect(assigned.grounds).toEqual([
+      { id: 'paper', name: null, ground: null, uses: [{ element: 'link', key: 's2' }] },
     ])
-    expect(wear(worn, 'paper', 'link', 's1').grounds[0]?.wears).toHaveLength(1)
-    expect(wear(worn, 'paper', 'link', null)).toEqual(take)
-    expect(forgetGround(worn, 'paper')).toEqual(take)
+    expect(setUse(assigned, 'paper', 'link', 's1').grounds[0]?.uses).toHaveLength(1)
+    expect(setUse(assigned, 'paper', 'link', null)).toEqual(take)
+    expect(forgetGround(assigned, 'paper')).toEqual(take)
     expect(forgetGround(take, 'mist')).toBe(take)
   })
   it('of one’s own take their sections with them when they go', () => {
     const mine = addGround(takeOf(), 'Dawn', 's2')
     const id = mine.grounds[0]?.id ?? ''
-    const stood = standOn(mine, 'home', { opening: id, footer: 'night' })
+    const stood = standOn(mine, 'home', { opening: id, footer: 'deep' })
     const again = standOn(stood, 'home', { opening: 'mist' })
     expect(again.proof.sections).toHaveLength(2)
     expect(removeGround(stood, id).proof.sections).toEqual([
-      { page: 'home', section: 'footer', ground: 'night' },
+      { page: 'home', section: 'footer', ground: 'deep' },
     ])
     expect(usualGrounds(stood, 'home').proof.sections).toEqual([])
     expect(usualGrounds(stood, 'mail').proof.sections).toHaveLength(2)

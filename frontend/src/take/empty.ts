@@ -2,7 +2,7 @@
 import type { TakeDocument } from '@/api/types'
 
 export const EMPTY_TAKE: TakeDocument = {
-  format: 1,
+  format: 2,
   level: 'AA',
   swatches: [],
   roles: [],

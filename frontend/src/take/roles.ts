@@ -63,7 +63,7 @@ export function addOwnRole(take: TakeDocument, name: string, target: Target): Ta
   let role = stem.replace(/-+$/, '')
   for (let number = 2; taken.has(role); number++) role = `${stem}-${number.toString()}`
   const made = { role, ...target, reason: CHOSEN, share: null, name }
-  // By night the same colour wears it, until it is given another one there.
+  // By night the same colour has it, until it is given another one there.
   const other = take.other && { ...take.other, roles: [...take.other.roles, made] }
   return { ...take, roles: [...take.roles, made], other }
 }

@@ -171,7 +171,7 @@ it('cuts a version of what is saved, once the last change has arrived', async ()
   take.change(named('Dusk'))
   await take.cutVersion('Before it', true)
   expect(calls.slice(-2).map(({ method }) => method)).toEqual(['PUT', 'POST'])
-  expect(calls.at(-1)?.body).toEqual({ note: 'Before it', is_automatic: true })
+  expect(calls.at(-1)?.body).toEqual({ description: 'Before it', is_automatic: true })
 })
 
 it('keeps its steps over a reload, and those of another take apart', async () => {

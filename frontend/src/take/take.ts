@@ -6,6 +6,7 @@ import { useEvaluation } from './useEvaluation'
 import { useHistory } from './useHistory'
 import { useReplay } from './useReplay'
 import { EMPTY_TAKE } from './empty'
+import { isCurrent, unsentInCurrentFormat } from './formats'
 import { isSameDocument } from './same'
 import { asKept, inScheme } from './scheme'
 import type { Scheme } from './scheme'
@@ -42,7 +43,7 @@ export const useTakeStore = defineStore('take', () => {
     const isEntered = entered?.kept === kept.value && entered.shown.scheme === scheme.value
     return isEntered ? entered?.shown : inScheme(kept.value, scheme.value)
   })
-  const history = useHistory<TakeDocument>()
+  const history = useHistory<TakeDocument>(isCurrent)
   const { evaluation: own, know } = useEvaluation(document)
   /** What a gesture shows while it lasts; nothing of it is recorded or saved before it ends. */
   const preview = shallowRef<{ document: TakeDocument; evaluation: Evaluation }>()
@@ -58,7 +59,8 @@ export const useTakeStore = defineStore('take', () => {
     await before?.settled()
     const path = { take_id: takeId }
     const found = await given(api.GET('/api/takes/{take_id}', { params: { path } }))
-    const lost = before?.isUnsaved() ? undefined : await unsent.adopt(takeId)
+    const adopted = before?.isUnsaved() ? undefined : await unsent.adopt(takeId)
+    const lost = adopted && (await unsentInCurrentFormat(adopted))
     // Another one was opened meanwhile: its answer counts, in whatever order they come.
     if (number !== opening) return
     left.value = left.value.filter((one) => one !== before && one.isUnsaved())
@@ -161,13 +163,13 @@ export const useTakeStore = defineStore('take', () => {
   }
 
   /** Keep the saved state as a version; before something large this happens by itself. */
-  async function cutVersion(note: string, is_automatic = false) {
+  async function cutVersion(description: string, is_automatic = false) {
     await allSaved()
     if (!take.value) return
     await given(
       api.POST('/api/takes/{take_id}/versions', {
         params: { path: { take_id: take.value.id } },
-        body: { note, is_automatic },
+        body: { description, is_automatic },
       }),
     )
   }

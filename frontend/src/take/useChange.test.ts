@@ -11,7 +11,7 @@ import { useEvaluation } from '@/take/useEvaluation'
 import { useProposal } from '@/source/useProposal'
 import { useTakeStore } from '@/take/take'
 import { answer, calls, later, Refusal, settled } from '@/testing/server'
-import { figuresOf, saved, swatch, takeOf, worn } from '@/testing/takes'
+import { figuresOf, saved, swatch, takeOf, assigned } from '@/testing/takes'
 
 let scope: EffectScope
 const inScope = <T>(work: () => T): T => {
@@ -283,7 +283,7 @@ it('what is built is what is proposed to the newest choice, also while it is on 
   const take = shallowRef(
     takeOf({
       swatches: [swatch('s1', 'Night', '#2b3a8c')],
-      roles: [worn('primary', 's1')],
+      roles: [assigned('primary', 's1')],
       pairs: [],
     }),
   )

@@ -1,8 +1,8 @@
 import { computed, shallowRef } from 'vue'
 
 /** Steps back and forward over whole values, as many as there are; the session storage keeps them
- * over a reload, the oldest falling out where it is full. */
-export function useHistory<T>() {
+ * over a reload, the oldest falling out where it is full. What can't be read any more stays out. */
+export function useHistory<T>(isReadable: (value: T) => boolean = () => true) {
   const past = shallowRef<T[]>([])
   const future = shallowRef<T[]>([])
   let key = ''
@@ -11,8 +11,8 @@ export function useHistory<T>() {
     key = `tonada-history-${name}`
     try {
       const kept = JSON.parse(sessionStorage.getItem(key) ?? '{}') as { past?: T[]; future?: T[] }
-      past.value = kept.past ?? []
-      future.value = kept.future ?? []
+      past.value = (kept.past ?? []).filter(isReadable)
+      future.value = (kept.future ?? []).filter(isReadable)
     } catch {
       past.value = future.value = []
     }

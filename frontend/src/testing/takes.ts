@@ -18,7 +18,7 @@ export const swatch = (
   ...changes,
 })
 
-export const worn = (role: string, on: string, step: number | null = null): Assignment => ({
+export const assigned = (role: string, on: string, step: number | null = null): Assignment => ({
   role,
   swatch: on,
   step,
@@ -36,7 +36,7 @@ export function takeOf(changes: Partial<TakeDocument> = {}): TakeDocument {
       swatch('s2', 'Brass', '#d7b13c'),
       swatch('s3', 'Snow', '#f9fafd'),
     ],
-    roles: [worn('primary', 's1'), worn('accent', 's2'), worn('paper', 's3')],
+    roles: [assigned('primary', 's1'), assigned('accent', 's2'), assigned('paper', 's3')],
     pairs: [pair('p1', 'primary', 'paper')],
     ...changes,
   }

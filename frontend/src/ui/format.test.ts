@@ -66,11 +66,11 @@ it.each([
   expect(formatDifference(difference, digits)).toBe(text)
 })
 it('a verdict is a word', () => {
-  const figures = { excepted: false, passes: false, verdict: 'fail', short_by: 0.201 }
+  const figures = { exempt: false, passes: false, verdict: 'fail', short_by: 0.201 }
   const say = (changes: object) => verdictText({ ...figures, ...changes } as PairFigures)
   expect(say({})).toBe('Short by 0.21')
   expect(say({ passes: true, verdict: 'AA' })).toBe('Passes AA')
-  expect(say({ excepted: true })).toBe('Excepted')
+  expect(say({ exempt: true })).toBe('Exempt')
   expect(formatNeeded(4.5)).toBe('4.5 : 1')
 })
 it('roles and counts are written as people say them', () => {

@@ -45,7 +45,7 @@ export function formatNeeded(ratio: number): string {
 }
 
 export function verdictText(pair: PairFigures): string {
-  if (pair.excepted) return 'Excepted'
+  if (pair.exempt) return 'Exempt'
   return pair.passes ? `Passes ${pair.verdict}` : `Short by ${formatShort(pair.short_by)}`
 }
 

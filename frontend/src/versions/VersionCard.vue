@@ -22,7 +22,7 @@ const when = (text: string) =>
     >
       <span class="block truncate">
         <b class="font-semibold">Version {{ version.number }}</b>
-        <span v-if="version.note">, {{ version.note }}</span>
+        <span v-if="version.description">, {{ version.description }}</span>
       </span>
       <span class="block text-quiet"
         >{{ when(version.created_at) }}{{ version.is_automatic ? ', cut by itself' : '' }}</span

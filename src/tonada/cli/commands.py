@@ -151,9 +151,10 @@ def _extract(parsed: argparse.Namespace) -> int:
 
 
 def _contrast(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.contrast import composite, contrast_ratio, levels_of_ratio, rounded_down
+    from tonada.core.color.contrast import composite, contrast_ratio, rounded_down
     from tonada.core.color.notation import parse_color
     from tonada.core.color.spaces import hex_to_srgb8
+    from tonada.core.color.wcag import levels_of_ratio
     from tonada.core.errors import ColorError
 
     text, alpha = parse_color(parsed.text, field="TEXT")
@@ -250,12 +251,12 @@ def _check(parsed: argparse.Namespace) -> int:
                 "ratio": one.ratio,
                 "needed": one.needed,
                 "pass": one.passes,
-                "excepted": one.excepted,
+                "exempt": one.exempt,
             }
             for one in pairs
         ]
     }
-    words = [("fails" if one.fails else "excepted" if one.excepted else "passes") for one in pairs]
+    words = [("fails" if one.fails else "exempt" if one.exempt else "passes") for one in pairs]
     lines = [
         f"{word:<9}{rounded_down(one.ratio):>6} of {one.needed:<4g} {one.text} on {one.ground}, {one.usage}"
         for word, one in zip(words, pairs, strict=True)

@@ -52,7 +52,7 @@ def _convert(parsed: argparse.Namespace) -> int:
 def _export(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.sheet import Options
     from tonada.document.own_file import read_own
-    from tonada.handoff.client_sheet import Letterhead
+    from tonada.handoff.client_sheet import ExportHeader
     from tonada.handoff.files import Handoff, make_file
     from tonada.handoff.press_profile import usual_press
 
@@ -66,7 +66,7 @@ def _export(parsed: argparse.Namespace) -> int:
         notation=parsed.notation,
         prefix=parsed.prefix,
     )
-    head = Letterhead(brand or "Colours", take_name or "take", "")
+    head = ExportHeader(brand or "Colours", take_name or "take", "")
     content = make_file(Handoff(take, head, usual_press(), options, parsed.paper), parsed.to)
     if parsed.out:
         parsed.out.write_bytes(content)

@@ -20,7 +20,6 @@ from tonada.reading.intake import Upload, take_in
 from tonada.reading.results import image_to_json, mood_to_json
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection, connect
-from tonada.web.access import WORKSPACE_NAME
 
 LOGO_NAMES = {"#2b3a8c": "Night indigo", "#b6653a": "Copper dome", "#d7b13c": "Comet", "#ffffff": "Snow"}
 # What a studio might have set by eye, before anybody measured: some of its pairs fall short.
@@ -40,17 +39,17 @@ SAMPLES = {
     "link-on-mist": "all star nights this month",
     "line-on-paper": "Your name",
     "line-on-mist": "How many seats",
-    "label-on-night": "Write to the dome keeper",
-    "good-on-paper": "Your seat is booked",
-    "caution-on-paper": "Three seats left",
-    "bad-on-paper": "Clouded over tonight",
-    "note-on-paper": "New: Sunday matinée",
+    "label-on-deep": "Write to the dome keeper",
+    "success-on-paper": "Your seat is booked",
+    "warning-on-paper": "Three seats left",
+    "error-on-paper": "Clouded over tonight",
+    "info-on-paper": "New: Sunday matinée",
 }
 
 
 def seed_demo(connection: Connection) -> bool:
     """Make the demo brands in one transaction; return False where there are brands already."""
-    workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
+    workspace = workspaces.find_or_create(connection, workspaces.NAME)
     if brands.list_all(connection, workspace):
         return False
     _seed_orrin_peak(connection, workspace)

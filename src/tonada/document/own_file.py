@@ -15,7 +15,9 @@ from tonada.core.limits import MAX_JSON_BYTES
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
 
-VERSION: Final = 1
+VERSION: Final = 2
+# A file of version 1 has a take of format 1, which is read as it was.
+READABLE: Final = (1, 2)
 
 
 def write_own(take: Take, name: str, origin: str = "") -> str:
@@ -47,9 +49,9 @@ def read_own(data: bytes) -> tuple[Take, str]:
     root = parse_json(decode_text(data))
     if not is_own(root):
         raise InputError(f"This is no file of Tonada: its “format” is not “{MARK}”.", field="format")
-    if root.get("version") != VERSION:
+    if root.get("version") not in READABLE:
         raise InputError(
-            f"The file is of version {root.get('version')}; this Tonada reads version {VERSION}.",
+            f"The file is of version {root.get('version')}; this Tonada reads 1 to {VERSION}.",
             field="version",
         )
     try:

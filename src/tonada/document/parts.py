@@ -17,6 +17,10 @@ HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
 Line = BeforeValidator(lambda value: one_line(value) if isinstance(value, str) else value)
 Name = Annotated[str, Line, StringConstraints(min_length=1, max_length=limits.MAX_NAME_LENGTH)]
 Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
+# The id of a pair: one of the document, or that of a pair which a ground makes.
+PairId = Annotated[
+    str, StringConstraints(pattern=r"^([A-Za-z0-9-]{1,40}|ground:[A-Za-z0-9-]{1,40}:[a-z-]{1,20})$")
+]
 # Of a text, in CSS pixels and as a font's weight.
 PixelSize = Annotated[float, Field(gt=0, le=1000)]
 Weight = Annotated[int, Field(ge=1, le=1000)]

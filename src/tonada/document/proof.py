@@ -8,7 +8,7 @@ from pydantic import Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.take import proof_settings as proof_parts
-from tonada.core.take.proof_settings import TEXT_STYLES, Figure, TextStyle
+from tonada.core.take.proof_settings import TEXT_STYLES, Element, TextStyle
 from tonada.document.parts import ColorKey, Identifier, Model, Name
 
 FaceName = Literal[
@@ -30,8 +30,8 @@ FaceName = Literal[
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
 
-class WornModel(Model):
-    figure: Figure
+class UseModel(Model):
+    element: Element
     key: ColorKey
 
 
@@ -41,16 +41,16 @@ class GroundModel(Model):
     id: Identifier
     name: Name | None = None
     ground: ColorKey | None = None
-    wears: Annotated[tuple[WornModel, ...], Field(max_length=len(Figure))] = ()
+    uses: Annotated[tuple[UseModel, ...], Field(max_length=len(Element))] = ()
 
-    def to_ground(self) -> proof_parts.Ground:
-        wears = tuple((one.figure, one.key) for one in self.wears)
-        return proof_parts.Ground(self.id, self.name, self.ground, wears)
+    def to_ground(self) -> proof_parts.GroundSettings:
+        uses = tuple((one.element, one.key) for one in self.uses)
+        return proof_parts.GroundSettings(self.id, self.name, self.ground, uses)
 
     @classmethod
-    def of(cls, one: proof_parts.Ground) -> GroundModel:
-        wears = tuple(WornModel(figure=figure, key=key) for figure, key in one.wears)
-        return cls(id=one.id, name=one.name, ground=one.ground, wears=wears)
+    def of(cls, one: proof_parts.GroundSettings) -> GroundModel:
+        uses = tuple(UseModel(element=element, key=key) for element, key in one.uses)
+        return cls(id=one.id, name=one.name, ground=one.ground, uses=uses)
 
 
 class TextSizeModel(Model):

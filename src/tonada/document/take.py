@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 from functools import lru_cache
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import Field, StringConstraints
+from pydantic import Field, StringConstraints, model_validator
 
 from tonada.core import limits
-from tonada.core.color.contrast import Level, Usage
 from tonada.core.color.neutrals import Spacing
 from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
+from tonada.core.color.wcag import Level, Usage
 from tonada.core.take import take as palette
+from tonada.core.take.earlier import FORMAT, current_document
 from tonada.core.take.take import OriginKind
 from tonada.document.parts import (
     ColorKey,
@@ -127,7 +128,7 @@ class AssignmentModel(Model):
 
 
 class PairModel(Model):
-    """A figure on a ground; layers are overlays between the two, the lowest first."""
+    """An element on a ground; layers are overlays between the two, the lowest first."""
 
     id: Identifier
     text: ColorKey
@@ -210,7 +211,7 @@ _pair = lru_cache(maxsize=4096)(palette.Pair)
 class TakeDocument(Model):
     """One alternative palette, whole. roles, pairs and grounds are those of `scheme`."""
 
-    format: Literal[1] = 1
+    format: Literal[2] = FORMAT
     level: Level = "AA"
     swatches: Annotated[tuple[SwatchModel, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
     roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES)] = ()
@@ -224,6 +225,11 @@ class TakeDocument(Model):
     grounds: Annotated[tuple[GroundModel, ...], Field(max_length=limits.MAX_GROUNDS)] = ()
     proof: ProofModel = ProofModel()
     slots: Annotated[tuple[ChosenSlotModel, ...], Field(max_length=limits.MAX_CHOSEN_SLOTS)] = ()
+
+    @model_validator(mode="before")
+    @classmethod
+    def _current(cls, document: Any) -> Any:
+        return current_document(document) if isinstance(document, dict) else document
 
     def to_take(self) -> palette.Take:
         """Return the core's value. Raises TakeError where the document contradicts itself."""

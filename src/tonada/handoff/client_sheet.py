@@ -20,7 +20,7 @@ from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Evaluation, evaluate
 from tonada.core.proof.grounds import grounds_of
 from tonada.core.roles.ramp_rows import rows_of
-from tonada.core.take.proof_settings import Figure
+from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take
 
 if TYPE_CHECKING:
@@ -42,11 +42,11 @@ _FACES: Final = (
     ("Spline Sans Mono", 400, "SplineSansMono-Regular.ttf"),
 )
 # What is said of each ground, and in which order.
-_TOLD: Final = (Figure.HEADING, Figure.TEXT, Figure.QUIET, Figure.LINK, Figure.LABEL)
+_TOLD: Final = (Element.HEADING, Element.TEXT, Element.QUIET, Element.LINK, Element.LABEL)
 
 
 @dataclass(frozen=True, slots=True)
-class Letterhead:
+class ExportHeader:
     """brand and take: names. origin: the version and its address. logo: a PNG, or None."""
 
     brand: str
@@ -55,12 +55,12 @@ class Letterhead:
     logo: bytes | None = None
 
 
-def html_sheet(take: Take, head: Letterhead, press: Press | None) -> str:
+def html_sheet(take: Take, head: ExportHeader, press: Press | None) -> str:
     """Return one file of HTML with everything in it: fonts, logo, style. It works without a network."""
     return _page(take, head, press, paper="A4")
 
 
-def pdf_sheet(take: Take, head: Letterhead, press: Press | None, paper: Paper = "A4") -> bytes:
+def pdf_sheet(take: Take, head: ExportHeader, press: Press | None, paper: Paper = "A4") -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
     weasyprint = _weasyprint()
     # Nothing is fetched but what is in the page itself.
@@ -125,7 +125,7 @@ def _font_faces() -> tuple[tuple[str, int, str], ...]:
     )
 
 
-def _page(take: Take, head: Letterhead, press: Press | None, *, paper: Paper, embeds: bool = True) -> str:
+def _page(take: Take, head: ExportHeader, press: Press | None, *, paper: Paper, embeds: bool = True) -> str:
     evaluation = evaluate(take)
     night = take.turned() if take.other is not None else None
     logo = base64.b64encode(head.logo).decode() if head.logo else None
@@ -197,7 +197,7 @@ def _grounds(take: Take) -> list[dict[str, Any]]:
         {
             "name": ground.name,
             "hex": ground.hex,
-            "figures": [one for one in ground.figures if one.figure in _TOLD],
+            "elements": [one for one in ground.elements if one.element in _TOLD],
         }
         for ground in grounds_of(take)
     ]

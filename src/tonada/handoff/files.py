@@ -17,7 +17,7 @@ from tonada.core.formats.convert import TEXT_FORMATS
 from tonada.core.formats.sheet import USUAL_OPTIONS, Options, sheet_of
 from tonada.core.take.take import Take
 from tonada.document.own_file import write_own
-from tonada.handoff.client_sheet import FONTS, Letterhead, Paper, html_sheet, pdf_sheet
+from tonada.handoff.client_sheet import FONTS, ExportHeader, Paper, html_sheet, pdf_sheet
 
 FileKind: TypeAlias = Literal[
     "css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "png", "html", "pdf", "zip"
@@ -68,7 +68,7 @@ class Handoff:
     """A version with all that its files say of it."""
 
     take: Take
-    head: Letterhead
+    head: ExportHeader
     press: Press | None = None
     options: Options = USUAL_OPTIONS
     paper: Paper = "A4"

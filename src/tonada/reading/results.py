@@ -8,6 +8,7 @@ from typing import Any
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.formats import ColorList
 from tonada.core.harmony.character import CHARACTERS
+from tonada.core.source.kept import VERSION
 from tonada.core.source.mood import read_mood
 from tonada.core.source.pictures import Extraction, FoundColor
 from tonada.core.source.stylesheets import StylesheetReading, group_uses
@@ -17,6 +18,7 @@ from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE
 def image_to_json(extraction: Extraction, names: dict[str, str] | None = None) -> dict[str, Any]:
     """Return what a source keeps of an image's reading; names go before the systematic ones."""
     return {
+        "version": VERSION,
         "format": extraction.format,
         "kind": extraction.kind,
         "exact": extraction.exact,
@@ -55,8 +57,14 @@ def list_to_json(found: ColorList) -> dict[str, Any]:
         name = unlike(color.name or color_name(color.hex), taken)
         taken.add(name)
         colors.append({"hex": color.hex, "name": name, "role": color.role})
-    notes = [{"line": note.line, "text": note.text} for note in found.notes]
-    return {"format": found.format, "title": found.title, "colors": colors, "notes": notes}
+    warnings = [{"line": one.line, "text": one.text} for one in found.warnings]
+    return {
+        "version": VERSION,
+        "format": found.format,
+        "title": found.title,
+        "colors": colors,
+        "warnings": warnings,
+    }
 
 
 def stylesheet_to_json(
@@ -66,6 +74,7 @@ def stylesheet_to_json(
     difference = USUAL_DIFFERENCE if difference is None else difference
     groups = group_uses(reading.uses, difference)
     return {
+        "version": VERSION,
         "files": list(files),
         "rules": reading.rules,
         "variables": reading.variables,
@@ -112,19 +121,20 @@ def mood_to_json(words: tuple[str, ...], field: str | None) -> dict[str, Any]:
     """Return what a source keeps of a mood. Raises InputError for unknown words."""
     reading = read_mood(words, field)
     return {
+        "version": VERSION,
         "words": list(reading.words),
         "field": reading.field,
         "characters": [{"name": name, "says": CHARACTERS[name].says} for name in reading.characters],
         "conventions": list(reading.conventions),
         "differs": list(reading.differs),
-        "anchors": [
+        "starting_colors": [
             {
-                "hex": anchor.hex,
-                "name": anchor.name,
-                "family": anchor.family,
-                "weight": anchor.weight,
-                "words": list(anchor.words),
+                "hex": one.hex,
+                "name": one.name,
+                "family": one.family,
+                "weight": one.weight,
+                "words": list(one.words),
             }
-            for anchor in reading.anchors
+            for one in reading.starting_colors
         ],
     }

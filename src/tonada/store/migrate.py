@@ -7,6 +7,7 @@ from typing import Final, LiteralString
 
 import psycopg
 
+from tonada.store.data_migrations import DATA_MIGRATIONS
 from tonada.store.database import Connection, connect
 from tonada.store.errors import StoreUnavailable
 from tonada.store.permissions import grant_application
@@ -58,9 +59,13 @@ def _run_missing(connection: Connection) -> list[str]:
         if name not in applied:
             # The files ship with the application; nothing of them comes from outside.
             connection.execute(statements)
+            DATA_MIGRATIONS.get(name, _nothing)(connection)
             connection.execute(RECORD, {"name": name})
             fresh.append(name)
     return fresh
+
+
+def _nothing(connection: Connection) -> None: ...
 
 
 def _scripts() -> list[tuple[str, LiteralString]]:

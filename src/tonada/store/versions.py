@@ -19,20 +19,20 @@ LOCK_TAKE = """
 """
 # The saved document is copied in the database: what is cut is what was saved.
 CUT = """
-    insert into version (workspace_id, take_id, number, note, is_automatic, document)
+    insert into version (workspace_id, take_id, number, description, is_automatic, document)
     select take.workspace_id, take.id,
            1 + coalesce((select max(number) from version
                           where workspace_id = %(workspace)s and take_id = %(take)s), 0),
-           %(note)s, %(is_automatic)s, take.document
+           %(description)s, %(is_automatic)s, take.document
       from take where take.workspace_id = %(workspace)s and take.id = %(take)s
-    returning id, take_id, number, note, is_automatic, document, created_at
+    returning id, take_id, number, description, is_automatic, document, created_at
 """
 LIST = """
-    select id, take_id, number, note, is_automatic, document, created_at from version
+    select id, take_id, number, description, is_automatic, document, created_at from version
      where workspace_id = %(workspace)s and take_id = %(take)s order by number desc
 """
 FIND = """
-    select id, take_id, number, note, is_automatic, document, created_at from version
+    select id, take_id, number, description, is_automatic, document, created_at from version
      where workspace_id = %(workspace)s and take_id = %(take)s and number = %(number)s
 """
 
@@ -44,17 +44,17 @@ class VersionRow:
     id: UUID
     take_id: UUID
     number: int
-    note: str
+    description: str
     is_automatic: bool
     document: dict[str, Any]
     created_at: datetime
 
 
 def cut(
-    connection: Connection, workspace: UUID, take: UUID, *, note: str, is_automatic: bool = False
+    connection: Connection, workspace: UUID, take: UUID, *, description: str, is_automatic: bool = False
 ) -> VersionRow:
     """Return a new version of the take as it is saved. Raises NotFound or Removed."""
-    row = {"workspace": workspace, "take": take, "note": note, "is_automatic": is_automatic}
+    row = {"workspace": workspace, "take": take, "description": description, "is_automatic": is_automatic}
     # Two versions cut at once must not get the same number.
     if connection.execute(LOCK_TAKE, row).fetchone() is None:
         takes.find(connection, workspace, take)

@@ -7,6 +7,8 @@ from uuid import UUID
 
 from tonada.store.database import Connection
 
+# One installation is one studio; see docs/decisions/0004-one-workspace.md.
+NAME: Final = "Studio"
 # Two servers that start at once must not make two.
 WORKSPACE_LOCK: Final = 7_013_026_002
 

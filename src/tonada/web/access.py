@@ -11,9 +11,6 @@ from flask import current_app
 from tonada.store import workspaces
 from tonada.store.database import Connection, Database
 
-# One installation is one studio; see docs/decisions/0004-one-workspace.md.
-WORKSPACE_NAME = "Studio"
-
 
 class Access:
     """The database of one application, and its workspace once it has been looked up."""
@@ -37,7 +34,7 @@ class Access:
     def _find_workspace(self) -> UUID:
         """Look it up, or make it, in a transaction of its own: what comes after may be rolled back."""
         with self._database.transaction() as connection:
-            self._workspace = workspaces.find_or_create(connection, WORKSPACE_NAME)
+            self._workspace = workspaces.find_or_create(connection, workspaces.NAME)
         return self._workspace
 
     def check(self) -> None:

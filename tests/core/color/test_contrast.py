@@ -9,12 +9,8 @@ from hypothesis import strategies as st
 
 from tests.strategies import hexes, srgb8_colors
 from tonada.core.color.contrast import (
-    EXCEPTED,
-    NEEDED,
-    Usage,
     composite,
     contrast_ratio,
-    levels_of_ratio,
     luminance_of,
     ratio_between,
     ratio_length,
@@ -23,6 +19,7 @@ from tonada.core.color.contrast import (
     scale_position,
 )
 from tonada.core.color.spaces import hex_to_oklab, hex_to_oklch, hex_to_srgb8, srgb8_to_oklab, srgb8_to_oklch
+from tonada.core.color.wcag import CRITERIA, EXEMPT, Usage, levels_of_ratio
 
 
 def wcag_by_hand(hex_a: str, hex_b: str) -> float:
@@ -119,8 +116,8 @@ def test_levels_are_never_rounded_up(ratio: float, levels: tuple[str, str, str])
 def test_each_usage_has_the_ratio_of_its_success_criterion() -> None:
     texts = (Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK)
     parts = (Usage.LINK_IN_TEXT, Usage.PART, Usage.FOCUS)
-    assert [NEEDED["AA"][usage] for usage in texts] == [4.5, 3, 4.5, 4.5]
-    assert [NEEDED["AAA"][usage] for usage in texts] == [7, 4.5, 7, 7]
+    assert [CRITERIA["AA"][usage].ratio for usage in texts] == [4.5, 3, 4.5, 4.5]
+    assert [CRITERIA["AAA"][usage].ratio for usage in texts] == [7, 4.5, 7, 7]
     for level in ("AA", "AAA"):
-        assert {NEEDED[level][usage] for usage in parts} == {3}
-        assert {NEEDED[level][usage] for usage in EXCEPTED} == {1}
+        assert {CRITERIA[level][usage].ratio for usage in parts} == {3}
+        assert {CRITERIA[level][usage].ratio for usage in EXEMPT} == {1}

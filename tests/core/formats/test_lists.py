@@ -95,7 +95,7 @@ def test_design_tokens_are_read_through_references_types_and_extensions() -> Non
     assert re.fullmatch(r"#(..)\1\1", colors["color grey"])
     assert colors["more own"] == "#123456"
     assert colors["more primary"] == INDIGO
-    notes = " ".join(note.text for note in found.notes)
+    notes = " ".join(warning.text for warning in found.warnings)
     assert "edge: a composite token (border) was skipped" in notes
     assert "wide lies outside sRGB" in notes
     assert "wrong" in notes
@@ -148,14 +148,14 @@ def test_what_cannot_be_taken_is_listed_line_by_line_and_the_rest_is_taken() -> 
     text = "GIMP Palette\n43 58 140 Indigo\nnonsense\n300 0 0 Loud\n215 177 60 Comet"
     found = read_list(text.encode(), "p.gpl")
     assert len(found.colors) == 2
-    assert [note.line for note in found.notes] == [3, 4]
+    assert [warning.line for warning in found.warnings] == [3, 4]
 
 
 def test_translucent_and_wide_colors_say_what_they_became() -> None:
     found = read_list(b"veil: rgb(0 0 0 / 50%)\nneon: color(display-p3 0 1 0)\nnone: transparent")
     assert found.colors[0].hex == "#808080"
     assert len(found.colors) == 2
-    texts = [note.text for note in found.notes]
+    texts = [warning.text for warning in found.warnings]
     assert "translucent" in texts[0]
     assert "outside sRGB" in texts[1]
     assert "transparent" in texts[2]

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from tests.strategies import hexes
 from tests.takes import FAILING, take_of
-from tonada.core.color.contrast import Level
+from tonada.core.color.wcag import Level
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.take.take import Role

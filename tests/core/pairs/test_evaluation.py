@@ -7,9 +7,10 @@ from dataclasses import replace
 import pytest
 
 from tests.takes import FAILING, TAKE
-from tonada.core.color.contrast import Usage, contrast_ratio, ratio_length
+from tonada.core.color.contrast import contrast_ratio, ratio_length
 from tonada.core.color.spaces import hex_to_srgb8
-from tonada.core.pairs.evaluation import evaluate, verdict_of
+from tonada.core.color.wcag import Usage, verdict_of
+from tonada.core.pairs.evaluation import evaluate
 from tonada.core.take.take import Pair, Role, Take
 
 
@@ -57,4 +58,4 @@ def test_an_excepted_pair_neither_passes_nor_fails(usage: Usage) -> None:
     figures = evaluate(replace(FAILING, pairs=(pair,)))
     assert figures.failing == 0
     one = figures.pairs[0]
-    assert (one.passes, one.excepted, one.verdict, one.short_by) == (False, True, "excepted", 0)
+    assert (one.passes, one.exempt, one.verdict, one.short_by) == (False, True, "exempt", 0)

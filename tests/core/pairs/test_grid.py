@@ -15,7 +15,7 @@ from tonada.core.take.take import Take
 
 def test_the_grid_has_every_color_on_every_other() -> None:
     grid = grid_of(FAILING)
-    assert grid.figures == grid.grounds
+    assert grid.texts == grid.grounds
     ratios = np.array(grid.ratios)
     assert np.array_equal(ratios, ratios.T)
     assert (np.diag(ratios) == 1).all()
@@ -23,9 +23,9 @@ def test_the_grid_has_every_color_on_every_other() -> None:
     places = [one.position for one in ordered.grounds]
     assert places == sorted(places, reverse=True)
     tried = grid_of(FAILING, tried=True)
-    assert [one.hex for one in tried.figures[:2]] == ["#ffffff", "#000000"]
-    assert len(tried.figures) > 20
-    assert grid_of(Take()).figures == ()
+    assert [one.hex for one in tried.texts[:2]] == ["#ffffff", "#000000"]
+    assert len(tried.texts) > 20
+    assert grid_of(Take()).texts == ()
 
 
 def test_the_grid_is_saved_as_csv_that_no_spreadsheet_runs() -> None:

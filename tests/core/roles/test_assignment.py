@@ -12,9 +12,10 @@ from hypothesis import strategies as st
 
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
-from tonada.core.color.contrast import Usage, composite
+from tonada.core.color.contrast import composite
 from tonada.core.color.ramp import RampSettings
 from tonada.core.color.spaces import hexes_to_srgb8
+from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.brand import Candidate
@@ -51,12 +52,12 @@ def test_what_is_held_and_makes_a_role_impossible_is_said() -> None:
 
 
 def test_roles_on_steps_follow_their_swatch() -> None:
-    before = TAKE.hex_of(Role.NIGHT), TAKE.hex_of(Role.PAPER)
+    before = TAKE.hex_of(Role.DEEP), TAKE.hex_of(Role.PAPER)
     moved = recolor(TAKE, "s1", "#7a1f1f", "by a test")
-    assert (moved.hex_of(Role.NIGHT), moved.hex_of(Role.PAPER)) != before
-    assert moved.hex_of(Role.NIGHT) == moved.ramp("s1").hexes[TAKE.assignment(Role.NIGHT).step - 1]
+    assert (moved.hex_of(Role.DEEP), moved.hex_of(Role.PAPER)) != before
+    assert moved.hex_of(Role.DEEP) == moved.ramp("s1").hexes[TAKE.assignment(Role.DEEP).step - 1]
     # A reason that names the swatch's own move belongs to the swatch alone.
-    assert moved.assignment(Role.NIGHT).reason == TAKE.assignment(Role.NIGHT).reason
+    assert moved.assignment(Role.DEEP).reason == TAKE.assignment(Role.DEEP).reason
 
 
 @pytest.mark.parametrize(
@@ -98,9 +99,9 @@ def test_an_overlay_is_composited_as_browsers_do_and_counts_in_pairs() -> None:
 
 def test_a_ramp_made_anew_keeps_roles_on_the_nearest_step() -> None:
     changed = set_ramp(TAKE, "s1", RampSettings(steps=21))
-    assert changed.assignment(Role.NIGHT).step not in (None, TAKE.assignment(Role.NIGHT).step)
+    assert changed.assignment(Role.DEEP).step not in (None, TAKE.assignment(Role.DEEP).step)
     nearest = apart_to_all(
-        hexes_to_srgb8((TAKE.hex_of(Role.NIGHT),)), hexes_to_srgb8((changed.hex_of(Role.NIGHT),))
+        hexes_to_srgb8((TAKE.hex_of(Role.DEEP),)), hexes_to_srgb8((changed.hex_of(Role.DEEP),))
     )
     assert nearest[0, 0] < 0.05
     assert changed.hex_of(Role.PRIMARY) == TAKE.hex_of(Role.PRIMARY)

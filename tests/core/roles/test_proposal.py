@@ -130,5 +130,5 @@ def test_any_colors_make_a_sound_take_whose_artwork_is_held(values: list[str]) -
     assert len({swatch.name for swatch in take.swatches}) == len(take.swatches)
     for scheme in (take, take.turned()):
         # Where a ground allows nothing that reads, its figures are pairs too; see core/grounds.py.
-        of_the_page = [one for one in evaluate(scheme).pairs if not one.id.startswith("worn-")]
+        of_the_page = [one for one in evaluate(scheme).pairs if not one.id.startswith("ground:")]
         assert len(of_the_page) == 19

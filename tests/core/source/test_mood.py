@@ -1,4 +1,4 @@
-"""Moods: conventions, stated as such, and anchors by rule."""
+"""Moods: conventions, stated as such, and starting colours by rule."""
 
 from __future__ import annotations
 
@@ -25,23 +25,23 @@ def test_the_table_is_whole() -> None:
 
 
 @pytest.mark.parametrize("words", [(one,) for one in WORDS] + list(combinations(WORDS, 2))[::7])
-def test_three_to_six_anchors_far_enough_apart(words: tuple[str, ...]) -> None:
+def test_three_to_six_colors_far_enough_apart(words: tuple[str, ...]) -> None:
     reading = read_mood(words, "craft")
-    assert 3 <= len(reading.anchors) <= 6
-    assert reading.anchors[0].weight == 1
-    hues = [FAMILIES[anchor.family].hue for anchor in reading.anchors]
+    assert 3 <= len(reading.starting_colors) <= 6
+    assert reading.starting_colors[0].weight == 1
+    hues = [FAMILIES[one.family].hue for one in reading.starting_colors]
     for one, other in combinations(hues, 2):
         assert hue_distance(one, other) >= LEAST_HUE_DISTANCE
-    for anchor in reading.anchors:
-        hue = float(srgb8_to_oklch(hex_to_srgb8(anchor.hex))[2])
-        assert hue_distance(hue, FAMILIES[anchor.family].hue) < 4
+    for one in reading.starting_colors:
+        hue = float(srgb8_to_oklch(hex_to_srgb8(one.hex))[2])
+        assert hue_distance(hue, FAMILIES[one.family].hue) < 4
     assert reading == read_mood(words, "craft")
 
 
-def test_the_character_shows_in_the_anchors() -> None:
+def test_the_character_shows_in_the_colors() -> None:
     def mean(words: tuple[str, ...], channel: int) -> float:
-        anchors = read_mood(words).anchors
-        return sum(float(srgb8_to_oklch(hex_to_srgb8(a.hex))[channel]) for a in anchors) / len(anchors)
+        colors = read_mood(words).starting_colors
+        return sum(float(srgb8_to_oklch(hex_to_srgb8(a.hex))[channel]) for a in colors) / len(colors)
 
     assert mean(("gentle",), 0) > mean(("precious",), 0) + 0.1
     assert mean(("energetic",), 1) > mean(("trustworthy",), 1) + 0.04

@@ -8,7 +8,7 @@ from typing import Any
 import pytest
 
 from tests.takes import TAKE, TYPED
-from tonada.core.color.contrast import Usage
+from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
 from tonada.core.take.recolor import recolor
 from tonada.core.take.take import Assignment, Pair, Role, Swatch, Take

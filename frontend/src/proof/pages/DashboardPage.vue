@@ -7,15 +7,15 @@ import PartOf from '@/proof/PartOf.vue'
 import StandOn from '@/proof/StandOn.vue'
 
 const FIGURES = [
-  { title: 'Guests this week', value: '412', change: '31 more than last week', figure: 'good' },
-  { title: 'Places left on Saturday', value: '6', change: 'nearly full', figure: 'caution' },
-  { title: 'Cancelled', value: '19', change: 'twice the usual number', figure: 'bad' },
+  { title: 'Guests this week', value: '412', change: '31 more than last week', element: 'success' },
+  { title: 'Places left on Saturday', value: '6', change: 'nearly full', element: 'warning' },
+  { title: 'Cancelled', value: '19', change: 'twice the usual number', element: 'error' },
 ] as const
 const VISITS = [
-  { day: 'Wednesday', guests: '58', state: 'Done', figure: 'good' },
-  { day: 'Thursday', guests: '74', state: 'Done', figure: 'good' },
-  { day: 'Friday', guests: '96', state: 'Waiting for the weather', figure: 'caution' },
-  { day: 'Saturday', guests: '120', state: 'New: two groups', figure: 'note' },
+  { day: 'Wednesday', guests: '58', state: 'Done', element: 'success' },
+  { day: 'Thursday', guests: '74', state: 'Done', element: 'success' },
+  { day: 'Friday', guests: '96', state: 'Waiting for the weather', element: 'warning' },
+  { day: 'Saturday', guests: '120', state: 'New: two groups', element: 'info' },
 ] as const
 </script>
 
@@ -23,7 +23,7 @@ const VISITS = [
   <StandOn section="head" as="header">
     <div class="wide tight row">
       <BrandMark />
-      <PartOf name="Head’s text" figure="text" as="span" look="text" class="push wide-only"
+      <PartOf name="Head’s text" element="text" as="span" look="text" class="push wide-only"
         >Week 38</PartOf
       >
       <PartButton name="Head’s button">Add a visit</PartButton>
@@ -32,18 +32,18 @@ const VISITS = [
   <main>
     <StandOn section="figures">
       <div class="wide tight stack">
-        <PartOf name="Page’s heading" figure="heading" as="h1" look="h2">How the week goes</PartOf>
+        <PartOf name="Page’s heading" element="heading" as="h1" look="h2">How the week goes</PartOf>
         <div class="columns">
           <StandOn v-for="one in FIGURES" :key="one.title" as="div" class="card stack">
-            <PartOf :name="one.title" figure="quiet text" look="small">{{ one.title }}</PartOf>
-            <PartOf :name="`${one.title}, figure`" figure="heading" look="h1">{{
+            <PartOf :name="one.title" element="quiet text" look="small">{{ one.title }}</PartOf>
+            <PartOf :name="`${one.title}, figure`" element="heading" look="h1">{{
               one.value
             }}</PartOf>
             <p>
-              <PartOf :name="`${one.title}, mark`" :figure="one.figure" as="span" class="mark"
+              <PartOf :name="`${one.title}, mark`" :element="one.element" as="span" class="mark"
                 >■</PartOf
               >
-              <PartOf :name="`${one.title}, change`" figure="text" as="span" look="small">
+              <PartOf :name="`${one.title}, change`" element="text" as="span" look="small">
                 {{ one.change }}</PartOf
               >
             </p>
@@ -59,23 +59,23 @@ const VISITS = [
     </StandOn>
     <StandOn section="table">
       <div class="wide pad stack">
-        <PartOf name="Table’s heading" figure="heading" as="h2" look="h3">Visits</PartOf>
+        <PartOf name="Table’s heading" element="heading" as="h2" look="h3">Visits</PartOf>
         <table aria-label="Visits">
-          <PartOf name="Table’s lines" figure="line" as="thead" class="lines">
+          <PartOf name="Table’s lines" element="line" as="thead" class="lines">
             <tr>
-              <PartOf name="First column" figure="quiet text" as="th" look="small" scope="col"
+              <PartOf name="First column" element="quiet text" as="th" look="small" scope="col"
                 >Day</PartOf
               >
               <PartOf
                 name="Second column"
-                figure="quiet text"
+                element="quiet text"
                 as="th"
                 look="small"
                 scope="col"
                 class="number"
                 >Guests</PartOf
               >
-              <PartOf name="Third column" figure="quiet text" as="th" look="small" scope="col"
+              <PartOf name="Third column" element="quiet text" as="th" look="small" scope="col"
                 >State</PartOf
               >
             </tr>
@@ -83,23 +83,23 @@ const VISITS = [
           <tbody>
             <tr v-for="one in VISITS" :key="one.day">
               <td>
-                <PartOf :name="one.day" figure="link" as="a" look="text" href="#">{{
+                <PartOf :name="one.day" element="link" as="a" look="text" href="#">{{
                   one.day
                 }}</PartOf>
               </td>
               <PartOf
                 :name="`${one.day}, guests`"
-                figure="text"
+                element="text"
                 as="td"
                 look="text"
                 class="number"
                 >{{ one.guests }}</PartOf
               >
               <td>
-                <PartOf :name="`${one.day}, mark`" :figure="one.figure" as="span" class="mark"
+                <PartOf :name="`${one.day}, mark`" :element="one.element" as="span" class="mark"
                   >■</PartOf
                 >
-                <PartOf :name="`${one.day}, state`" figure="text" as="span" look="text">
+                <PartOf :name="`${one.day}, state`" element="text" as="span" look="text">
                   {{ one.state }}</PartOf
                 >
               </td>

@@ -13,8 +13,8 @@ import StandOn from '@/proof/StandOn.vue'
   <main>
     <StandOn section="intro">
       <div class="wide pad stack">
-        <PartOf name="Page’s heading" figure="heading" as="h1" look="h1">Book a place</PartOf>
-        <PartOf name="Page’s text" figure="text" look="text" class="measure"
+        <PartOf name="Page’s heading" element="heading" as="h1" look="h1">Book a place</PartOf>
+        <PartOf name="Page’s text" element="text" look="text" class="measure"
           >It takes two minutes. You pay when you are here, and you may cancel until noon of the
           day.</PartOf
         >
@@ -27,13 +27,13 @@ import StandOn from '@/proof/StandOn.vue'
           <FormField
             label="Mail"
             value="maren@"
-            state="bad"
+            state="error"
             remark="Something is missing after the @."
           />
           <FormField
             label="How many of you"
             value="4"
-            state="good"
+            state="success"
             remark="There is room for four."
           />
           <FormField
@@ -44,28 +44,28 @@ import StandOn from '@/proof/StandOn.vue'
         </div>
         <div class="row">
           <PartButton name="Send button">Book the evening</PartButton>
-          <span data-part="Disabled button" data-figure="disabled" class="disabled wears-quiet-text"
+          <span data-part="Disabled button" data-element="disabled" class="disabled uses-quiet-text"
             >Add a voucher</span
           >
-          <PartOf name="Form’s link" figure="link" as="a" look="text" href="#">Start again</PartOf>
+          <PartOf name="Form’s link" element="link" as="a" look="text" href="#">Start again</PartOf>
         </div>
       </form>
     </StandOn>
     <StandOn section="messages">
       <div class="wide pad stack">
-        <PartOf name="Messages’ heading" figure="heading" as="h2" look="h2"
+        <PartOf name="Messages’ heading" element="heading" as="h2" look="h2"
           >What you may hear from us</PartOf
         >
-        <FormMessage figure="good" name="Good news"
+        <FormMessage element="success" name="Good news"
           >Your place is booked. We wrote to you.</FormMessage
         >
-        <FormMessage figure="caution" name="Caution"
+        <FormMessage element="warning" name="Caution"
           >Clouds are coming; look again in the afternoon.</FormMessage
         >
-        <FormMessage figure="bad" name="Bad news"
+        <FormMessage element="error" name="Bad news"
           >That evening is full. The next one isn’t.</FormMessage
         >
-        <FormMessage figure="note" name="Note"
+        <FormMessage element="info" name="Note"
           >New: on Sundays we open an hour earlier.</FormMessage
         >
       </div>

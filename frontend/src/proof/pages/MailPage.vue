@@ -16,19 +16,21 @@ const NEWS = [
       <StandOn section="letter">
         <div class="card stack">
           <BrandMark />
-          <PartOf name="Letter’s line" figure="line" as="hr" class="rule" />
-          <PartOf name="Letter’s heading" figure="heading" as="h1" look="h2">Autumn is ours</PartOf>
-          <PartOf name="Letter’s text" figure="text" look="text"
+          <PartOf name="Letter’s line" element="line" as="hr" class="rule" />
+          <PartOf name="Letter’s heading" element="heading" as="h1" look="h2"
+            >Autumn is ours</PartOf
+          >
+          <PartOf name="Letter’s text" element="text" look="text"
             >Dear Maren, the dark comes earlier and so do we. Here is what is new since you were
             here in June.</PartOf
           >
           <template v-for="(one, row) in NEWS" :key="row">
-            <PartOf :name="`News ${row + 1}, heading`" figure="heading" as="h2" look="h3">{{
+            <PartOf :name="`News ${row + 1}, heading`" element="heading" as="h2" look="h3">{{
               one.title
             }}</PartOf>
-            <PartOf :name="`News ${row + 1}, text`" figure="text" look="text"
+            <PartOf :name="`News ${row + 1}, text`" element="text" look="text"
               >{{ one.text }}
-              <PartOf :name="`News ${row + 1}, link`" figure="link" as="a" look="text" href="#"
+              <PartOf :name="`News ${row + 1}, link`" element="link" as="a" look="text" href="#"
                 >More of it</PartOf
               ></PartOf
             >
@@ -37,10 +39,10 @@ const NEWS = [
       </StandOn>
       <StandOn section="call">
         <div class="card stack">
-          <PartOf name="Call’s heading" figure="heading" as="h2" look="h3"
+          <PartOf name="Call’s heading" element="heading" as="h2" look="h3"
             >For you until Sunday: two for one</PartOf
           >
-          <PartOf name="Call’s text" figure="text" look="text"
+          <PartOf name="Call’s text" element="text" look="text"
             >Say that you come from this letter.</PartOf
           >
           <PartButton name="Call’s button">Take the offer</PartButton>
@@ -48,9 +50,9 @@ const NEWS = [
       </StandOn>
       <StandOn section="foot" as="footer">
         <div class="card">
-          <PartOf name="Foot’s text" figure="quiet text" look="small"
+          <PartOf name="Foot’s text" element="quiet text" look="small"
             >You get this because you asked for it in March.
-            <PartOf name="Foot’s link" figure="link" as="a" look="small" href="#">Stop it</PartOf>
+            <PartOf name="Foot’s link" element="link" as="a" look="small" href="#">Stop it</PartOf>
             with one click.</PartOf
           >
         </div>

@@ -19,32 +19,32 @@ const BASKET = [
       <div class="wide pad halves">
         <StandOn as="div" class="card"><ProductDrawing /></StandOn>
         <div class="stack">
-          <PartOf name="Product’s kind" figure="quiet text" look="small"
+          <PartOf name="Product’s kind" element="quiet text" look="small"
             >From the workshop, 40 a month</PartOf
           >
-          <PartOf name="Product’s name" figure="heading" as="h1" look="h2"
+          <PartOf name="Product’s name" element="heading" as="h1" look="h2"
             >The mug that survives the path</PartOf
           >
-          <PartOf name="Product’s text" figure="text" look="text"
+          <PartOf name="Product’s text" element="text" look="text"
             >Steel under enamel, a rim that stays cool, and a handle for gloves. Chips are repaired,
             not replaced.</PartOf
           >
-          <PartOf name="Price" figure="heading" look="h3">9.00</PartOf>
+          <PartOf name="Price" element="heading" look="h3">9.00</PartOf>
           <p>
-            <PartOf name="Stock, mark" figure="good" as="span" class="mark">●</PartOf>
-            <PartOf name="Stock" figure="text" as="span" look="text">
+            <PartOf name="Stock, mark" element="success" as="span" class="mark">●</PartOf>
+            <PartOf name="Stock" element="text" as="span" look="text">
               In stock, sent tomorrow</PartOf
             >
           </p>
           <p>
-            <PartOf name="Delivery, mark" figure="caution" as="span" class="mark">▲</PartOf>
-            <PartOf name="Delivery" figure="text" as="span" look="text">
+            <PartOf name="Delivery, mark" element="warning" as="span" class="mark">▲</PartOf>
+            <PartOf name="Delivery" element="text" as="span" look="text">
               Only seven left of the blue ones</PartOf
             >
           </p>
           <PartButton name="Buy button">Put in the basket</PartButton>
           <p>
-            <PartOf name="Product’s link" figure="link" as="a" look="text" href="#"
+            <PartOf name="Product’s link" element="link" as="a" look="text" href="#"
               >Sizes and care</PartOf
             >
           </p>
@@ -53,17 +53,17 @@ const BASKET = [
     </StandOn>
     <StandOn section="basket">
       <div class="wide pad stack">
-        <PartOf name="Basket’s heading" figure="heading" as="h2" look="h2">Your basket</PartOf>
+        <PartOf name="Basket’s heading" element="heading" as="h2" look="h2">Your basket</PartOf>
         <StandOn as="div" class="card">
           <table aria-label="Basket">
-            <PartOf name="Basket’s lines" figure="line" as="thead" class="lines">
+            <PartOf name="Basket’s lines" element="line" as="thead" class="lines">
               <tr>
-                <PartOf name="Basket’s column" figure="quiet text" as="th" look="small" scope="col"
+                <PartOf name="Basket’s column" element="quiet text" as="th" look="small" scope="col"
                   >Article</PartOf
                 >
                 <PartOf
                   name="Basket’s second column"
-                  figure="quiet text"
+                  element="quiet text"
                   as="th"
                   look="small"
                   scope="col"
@@ -72,7 +72,7 @@ const BASKET = [
                 >
                 <PartOf
                   name="Basket’s third column"
-                  figure="quiet text"
+                  element="quiet text"
                   as="th"
                   look="small"
                   scope="col"
@@ -83,10 +83,10 @@ const BASKET = [
             </PartOf>
             <tbody>
               <tr v-for="one in BASKET" :key="one.name">
-                <PartOf :name="one.name" figure="text" as="td" look="text">{{ one.name }}</PartOf>
+                <PartOf :name="one.name" element="text" as="td" look="text">{{ one.name }}</PartOf>
                 <PartOf
                   :name="`${one.name}, pieces`"
-                  figure="text"
+                  element="text"
                   as="td"
                   look="text"
                   class="number"
@@ -94,7 +94,7 @@ const BASKET = [
                 >
                 <PartOf
                   :name="`${one.name}, price`"
-                  figure="text"
+                  element="text"
                   as="td"
                   look="text"
                   class="number"
@@ -104,8 +104,10 @@ const BASKET = [
             </tbody>
           </table>
           <div class="row tight">
-            <PartOf name="Basket’s link" figure="link" as="a" look="text" href="#">Empty it</PartOf>
-            <PartOf name="Sum" figure="heading" as="span" look="h3" class="push">107.00</PartOf>
+            <PartOf name="Basket’s link" element="link" as="a" look="text" href="#"
+              >Empty it</PartOf
+            >
+            <PartOf name="Sum" element="heading" as="span" look="h3" class="push">107.00</PartOf>
             <PartButton name="Pay button">To the till</PartButton>
           </div>
         </StandOn>
@@ -113,10 +115,10 @@ const BASKET = [
     </StandOn>
     <StandOn section="promise">
       <div class="wide pad stack">
-        <PartOf name="Promise’s heading" figure="heading" as="h2" look="h2"
+        <PartOf name="Promise’s heading" element="heading" as="h2" look="h2"
           >Broken in the first year? We mend it</PartOf
         >
-        <PartOf name="Promise’s text" figure="text" look="text" class="measure"
+        <PartOf name="Promise’s text" element="text" look="text" class="measure"
           >Send it in an old box. You pay the stamp, we pay the way back.</PartOf
         >
         <PartButton name="Promise’s button">How mending works</PartButton>

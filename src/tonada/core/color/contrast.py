@@ -1,10 +1,9 @@
-"""Relative luminance, contrast ratio, and what WCAG 2.2 asks of each usage."""
+"""Relative luminance, contrast ratio, and the contrast scale."""
 
 from __future__ import annotations
 
-from enum import StrEnum
 from functools import lru_cache
-from typing import Final, Literal, TypeAlias
+from typing import Final
 
 import numpy as np
 
@@ -22,59 +21,6 @@ from tonada.core.color.spaces import (
 LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
 # WCAG 2.2 adds this to both luminances for the light that a screen reflects.
 FLARE: Final = 0.05
-
-Level: TypeAlias = Literal["A", "AA", "AAA"]
-Verdict: TypeAlias = Literal["AAA", "AA", "A", "fail", "excepted"]
-
-
-class Usage(StrEnum):
-    """What a figure on a ground is used for; it decides the ratio that is needed."""
-
-    BODY_TEXT = "body text"
-    LARGE_TEXT = "large text"
-    BUTTON_LABEL = "button label"
-    LINK = "link"
-    LINK_IN_TEXT = "link beside text"
-    PART = "part of a control"
-    FOCUS = "focus indicator"
-    DECORATION = "decoration"
-    DISABLED = "disabled"
-    LOGOTYPE = "logotype"
-
-    # The enumeration's own hash is a Python function, and every pair of every drag is looked up by it.
-    __hash__ = str.__hash__
-
-
-# What 1.4.3 and 1.4.11 except; the designer marks it, and it is never reported as passed.
-EXCEPTED: Final = frozenset({Usage.DECORATION, Usage.DISABLED, Usage.LOGOTYPE})
-
-_AA: Final[dict[Usage, float]] = {
-    Usage.BODY_TEXT: 4.5,
-    Usage.LARGE_TEXT: 3.0,
-    Usage.BUTTON_LABEL: 4.5,
-    Usage.LINK: 4.5,
-    # A link told from the text around it by colour alone, against that text: 1.4.1 with G183.
-    Usage.LINK_IN_TEXT: 3.0,
-    Usage.PART: 3.0,
-    Usage.FOCUS: 3.0,
-    Usage.DECORATION: 1.0,
-    Usage.DISABLED: 1.0,
-    Usage.LOGOTYPE: 1.0,
-}
-_AAA_TEXT: Final = {
-    Usage.BODY_TEXT: 7.0,
-    Usage.LARGE_TEXT: 4.5,
-    Usage.BUTTON_LABEL: 7.0,
-    Usage.LINK: 7.0,
-}
-# Success criteria 1.4.3 (AA) and 1.4.6 (AAA) for text, 1.4.11 (AA) for parts, which has no AAA, 1.4.1 (A)
-# for links beside text, 2.4.13 (AAA) for focus. Level A asks nothing but 1.4.1.
-NEEDED: Final[dict[Level, dict[Usage, float]]] = {
-    "A": {usage: 3.0 if usage is Usage.LINK_IN_TEXT else 1.0 for usage in Usage},
-    "AA": _AA,
-    "AAA": {**_AA, **_AAA_TEXT},
-}
-
 
 # The term of each channel value in the luminance, shape (channel, 256), and as numbers of Python.
 LUMINANCE_TERMS: Final = LUMINANCE_WEIGHTS[:, None] * SRGB8_TO_LINEAR
@@ -165,12 +111,3 @@ def composite(text: Srgb8, alpha: float, ground: Srgb8) -> Srgb8:
     """
     mixed = np.asarray(text) * alpha + np.asarray(ground) * (1 - alpha)
     return np.floor(mixed + 0.5).astype(np.uint8)
-
-
-def levels_of_ratio(ratio: float) -> dict[Literal["text", "large", "part"], Verdict]:
-    """Return the highest level that `ratio`, unrounded, reaches for text, large text and parts."""
-    return {
-        "text": "AAA" if ratio >= 7 else "AA" if ratio >= 4.5 else "fail",
-        "large": "AAA" if ratio >= 4.5 else "AA" if ratio >= 3 else "fail",
-        "part": "AA" if ratio >= 3 else "fail",
-    }

@@ -24,6 +24,8 @@ from tonada.core.color.spaces import (
 )
 from tonada.core.errors import InputError
 
+# Below this chroma a colour is a neutral: its hue counts for nothing, in chords, roles and verdicts.
+NEUTRAL_BELOW: Final = 0.03
 # A hue after rounding to 8 bits stays this close, in degrees, wherever there is chroma to speak of.
 HUE_KEPT: Final = 1.9
 MOST_FREE_ANGLES: Final = 5

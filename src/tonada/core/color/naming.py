@@ -24,7 +24,8 @@ HUE_FAMILIES: Final = (
     (344.0, "magenta", "plum"),
     (360.0, "rose", "wine"),
 )
-NEUTRAL_BELOW: Final = 0.018
+# Under this chroma nobody would name a hue. It is less than NEUTRAL_BELOW: a “warm grey” has a name.
+NAMED_GREY_BELOW: Final = 0.018
 DARK_BELOW: Final = 0.47
 _GREYS: Final = (
     (0.12, "black"),
@@ -38,7 +39,7 @@ _GREYS: Final = (
 def color_name(value: Hex) -> str:
     """Return a short name with a capital, such as “Deep indigo” or “Light grey”."""
     lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(hex_to_srgb8(value)))
-    if chroma < NEUTRAL_BELOW:
+    if chroma < NAMED_GREY_BELOW:
         grey = next((name for most, name in _GREYS if lightness < most), None)
         name = grey or ("white" if lightness > 0.995 else "off-white")
     else:

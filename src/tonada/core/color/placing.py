@@ -17,9 +17,10 @@ from tonada.core.color.spaces import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
+from tonada.core.color.wcag import NAMED_RATIOS
 
 # The ratios whose lines stand on the stave: large text and parts, body text, enhanced.
-LINES: Final = (3.0, 4.5, 7.0)
+LINES: Final = NAMED_RATIOS
 # A note that is let go this close to a line settles on it.
 SETTLE_WITHIN: Final = 0.009
 _STEPS: Final = 25

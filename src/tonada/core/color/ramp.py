@@ -19,6 +19,7 @@ from tonada.core.color.spaces import (
     largest_chroma,
     srgb8_to_hex,
 )
+from tonada.core.color.wcag import TEXT_RATIO
 from tonada.core.errors import InputError
 
 RampKind: TypeAlias = Literal["even", "mix"]
@@ -32,7 +33,7 @@ MOST_MIXED: Final = 20
 LIGHT_END: Final = 0.975
 DARK_END: Final = 0.185
 # Six of eleven steps apart is enough for text; so are the same parts of a longer or shorter ramp.
-PROMISED_RATIO: Final = 4.5
+PROMISED_RATIO: Final = TEXT_RATIO
 PROMISED_STEPS: Final = 6
 PROMISED_OF: Final = 11
 

@@ -5,14 +5,12 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Final
 
-from tonada.core.color.contrast import EXCEPTED, NEEDED, Level, Usage
+from tonada.core.color.wcag import CRITERIA, EXEMPT, TEXTS, Level, Usage
 
 # Large text by 1.4.3: 18 point, or 14 point bold, at 96 pixels an inch and 72 points.
 LARGE_FROM_PX: Final = 24.0
 LARGE_BOLD_FROM_PX: Final = 14 * 96 / 72
 BOLD_FROM: Final = 700
-
-TEXTS: Final = frozenset({Usage.BODY_TEXT, Usage.LARGE_TEXT, Usage.BUTTON_LABEL, Usage.LINK})
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,13 +18,13 @@ class Requirement:
     """ratio: what is needed, 1 where the level asks nothing. criterion: such as 1.4.3.
 
     usage: the one that counts, since size and weight make text large or not.
-    excepted: marked by the designer as decoration, disabled or logotype; nothing is needed then.
+    exempt: marked by the designer as decoration, disabled or logotype; nothing is needed then.
     """
 
     ratio: float
     criterion: str
     usage: Usage
-    excepted: bool
+    exempt: bool
 
 
 def requirement(
@@ -34,7 +32,8 @@ def requirement(
 ) -> Requirement:
     """Return what is asked. size: in CSS pixels; weight: 1 to 1000; where given they decide what is large."""
     counted = _counted(usage, size, weight)
-    return Requirement(NEEDED[level][counted], _criterion(counted, level), counted, counted in EXCEPTED)
+    asked = CRITERIA[level][counted]
+    return Requirement(asked.ratio, asked.number, counted, counted in EXEMPT)
 
 
 def is_large(size: float, weight: int | None) -> bool:
@@ -48,13 +47,3 @@ def _counted(usage: Usage, size: float | None, weight: int | None) -> Usage:
     if is_large(size, weight):
         return Usage.LARGE_TEXT
     return Usage.BODY_TEXT if usage is Usage.LARGE_TEXT else usage
-
-
-def _criterion(usage: Usage, level: Level) -> str:
-    if usage is Usage.LINK_IN_TEXT:
-        return "1.4.1"
-    if usage is Usage.FOCUS:
-        return "2.4.13" if level == "AAA" else "1.4.11"
-    if usage is Usage.PART:
-        return "1.4.11"
-    return "1.4.6" if level == "AAA" else "1.4.3"

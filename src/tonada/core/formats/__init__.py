@@ -8,6 +8,6 @@ svg_swatches   the filled shapes of a swatch sheet       plain      any text wit
 """
 
 from tonada.core.formats.detect import FORMATS, read_list
-from tonada.core.formats.listed import ColorList, ListedColor, Note
+from tonada.core.formats.listed import ColorList, ListedColor, ListWarning
 
-__all__ = ["FORMATS", "ColorList", "ListedColor", "Note", "read_list"]
+__all__ = ["FORMATS", "ColorList", "ListWarning", "ListedColor", "read_list"]

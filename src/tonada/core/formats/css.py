@@ -30,7 +30,7 @@ def read_css(text: str) -> ColorList:
             dark = any("dark" in condition for condition in one.context)
             found.add(colors[0], f"{name} (dark)" if dark else name, line=line)
         else:
-            found.note(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
+            found.warn(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
     return found.build()
 
 

@@ -27,7 +27,7 @@ def read_gpl(text: str) -> ColorList:
             continue
         entry = _ENTRY.match(line[:500])
         if entry is None:
-            found.note(number, f"“{stripped[:60]}” is not an entry such as “43 58 140 Indigo”.")
+            found.warn(number, f"“{stripped[:60]}” is not an entry such as “43 58 140 Indigo”.")
             continue
         name = (entry.group(4) or "").strip()
         unnamed = name.lower() in ("", "untitled")

@@ -10,13 +10,16 @@ from tonada.core.color.contrast import composite
 from tonada.core.color.notation import ReadColor, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
-from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_NOTES, MAX_NAME_LENGTH
+from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_WARNINGS, MAX_NAME_LENGTH
+from tonada.core.take.earlier import ROLES_OF_FORMAT_1
 from tonada.core.take.take import Role
 from tonada.core.take.texts import one_line
 
 # What people call a role in stylesheets and guides, beside the role's own name.
 ROLE_WORDS: Final = {
     **{str(role): role for role in Role},
+    # What files of earlier releases call them.
+    **{old: Role(new) for old, new in ROLES_OF_FORMAT_1.items()},
     "brand": Role.PRIMARY,
     "main": Role.PRIMARY,
     "highlight": Role.ACCENT,
@@ -48,7 +51,7 @@ class ListedColor:
 
 
 @dataclass(frozen=True, slots=True)
-class Note:
+class ListWarning:
     """Something that could not be taken as it stands, or was changed. line: from 1, or None."""
 
     line: int | None
@@ -61,7 +64,7 @@ class ColorList:
 
     format: str
     colors: tuple[ListedColor, ...]
-    notes: tuple[Note, ...]
+    warnings: tuple[ListWarning, ...]
     title: str | None = None
 
 
@@ -71,7 +74,7 @@ class ListBuilder:
     def __init__(self, format_name: str) -> None:
         self._format = format_name
         self._colors: dict[tuple[Hex, str | None], ListedColor] = {}
-        self._notes: list[Note] = []
+        self._warnings: list[ListWarning] = []
         self._roles: set[Role] = set()
         self.title: str | None = None
 
@@ -81,14 +84,14 @@ class ListBuilder:
         """Take a colour; what had to be changed about it is noted."""
         value, shown = color.hex, plain_name(name)
         if color.alpha == 0:
-            self.note(line, f"{shown or 'A colour'} is fully transparent and was left out.")
+            self.warn(line, f"{shown or 'A colour'} is fully transparent and was left out.")
             return
         if color.alpha < 1:
             white = hex_to_srgb8("#ffffff")
             value = srgb8_to_hex(composite(hex_to_srgb8(color.hex), color.alpha, white))
-            self.note(line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.")
+            self.warn(line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.")
         if color.mapped:
-            self.note(line, f"{shown or value} lies outside sRGB; taken with less chroma, {value}.")
+            self.warn(line, f"{shown or value} lies outside sRGB; taken with less chroma, {value}.")
         if len(self._colors) >= MAX_LIST_COLORS:
             raise InputError(
                 f"The list has more than {MAX_LIST_COLORS} colours, which is the limit.", field="file"
@@ -100,28 +103,30 @@ class ListBuilder:
         self._colors.setdefault((value, shown), ListedColor(value, shown, own))
 
     def add_text(self, text: str, name: str | None, *, line: int | None = None) -> bool:
-        """Take a colour from its notation; note it and return False where it is none."""
+        """Take a colour from its notation; warn and return False where it is none."""
         try:
             self.add(read_color(text), name, line=line)
         except ColorError:
             label = f"{plain_name(name)}: " if name else ""
-            self.note(line, f"{label}“{' '.join(text.split())[:60]}” is not a colour.")
+            self.warn(line, f"{label}“{' '.join(text.split())[:60]}” is not a colour.")
             return False
         return True
 
-    def note(self, line: int | None, text: str) -> None:
-        """Note something for the person; further ones than the limit are only counted."""
-        self._notes.append(Note(line, text[:300]))
+    def warn(self, line: int | None, text: str) -> None:
+        """Warn the person of something; further ones than the limit are only counted."""
+        self._warnings.append(ListWarning(line, text[:300]))
 
     def build(self) -> ColorList:
         """Return the list. Raises InputError where no colour was found."""
         if not self._colors:
-            detail = f" {_where(self._notes[0])}" if self._notes else ""
+            detail = f" {_where(self._warnings[0])}" if self._warnings else ""
             raise InputError(f"No colour was found.{detail}", field="file")
-        notes = self._notes[:MAX_LIST_NOTES]
-        if len(self._notes) > MAX_LIST_NOTES:
-            notes.append(Note(None, f"{len(self._notes) - MAX_LIST_NOTES} more lines could not be read."))
-        return ColorList(self._format, tuple(self._colors.values()), tuple(notes), plain_name(self.title))
+        warnings = self._warnings[:MAX_LIST_WARNINGS]
+        if len(self._warnings) > MAX_LIST_WARNINGS:
+            warnings.append(
+                ListWarning(None, f"{len(self._warnings) - MAX_LIST_WARNINGS} more lines could not be read.")
+            )
+        return ColorList(self._format, tuple(self._colors.values()), tuple(warnings), plain_name(self.title))
 
 
 def plain_name(name: str | None) -> str | None:
@@ -137,5 +142,5 @@ def role_of_name(name: str | None) -> Role | None:
     return ROLE_WORDS.get(word)
 
 
-def _where(note: Note) -> str:
-    return f"Line {note.line}: {note.text}" if note.line else note.text
+def _where(warning: ListWarning) -> str:
+    return f"Line {warning.line}: {warning.text}" if warning.line else warning.text

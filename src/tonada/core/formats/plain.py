@@ -28,7 +28,7 @@ def read_plain(text: str) -> ColorList:
     for number, line in enumerate(text.splitlines(), 1):
         line = line[:2000]
         if line.strip() and not _read_line(line, number, found):
-            found.note(number, f"“{' '.join(line.split())[:60]}” holds no colour.")
+            found.warn(number, f"“{' '.join(line.split())[:60]}” holds no colour.")
     return found.build()
 
 

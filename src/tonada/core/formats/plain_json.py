@@ -29,14 +29,14 @@ def read_json(root: dict[str, Json]) -> ColorList:
     for number, entry in enumerate(entries if isinstance(entries, list) else [], 1):
         value = entry.get("hex") if isinstance(entry, dict) else entry
         if not isinstance(value, str) or len(value) > LONGEST_COLOR:
-            found.note(None, f"Entry {number} has no “hex”.")
+            found.warn(None, f"Entry {number} has no “hex”.")
             continue
         name = entry.get("name") if isinstance(entry, dict) else None
         role = entry.get("role") if isinstance(entry, dict) else None
         try:
             color = read_color(value)
         except ColorError as reason:
-            found.note(None, f"Entry {number}: {reason}")
+            found.warn(None, f"Entry {number}: {reason}")
             continue
         found.add(
             color,

@@ -13,9 +13,9 @@ from typing import Final, Literal, TypeAlias
 from tonada.core.color.spaces import Hex
 from tonada.core.color.writing import CSS_NOTATIONS, WrittenAs, written
 from tonada.core.errors import InputError
-from tonada.core.proof.grounds import called, grounds_of
+from tonada.core.proof.grounds import grounds_of
 from tonada.core.take.parts import Pair
-from tonada.core.take.proof_settings import Figure
+from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take, role_name, role_rank
 
 Naming: TypeAlias = Literal["kebab", "camel", "snake"]
@@ -122,7 +122,7 @@ def _values(take: Take, options: Options) -> tuple[Value, ...]:
     if options.steps:
         values += _steps(take, owners)
     if options.roles:
-        bare = [value for value in values if options.steps or not _is_worn(take, value, owners)]
+        bare = [value for value in values if options.steps or not _is_used(take, value, owners)]
         # A role refers only to what has a name of its own on the sheet.
         values = [*_role_values(take, owners, {value.words for value in bare}), *bare]
     if options.grounds:
@@ -148,7 +148,7 @@ def _role_values(
         )
 
 
-def _is_worn(take: Take, value: Value, owners: dict[str, tuple[str, ...]]) -> bool:
+def _is_used(take: Take, value: Value, owners: dict[str, tuple[str, ...]]) -> bool:
     """A swatch that a role has needs no second name where steps aren't asked for."""
     owner = next(key for key, words in owners.items() if words == value.words)
     return bool(take.roles_of(owner))
@@ -183,17 +183,19 @@ def _steps(take: Take, owners: dict[str, tuple[str, ...]]) -> list[Value]:
 
 
 def _ground_values(take: Take) -> list[Value]:
-    """Return what every figure wears on every ground: “on mist heading”."""
+    """Return what every element wears on every ground: “on mist heading”."""
     values = []
     for ground in grounds_of(take):
         base = ("on", *words_of(ground.name))
         values.append(
-            Value("ground", (*base, "ground"), ground.name, ground.hex, f"{called(take, ground.key)}")
+            Value("ground", (*base, "ground"), ground.name, ground.hex, take.display_name(ground.key))
         )
         values += [
-            Value("ground", (*base, *words_of(one.figure)), f"{ground.name}, {one.figure}", one.hex, one.name)
-            for one in ground.figures
-            if one.figure in Figure
+            Value(
+                "ground", (*base, *words_of(one.element)), f"{ground.name}, {one.element}", one.hex, one.name
+            )
+            for one in ground.elements
+            if one.element in Element
         ]
     return values
 

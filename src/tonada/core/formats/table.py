@@ -54,12 +54,12 @@ def _read_row(row: list[str], cells: dict[str, str], number: int, found: ListBui
         value, name = _guess(row)
         role = role_of_name(name)
     if value is None:
-        found.note(number, f"“{', '.join(row)[:60]}” holds no colour.")
+        found.warn(number, f"“{', '.join(row)[:60]}” holds no colour.")
         return
     try:
         found.add(read_color(value), name, line=number, role=role)
     except ColorError:
-        found.note(number, f"“{value[:60]}” is not a colour.")
+        found.warn(number, f"“{value[:60]}” is not a colour.")
 
 
 def _guess(row: list[str]) -> tuple[str | None, str | None]:

@@ -1,7 +1,7 @@
 """Design tokens JSON: the Design Tokens Community Group's format and colour modules, 2025.10.
 
 Colours are taken with their path as name; references ({group.token} and $ref) are followed, a type
-holds for all of its group, and groups may extend others. Composite tokens are skipped with a note.
+holds for all of its group, and groups may extend others. Composite tokens are skipped with a warning.
 """
 
 from __future__ import annotations
@@ -132,12 +132,12 @@ class _Reader:
         is_color = kind == "color" or (kind is None and _looks_like_color(value))
         if not is_color:
             if kind in COMPOSITE_TYPES:
-                self._found.note(None, f"{name}: a composite token ({kind}) was skipped.")
+                self._found.warn(None, f"{name}: a composite token ({kind}) was skipped.")
             return
         try:
             self._found.add(_color(value), name, role=role_of_name(path[-1] if path else None))
         except ColorError as reason:
-            self._found.note(None, f"{name}: {reason}")
+            self._found.warn(None, f"{name}: {reason}")
 
     def _resolve(self, token: dict[str, Json], kind: str | None) -> tuple[Json, str | None]:
         """Return the value behind all references, with its type."""

@@ -11,9 +11,10 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from xml.etree import ElementTree
 
-from tonada.core.color.contrast import Level, Usage, composite, ratio_between, rounded_down
+from tonada.core.color.contrast import composite, ratio_between, rounded_down
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.color.wcag import Level, Usage
 from tonada.core.errors import InputError
 from tonada.core.formats.check_key import PAIRS_KEY
 from tonada.core.formats.detect import decode_text
@@ -26,7 +27,7 @@ from tonada.core.take.take import Take
 
 @dataclass(frozen=True, slots=True)
 class CheckedPair:
-    """ratio: exact. passes: an excepted pair doesn't, and doesn't fail either."""
+    """ratio: exact. passes: an exempt pair doesn't, and doesn't fail either."""
 
     text: str
     ground: str
@@ -36,11 +37,11 @@ class CheckedPair:
     ratio: float
     needed: float
     passes: bool
-    excepted: bool
+    exempt: bool
 
     @property
     def fails(self) -> bool:
-        return not self.passes and not self.excepted
+        return not self.passes and not self.exempt
 
 
 def check_file(data: bytes, name: str, level: Level = "AA") -> tuple[CheckedPair, ...]:
@@ -75,7 +76,7 @@ def check_take(take: Take) -> tuple[CheckedPair, ...]:
             ratio=one.ratio,
             needed=one.needed,
             passes=one.passes,
-            excepted=one.excepted,
+            exempt=one.exempt,
         )
         for scheme in schemes
         for one in evaluate(scheme).pairs
@@ -143,8 +144,8 @@ def _checked(
         usage=usage,
         ratio=ratio,
         needed=asked.ratio,
-        passes=ratio >= asked.ratio and not asked.excepted,
-        excepted=asked.excepted,
+        passes=ratio >= asked.ratio and not asked.exempt,
+        exempt=asked.exempt,
     )
 
 
@@ -155,7 +156,7 @@ def as_junit(pairs: tuple[CheckedPair, ...], name: str) -> str:
         name=name,
         tests=str(len(pairs)),
         failures=str(sum(one.fails for one in pairs)),
-        skipped=str(sum(one.excepted for one in pairs)),
+        skipped=str(sum(one.exempt for one in pairs)),
     )
     for one in pairs:
         case = ElementTree.SubElement(
@@ -164,6 +165,6 @@ def as_junit(pairs: tuple[CheckedPair, ...], name: str) -> str:
         reached = f"{rounded_down(one.ratio)} of {one.needed:g} : 1"
         if one.fails:
             ElementTree.SubElement(case, "failure", message=reached)
-        elif one.excepted:
-            ElementTree.SubElement(case, "skipped", message=f"excepted: {one.usage}")
+        elif one.exempt:
+            ElementTree.SubElement(case, "skipped", message=f"exempt: {one.usage}")
     return ElementTree.tostring(suite, encoding="unicode", xml_declaration=True)

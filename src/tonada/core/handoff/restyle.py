@@ -14,7 +14,6 @@ from tonada.core.color.notation import COLOR_FUNCTIONS, COLOR_NAMES, ReadColor, 
 from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.sheet import USUAL_OPTIONS, joined, words_of
-from tonada.core.proof.grounds import called
 from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE, group_uses
 from tonada.core.source.stylesheets.scan import scan_stylesheet
 from tonada.core.source.stylesheets.usage import (
@@ -24,9 +23,10 @@ from tonada.core.source.stylesheets.usage import (
     read_stylesheets,
     takes_color,
 )
+from tonada.core.take.key import step_key
 from tonada.core.take.take import Role, Take
 
-Written: TypeAlias = Literal["values", "properties"]
+WriteAs: TypeAlias = Literal["values", "properties"]
 
 # The objective: how far the new colour is (deltaEOK), what speaks against it added.
 UNSUITED_COSTS: Final = 0.08  # a role that does another job than the old colour did
@@ -34,8 +34,8 @@ STEP_COSTS: Final = 0.02  # a step where a role would do
 SAME: Final = 0.01  # closer than this a role is the colour itself, whatever it was used for
 
 _SUITED: Final[Mapping[str, tuple[Role, ...]]] = {
-    "text": (Role.INK, Role.MUTED, Role.LINK, Role.PRIMARY, Role.PAPER, Role.BAD, Role.GOOD),
-    "ground": (Role.PAPER, Role.MIST, Role.NIGHT, Role.PRIMARY, Role.SECONDARY, Role.ACCENT),
+    "text": (Role.INK, Role.MUTED, Role.LINK, Role.PRIMARY, Role.PAPER, Role.ERROR, Role.SUCCESS),
+    "ground": (Role.PAPER, Role.MIST, Role.DEEP, Role.PRIMARY, Role.SECONDARY, Role.ACCENT),
     "border": (Role.LINE, Role.MIST, Role.MUTED, Role.PRIMARY),
     "other": (),
 }
@@ -108,7 +108,7 @@ def propose_mapping(
 
 
 def restyle(
-    take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, str], write: Written = "values"
+    take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, str], write: WriteAs = "values"
 ) -> Restyled:
     """Return the files with each mapped value replaced; formatting and comments stay as they are.
 
@@ -128,7 +128,7 @@ def restyle(
 
 def _candidates(take: Take) -> list[str]:
     owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
-    steps = [f"{owner}/{row + 1}" for owner in owners for row in range(len(take.ramp(owner).hexes))]
+    steps = [step_key(owner, row + 1) for owner in owners for row in range(len(take.ramp(owner).hexes))]
     return [*dict.fromkeys(one.role for one in take.roles), *steps]
 
 
@@ -144,7 +144,7 @@ def _mapped(
         members=tuple(dict.fromkeys(value for use in uses for value in _values_of(use))),
         count=sum(use.count for use in uses),
         key=key,
-        name=called(take, key),
+        name=take.display_name(key),
         new_hex=take.color_of(key),
         difference=away,
         **sums,
@@ -181,7 +181,7 @@ def _cost_of(key: str, distance: float, suited: set[str]) -> float:
     return UNSUITED_COSTS if suited and key not in suited and distance > SAME else 0.0
 
 
-def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: Written) -> tuple[str, int]:
+def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs) -> tuple[str, int]:
     parts: list[str] = []
     at = count = 0
     for declaration in scan_stylesheet(text, takes_color):
@@ -190,7 +190,7 @@ def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: 
             if target is None:
                 continue
             begin = declaration.start + start
-            parts += [text[at:begin], _written(take, target, color.alpha, write)]
+            parts += [text[at:begin], _replacement(take, target, color.alpha, write)]
             at = declaration.start + end
             count += 1
     return "".join([*parts, text[at:]]), count
@@ -207,7 +207,7 @@ def _colors_of(value: str) -> Iterator[tuple[int, int, ReadColor]]:
             continue
 
 
-def _written(take: Take, target: tuple[str, Hex], alpha: float, write: Written) -> str:
+def _replacement(take: Take, target: tuple[str, Hex], alpha: float, write: WriteAs) -> str:
     key, value = target
     percent = f"{alpha * 100:.4g}%"
     if write == "properties":
@@ -220,9 +220,8 @@ def _written(take: Take, target: tuple[str, Hex], alpha: float, write: Written) 
 
 
 def _property(take: Take, key: str) -> str:
-    words = (
-        words_of(key) if take.has_role(key) and not key.startswith("own-") else words_of(called(take, key))
-    )
+    is_ours = take.has_role(key) and not key.startswith("own-")
+    words = words_of(key if is_ours else take.display_name(key))
     return f"--{joined(words or ('color',), USUAL_OPTIONS)}"
 
 

@@ -8,9 +8,9 @@ from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between, rounded_down
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.errors import TakeError
-from tonada.core.proof.grounds import called
 from tonada.core.take.take import Role, Take
 
 Purpose: TypeAlias = Literal[
@@ -32,8 +32,8 @@ Purpose: TypeAlias = Literal[
 _BY_PURPOSE: Final[Mapping[Purpose, tuple[Role, ...]]] = {
     "ground": (Role.PAPER,),
     "second ground": (Role.MIST, Role.PAPER),
-    "dark ground": (Role.NIGHT, Role.INK),
-    "text": (Role.INK, Role.NIGHT),
+    "dark ground": (Role.DEEP, Role.INK),
+    "text": (Role.INK, Role.DEEP),
     "quiet text": (Role.MUTED, Role.INK),
     "heading": (Role.PRIMARY, Role.INK),
     "link": (Role.LINK, Role.PRIMARY),
@@ -41,7 +41,7 @@ _BY_PURPOSE: Final[Mapping[Purpose, tuple[Role, ...]]] = {
     "second brand": (Role.SECONDARY, Role.PRIMARY),
     "call": (Role.ACCENT, Role.PRIMARY),
     "line": (Role.LINE, Role.MUTED),
-    "extra": (Role.ACCENT_2, Role.ACCENT_3, Role.SECONDARY, Role.NOTE, Role.GOOD),
+    "extra": (Role.ACCENT_2, Role.ACCENT_3, Role.SECONDARY, Role.INFO, Role.SUCCESS),
 }
 PURPOSES: Final[tuple[Purpose, ...]] = (*_BY_PURPOSE, "call text")
 
@@ -57,7 +57,7 @@ class Slot:
     purpose: Purpose
     notation: WrittenAs = "hex"
     on: str | None = None
-    needed: float = 4.5
+    needed: float = TEXT_RATIO
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,7 +94,7 @@ SHIPPED: Final = (
             Slot("Background", "ground"),
             Slot("Section background", "second ground"),
             Slot("Main colour", "brand"),
-            Slot("Button", "call", on="Background", needed=3.0),
+            Slot("Button", "call", on="Background", needed=LARGE_RATIO),
             Slot("Text", "text", on="Background"),
         ),
     ),
@@ -105,7 +105,7 @@ SHIPPED: Final = (
             Slot("Page", "ground"),
             Slot("Panel", "second ground"),
             Slot("Footer", "dark ground"),
-            Slot("Heading", "heading", on="Page", needed=3.0),
+            Slot("Heading", "heading", on="Page", needed=LARGE_RATIO),
             Slot("Body", "text", on="Page"),
             Slot("Link", "link", on="Page"),
             Slot("Button face", "call"),
@@ -195,7 +195,7 @@ def _filled(take: Take, slot: Slot, keys: Mapping[str, tuple[str, bool]]) -> Fil
             has = rounded_down(ratio)
             warning = f"{slot.name} always stands on {slot.on} there, at {has} of {slot.needed:g} to 1."
     text = written(value, slot.notation)
-    return FilledSlot(slot, key, called(take, key), value, text, by_rule, ratio, warning)
+    return FilledSlot(slot, key, take.display_name(key), value, text, by_rule, ratio, warning)
 
 
 def _is_there(take: Take, key: str) -> bool:

@@ -8,7 +8,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color.hue_rules import color_at
+from tonada.core.color.hue_rules import NEUTRAL_BELOW, color_at
 from tonada.core.color.spaces import (
     Floats,
     Hex,
@@ -18,7 +18,7 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
     srgb8_to_oklch,
 )
-from tonada.core.harmony.chord import NEUTRAL_BELOW, is_for_reading
+from tonada.core.harmony.chord import is_for_reading
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab
 from tonada.core.take.take import Role, Swatch, Take
@@ -29,7 +29,7 @@ MOST_HUES: Final = 3
 # Hues this close, in degrees, are one hue.
 SAME_HUE: Final = 25.0
 # Neighbours closer than this (deltaEOK) aren't told apart across a page.
-TOLD_APART: Final = 0.07
+HUES_APART: Final = 0.07
 # Opposites closer than this in lightness, both this chromatic, seem to move at their edge.
 VIBRATES_WITHIN: Final = 0.08
 VIBRATES_FROM: Final = 0.09
@@ -52,7 +52,7 @@ class Advice:
 
 
 @dataclass(frozen=True, slots=True)
-class _Voice:
+class _HuedSwatch:
     swatch: Swatch
     lightness: float
     chroma: float
@@ -62,30 +62,30 @@ class _Voice:
 
 def advise(take: Take) -> tuple[Advice, ...]:
     """Return what there is to say about a take's colours; black, white and grey don't count."""
-    voices = _voices(take)
-    said = [*_many_hues(voices), *_pairs(voices), *_accent(take, voices)]
+    hued = _hued_swatches(take)
+    said = [*_many_hues(hued), *_pairs(hued), *_accent(take, hued)]
     return tuple(said)
 
 
-def _voices(take: Take) -> list[_Voice]:
+def _hued_swatches(take: Take) -> list[_HuedSwatch]:
     if not take.swatches:
         return []
     colors = hexes_to_srgb8(tuple(one.hex for one in take.swatches))
     places, labs = srgb8_to_oklch(colors), srgb8_to_oklab(colors)
     return [
-        _Voice(swatch, float(places[row, 0]), float(places[row, 1]), float(places[row, 2]), labs[row])
+        _HuedSwatch(swatch, float(places[row, 0]), float(places[row, 1]), float(places[row, 2]), labs[row])
         for row, swatch in enumerate(take.swatches)
         if places[row, 1] >= NEUTRAL_BELOW and not is_for_reading(take, swatch.id)
     ]
 
 
-def _many_hues(voices: list[_Voice]) -> list[Advice]:
-    families: list[list[_Voice]] = []
-    for voice in sorted(voices, key=lambda one: one.hue):
-        if families and float(hue_distance(families[-1][-1].hue, voice.hue)) < SAME_HUE:
-            families[-1].append(voice)
+def _many_hues(hued: list[_HuedSwatch]) -> list[Advice]:
+    families: list[list[_HuedSwatch]] = []
+    for one_hued in sorted(hued, key=lambda one: one.hue):
+        if families and float(hue_distance(families[-1][-1].hue, one_hued.hue)) < SAME_HUE:
+            families[-1].append(one_hued)
         else:
-            families.append([voice])
+            families.append([one_hued])
     if len(families) > 1 and float(hue_distance(families[0][0].hue, families[-1][-1].hue)) < SAME_HUE:
         families[0] = families.pop() + families[0]
     if len(families) <= MOST_HUES:
@@ -98,18 +98,18 @@ def _many_hues(voices: list[_Voice]) -> list[Advice]:
     ids = tuple(family[0].swatch.id for family in families)
     if not free:
         return [Advice("many hues", text, ids)]
-    mover = min(free, key=lambda one: min(_turn(one, other) for other in voices if other is not one))
-    near = min((one for one in voices if one is not mover), key=lambda one: _turn(mover, one))
+    mover = min(free, key=lambda one: min(_turn(one, other) for other in hued if other is not one))
+    near = min((one for one in hued if one is not mover), key=lambda one: _turn(mover, one))
     value = color_at(mover.lightness, mover.chroma, near.hue)
     act = f"Bring {mover.swatch.name} to the hue of {near.swatch.name}"
     return [Advice("many hues", text, ids, act, mover.swatch.id, value)]
 
 
-def _pairs(voices: list[_Voice]) -> list[Advice]:
+def _pairs(hued: list[_HuedSwatch]) -> list[Advice]:
     said: list[Advice] = []
-    for one, other in combinations(voices, 2):
+    for one, other in combinations(hued, 2):
         apart = float(delta_e_ok(one.lab, other.lab))
-        if apart < TOLD_APART:
+        if apart < HUES_APART:
             text = (
                 f"{one.swatch.name} and {other.swatch.name} differ by {apart:.2f}, too little to be told "
                 "apart on a page."
@@ -127,7 +127,7 @@ def _pairs(voices: list[_Voice]) -> list[Advice]:
     return said
 
 
-def _vibrates(one: _Voice, other: _Voice) -> bool:
+def _vibrates(one: _HuedSwatch, other: _HuedSwatch) -> bool:
     return (
         _turn(one, other) > 150
         and abs(one.lightness - other.lightness) < VIBRATES_WITHIN
@@ -135,16 +135,16 @@ def _vibrates(one: _Voice, other: _Voice) -> bool:
     )
 
 
-def _confused_by(one: _Voice, other: _Voice) -> Sight | None:
+def _confused_by(one: _HuedSwatch, other: _HuedSwatch) -> Sight | None:
     colors = hexes_to_srgb8((one.swatch.hex, other.swatch.hex))
     for sight in _SIGHTS:
         seen = simulated_oklab(colors, sight)
-        if float(delta_e_ok(seen[0], seen[1])) < TOLD_APART:
+        if float(delta_e_ok(seen[0], seen[1])) < HUES_APART:
             return sight
     return None
 
 
-def _lighter(kind: AdviceKind, text: str, one: _Voice, other: _Voice) -> Advice:
+def _lighter(kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch) -> Advice:
     """Advise to move the free one of two in lightness, away from the other."""
     ids = (one.swatch.id, other.swatch.id)
     mover, fixed = (other, one) if not other.swatch.held else (one, other)
@@ -161,7 +161,7 @@ def _lighter(kind: AdviceKind, text: str, one: _Voice, other: _Voice) -> Advice:
     return Advice(kind, text, ids, act, mover.swatch.id, value)
 
 
-def _accent(take: Take, voices: list[_Voice]) -> list[Advice]:
+def _accent(take: Take, hued: list[_HuedSwatch]) -> list[Advice]:
     if not (take.has_role(Role.ACCENT) and take.has_role(Role.PRIMARY)):
         return []
     accent, primary = take.swatch_of(Role.ACCENT), take.swatch_of(Role.PRIMARY)
@@ -176,10 +176,10 @@ def _accent(take: Take, voices: list[_Voice]) -> list[Advice]:
     text = f"The accent {accent.name} hardly calls: {why}."
     if accent.held:
         return [Advice("quiet accent", text + " It is held.", (accent.id,))]
-    hue = float(places[1, 2]) + 180 if voices else 60.0
+    hue = float(places[1, 2]) + 180 if hued else 60.0
     act = f"Set {accent.name} opposite Primary"
     return [Advice("quiet accent", text, (accent.id,), act, accent.id, color_at(0.76, 0.15, hue))]
 
 
-def _turn(one: _Voice, other: _Voice) -> float:
+def _turn(one: _HuedSwatch, other: _HuedSwatch) -> float:
     return float(hue_distance(one.hue, other.hue))

@@ -10,7 +10,7 @@ from typing import Final
 
 import numpy as np
 
-from tonada.core.color.hue_rules import FREE, color_at, rule_angles, spread_at
+from tonada.core.color.hue_rules import FREE, NEUTRAL_BELOW, color_at, rule_angles, spread_at
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.placing import color_at_position, same_luminance, settled, web_safe
 from tonada.core.color.spaces import (
@@ -24,13 +24,11 @@ from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import SIGNALS, Origin, Role, Swatch, Take
 
-# Below this chroma a colour is a neutral: it has no place in a chord.
-NEUTRAL_BELOW: Final = 0.03
 # A swatch this close to an angle, in degrees, stands there; a held one farther away has no seat.
 SEATED_WITHIN: Final = 12.0
 # What stands under and in text is made to be read, not to harmonise.
 READING_ROLES: Final = frozenset(
-    (Role.PAPER, Role.MIST, Role.NIGHT, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
+    (Role.PAPER, Role.MIST, Role.DEEP, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
 )
 
 
@@ -88,7 +86,7 @@ def place_of(swatch: Swatch) -> tuple[float, float, float]:
     return hex_to_oklch(swatch.hex)
 
 
-def players(take: Take) -> tuple[Swatch, ...]:
+def chord_members(take: Take) -> tuple[Swatch, ...]:
     """Return the swatches of the chord but for its anchor: coloured, and not made for reading."""
     anchor = anchor_of(take)
     return tuple(
@@ -99,7 +97,7 @@ def players(take: Take) -> tuple[Swatch, ...]:
 
 
 def play(take: Take, *, turn: float = 0.0) -> Take:
-    """Return the take with its free players at the angles of its rule, the chord turned by `turn` degrees.
+    """Return the take with its free members at the angles of its rule, turned by `turn` degrees.
 
     Lightness and chroma stay. What was made from the anchor turns with it, at the same luminance,
     so that it reads as it did. Raises InputError for an unknown rule or a spread out of range.
@@ -119,7 +117,7 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
             if made and not swatch.held and _chroma(swatch) > 1e-6:
                 _, chroma, own = hex_to_oklch(swatch.hex)
                 values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
-    for swatch, angle in _seats(players(take), angles, hue):
+    for swatch, angle in _seats(chord_members(take), angles, hue):
         if not swatch.held:
             values[swatch.id] = _at_hue(swatch.hex, turned + angle)
     return recolor_many(take, _limited(take, values), f"by the rule “{take.harmony.rule}”", "harmony")
@@ -142,7 +140,7 @@ def move_flag(take: Take, index: int, angle: float) -> Take:
 
 
 def shape(take: Take) -> Take:
-    """Return the take with its free players, and a free anchor, in the take's character.
+    """Return the take with its free members, and a free anchor, in the take's character.
 
     Ranked by lightness they stand evenly over the span; chroma is a share of the most that sRGB
     has there. Hues stay.
@@ -151,7 +149,7 @@ def shape(take: Take) -> Take:
     anchor = anchor_of(take)
     if character is None or anchor is None:
         return take
-    members = [one for one in (anchor, *players(take)) if _chroma(one) >= NEUTRAL_BELOW]
+    members = [one for one in (anchor, *chord_members(take)) if _chroma(one) >= NEUTRAL_BELOW]
     members.sort(key=lambda one: hex_to_oklch(one.hex)[0])
     values = {}
     for rank, swatch in enumerate(members):
@@ -224,7 +222,7 @@ def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
     if anchor is None:
         return tuple((angle, None) for angle in angles)
     hue = hex_to_oklch(anchor.hex)[2]
-    seats = {angle: swatch for swatch, angle in _best_seats(players(take), angles, hue)}
+    seats = {angle: swatch for swatch, angle in _best_seats(chord_members(take), angles, hue)}
     result: list[tuple[float, str | None]] = []
     for angle in angles:
         swatch = seats.get(angle)

@@ -10,6 +10,7 @@ import numpy as np
 from PIL import Image
 
 from tonada.core.color.contrast import position_of, ratio_length, relative_luminance, scale_position
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.placing import LINES
 from tonada.core.color.spaces import (
     Floats,
@@ -18,7 +19,7 @@ from tonada.core.color.spaces import (
     oklch_to_oklab,
     oklch_to_srgb8,
 )
-from tonada.core.harmony.chord import NEUTRAL_BELOW, anchor_of, ground_of, open_angles, place_of
+from tonada.core.harmony.chord import anchor_of, ground_of, open_angles, place_of
 from tonada.core.take.take import Take
 
 FIELD_COLUMNS: Final = 120

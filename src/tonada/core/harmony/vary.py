@@ -14,7 +14,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance
-from tonada.core.color.hue_rules import nearest_of_hue
+from tonada.core.color.hue_rules import NEUTRAL_BELOW, nearest_of_hue
 from tonada.core.color.placing import web_safe
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import (
@@ -28,7 +28,7 @@ from tonada.core.color.spaces import (
 )
 from tonada.core.errors import InputError
 from tonada.core.harmony.character import Character
-from tonada.core.harmony.chord import NEUTRAL_BELOW, anchor_of, character_of, play, players
+from tonada.core.harmony.chord import anchor_of, character_of, chord_members, play
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import Take
 
@@ -86,7 +86,7 @@ def restored(take: Take) -> Take:
 
 def _free(take: Take) -> tuple[str, ...]:
     anchor = anchor_of(take)
-    members = (*((anchor,) if anchor else ()), *players(take))
+    members = (*((anchor,) if anchor else ()), *chord_members(take))
     return tuple(one.id for one in members if not one.held)
 
 

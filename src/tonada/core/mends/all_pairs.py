@@ -26,9 +26,10 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
 )
 from tonada.core.mends.cheapest import Candidates, cheapest_choice
-from tonada.core.mends.one_pair import called, is_held, owner_of
+from tonada.core.mends.one_pair import is_held
 from tonada.core.pairs.evaluation import PairFigures, evaluate
-from tonada.core.pairs.ground_pairs import absorbed, with_worn_pairs
+from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
+from tonada.core.take.key import read_key, step_key
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import Take
 
@@ -90,8 +91,8 @@ def mend_all(take: Take) -> MendedTake:
         if not failing:
             break
         # Steps follow their swatch: what moved may have moved others, so it is looked at again.
-        after, lost = _one_round(with_worn_pairs(mended), given_up)
-        mended = absorbed(after)
+        after, lost = _one_round(with_ground_pairs(mended), given_up)
+        mended = without_ground_pairs(after)
         given_up |= lost
     short = [one for one in evaluate(mended).pairs if one.short_by > 0]
     return MendedTake(mended, _moves(take, mended), tuple(_why(mended, one) for one in short))
@@ -99,7 +100,7 @@ def mend_all(take: Take) -> MendedTake:
 
 def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
     movers, place = _movers(take)
-    pairs = [one for one in evaluate(take).pairs if not one.excepted and one.id not in given_up]
+    pairs = [one for one in evaluate(take).pairs if not one.exempt and one.id not in given_up]
     needs = [_need(take, one, place) for one in pairs]
     lost = {one.pair.id for one in needs if one.one is None and one.other is None and one.pair.short_by > 0}
     needs = [one for one in needs if one.one is not None or one.other is not None]
@@ -123,15 +124,15 @@ def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
     by_key: dict[str, int] = {}
     place: dict[str, int] = {}
     for end in ends:
-        if end.startswith("#") or take.overlay(end) or is_held(take, end):
+        if read_key(end).value or take.overlay(end) or is_held(take, end):
             continue
-        owner, step = owner_of(take, end)
+        owner, step = take.owner_of(end)
         if step is not None and not take.has_role(end):
             continue
         key = owner if step is None else end
         if key not in by_key:
             by_key[key] = len(movers)
-            cell = owner if step is None else f"{owner}/{step}"
+            cell = step_key(owner, step)
             weight = max(LEAST_WEIGHT, shares.get(cell, 0.0))
             movers.append(_mover(take, key, owner, step, weight))
         place[end] = by_key[key]
@@ -244,7 +245,7 @@ def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Tak
         elif row and mover.steps is not None:
             steps[mover.key] = mover.steps[row]
     roles = tuple(
-        replace(one, step=steps[one.role], reason=f"Moved to step {steps[one.role]} by mending all pairs.")
+        replace(one, step=steps[one.role], reason="Moved to another step by mending all pairs.")
         if one.role in steps
         else one
         for one in take.roles
@@ -256,7 +257,7 @@ def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
     """Return what changed, as a person sees it: swatches, and roles on steps."""
     pairs = [(one.name, before.swatch(one.id).hex, one.hex) for one in after.swatches]
     pairs += [
-        (called(after, one.role), before.hex_of(one.role), after.hex_of(one.role))
+        (after.display_name(one.role), before.hex_of(one.role), after.hex_of(one.role))
         for one in after.roles
         if one.step is not None
     ]
@@ -268,7 +269,7 @@ def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
 
 
 def _why(take: Take, pair: PairFigures) -> str:
-    held = [called(take, key) for key in (pair.text, pair.ground) if is_held(take, key)]
+    held = [take.display_name(key) for key in (pair.text, pair.ground) if is_held(take, key)]
     name = f"{pair.text_name} on {pair.ground_name}"
     reached = f"reaches {rounded_down(pair.ratio)} of {pair.needed:g}"
     if not held:

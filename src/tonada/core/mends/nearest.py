@@ -1,6 +1,6 @@
 """The nearest colour that reaches a contrast ratio against another: of all 16.7 million, exactly.
 
-Branch and bound over the tree of lattice.py: a box can be left out when it is too close in luminance,
+Branch and bound over the tree of srgb_boxes.py: a box can be left out when it is too close in luminance,
 turned in hue, or when even its nearest point is farther than the best colour found so far.
 """
 

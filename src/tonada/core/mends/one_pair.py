@@ -12,10 +12,11 @@ from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.mends.nearest import MendMode, best_ratio, mend_color
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.pairs.ground_pairs import absorbed, with_worn_pairs
+from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
+from tonada.core.take.key import step_key
 from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.recolor import change_pair_text, recolor
-from tonada.core.take.take import Origin, Pair, Swatch, Take, role_name
+from tonada.core.take.take import Origin, Pair, Swatch, Take
 
 MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role", "use step"]
 End: TypeAlias = Literal["text", "ground"]
@@ -85,7 +86,7 @@ def reach_of(take: Take, pair_id: str) -> Reach:
 
 def _with_pair(take: Take, pair_id: str) -> tuple[Take, Pair]:
     """Return a pair, one that a ground makes too, and the take with it among its pairs."""
-    take = with_worn_pairs(take)
+    take = with_ground_pairs(take)
     pair = next((pair for pair in take.pairs if pair.id == pair_id), None)
     if pair is None:
         raise TakeError("There is no such pair in this take.", field="pair")
@@ -119,7 +120,7 @@ def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend
         difference=change.difference,
         touches=len(touched),
         breaks=len(passing - _passing(change.mended)),
-        mended=absorbed(change.mended),
+        mended=without_ground_pairs(change.mended),
     )
 
 
@@ -145,33 +146,24 @@ def _moves(take: Take, pair: Pair, needed: float, mode: MendMode) -> list[_Chang
     return changes
 
 
-def owner_of(take: Take, key: str) -> tuple[str, int | None]:
-    """Return the swatch or neutral behind an end of a pair, and its step; a literal is its own."""
-    if take.has_role(key):
-        one = take.assignment(key)
-        return one.swatch, one.step
-    owner, _, step = key.partition("/")
-    return owner, int(step) if step else None
-
-
 def is_held(take: Take, key: str) -> bool:
     """Say whether an end of a pair is a held swatch itself; its steps may be exchanged."""
-    owner, step = owner_of(take, key)
+    owner, step = take.owner_of(key)
     return step is None and any(one.id == owner and one.held for one in take.swatches)
 
 
 def _same_swatch(take: Take, pair: Pair) -> bool:
     """Where both ends are one swatch, moving it moves both."""
-    return owner_of(take, pair.text) == owner_of(take, pair.ground)
+    return take.owner_of(pair.text) == take.owner_of(pair.ground)
 
 
 def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
     """Return who moves, and the take with it moved. A role on a step gets a swatch of its own."""
     key = pair.text if end == "text" else pair.ground
-    owner, step = owner_of(take, key)
-    note = f"mended so that {called(take, pair.text)} reads on {called(take, pair.ground)}"
+    owner, step = take.owner_of(key)
+    note = f"mended so that {take.display_name(pair.text)} reads on {take.display_name(pair.ground)}"
     if step is None and not owner.startswith("#"):
-        return called(take, key), recolor(take, owner, value, note)
+        return take.display_name(key), recolor(take, owner, value, note)
     if not take.has_role(key):
         return key, _with_end(take, pair, end, value)
     name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
@@ -182,20 +174,12 @@ def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
     roles = tuple(
         replace(one, swatch=new, step=None, reason=reason) if one.role == key else one for one in take.roles
     )
-    return called(take, key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
+    return take.display_name(key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
 
 
 def _with_end(take: Take, pair: Pair, end: End, key: str) -> Take:
     changed = replace(pair, text=key) if end == "text" else replace(pair, ground=key)
     return replace(take, pairs=tuple(changed if one.id == pair.id else one for one in take.pairs))
-
-
-def called(take: Take, key: str) -> str:
-    """Return what a person calls an end of a pair."""
-    if take.has_role(key):
-        return role_name(key, take.assignment(key).name)
-    owner, step = owner_of(take, key)
-    return key if key.startswith("#") else take.name_of(owner, step)
 
 
 def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
@@ -207,7 +191,7 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     for key, moving, fixed in ((pair.text, text, ground), (pair.ground, ground, text)):
         if not take.has_role(key):
             continue
-        owner, step = owner_of(take, key)
+        owner, step = take.owner_of(key)
         passing = [
             (difference_between(value, moving), number + 1)
             for number, value in enumerate(take.ramp(owner).hexes)
@@ -215,11 +199,11 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         ]
         if passing:
             difference, number = min(passing)
-            reason = f"Moved to step {number} of {take.name_of(owner, None)}, the nearest that reads."
+            reason = "Moved to the nearest step that reads."
             roles = tuple(
                 replace(one, step=number, reason=reason) if one.role == key else one for one in take.roles
             )
-            name = f"{called(take, key)} to step {number} of {take.name_of(owner, None)}"
+            name = f"{take.display_name(key)} to {take.name_of(owner, number)}"
             changes.append(_Change("change step", name, difference, replace(take, roles=roles)))
     return changes
 
@@ -236,25 +220,25 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
         ratio = ratio_between(value, ground)
         if ratio >= needed:
             mended = change_pair_text(take, pair.id, one.role)
-            found.append((-ratio, _Change("change role", called(take, one.role), 0.0, mended)))
+            found.append((-ratio, _Change("change role", take.display_name(one.role), 0.0, mended)))
     return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
 
 
 def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     """Return the steps of other ramps that already read here, those nearest to the text first."""
     text, ground = take.pair_colors(pair)
-    own, _ = owner_of(take, pair.text)
-    worn = {take.hex_of(one.role) for one in take.roles}
+    own, _ = take.owner_of(pair.text)
+    in_use = {take.hex_of(one.role) for one in take.roles}
     owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
     found = [
-        (difference_between(value, text), f"{owner}/{row + 1}")
+        (difference_between(value, text), step_key(owner, row + 1))
         for owner in owners
         if owner != own
         for row, value in enumerate(take.ramp(owner).hexes)
-        if value not in worn and ratio_between(value, ground) >= needed
+        if value not in in_use and ratio_between(value, ground) >= needed
     ]
     return [
-        _Change("use step", called(take, key), difference, change_pair_text(take, pair.id, key))
+        _Change("use step", take.display_name(key), difference, change_pair_text(take, pair.id, key))
         for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
     ]
 

@@ -6,24 +6,24 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import (
-    EXCEPTED,
-    FLARE,
-    NEEDED,
+from tonada.core.color.contrast import FLARE, luminance_of, position_of, ratio_between, ratio_length
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
+from tonada.core.color.requirements import requirement
+from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
+from tonada.core.color.wcag import (
+    ENHANCED_RATIO,
+    LARGE_RATIO,
+    TEXT_RATIO,
     Level,
     Usage,
     Verdict,
-    luminance_of,
-    position_of,
-    ratio_between,
-    ratio_length,
+    verdict_of,
 )
-from tonada.core.color.requirements import requirement
-from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
-from tonada.core.harmony.chord import NEUTRAL_BELOW, ground_of
+from tonada.core.harmony.chord import ground_of
 from tonada.core.harmony.stave import Stave, stave_of
-from tonada.core.pairs.ground_pairs import is_worn, with_worn_pairs
+from tonada.core.pairs.ground_pairs import with_ground_pairs
 from tonada.core.roles.plan import Plan, plan_of, planned_share
+from tonada.core.take.key import step_key
 from tonada.core.take.take import (
     Assignment,
     Pair,
@@ -85,9 +85,9 @@ class Cell:
 
 @dataclass(frozen=True, slots=True)
 class PairFigures:
-    """Figures of one pair. ratio is exact; short_by is 0 where it passes or is excepted.
+    """Figures of one pair. ratio is exact; short_by is 0 where it passes or is exempt.
 
-    An excepted pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
+    An exempt pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
 
     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
@@ -108,7 +108,7 @@ class PairFigures:
     ratio: float
     needed: float
     passes: bool
-    excepted: bool
+    exempt: bool
     criterion: str
     short_by: float
     verdict: Verdict
@@ -135,7 +135,7 @@ def evaluate(take: Take) -> Evaluation:
     """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
     ground = ground_of(take)
     pairs = sorted(
-        _pair_figures(with_worn_pairs(take)),
+        _pair_figures(with_ground_pairs(take)),
         key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
     )
     return Evaluation(
@@ -157,11 +157,12 @@ def _measure(take: Take) -> tuple[Cell, ...]:
     together: dict[tuple[str, int | None], list[Assignment]] = {}
     for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
         together.setdefault((one.swatch, one.step), []).append(one)
-    worn = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
-    unused = [swatch.id for swatch in take.swatches if swatch.id not in worn]
+    used = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    unused = [swatch.id for swatch in take.swatches if swatch.id not in used]
     together |= {(swatch, None): [] for swatch in unused}
     shares = [
-        sum(planned_share(one) for one in worn) if worn else SHARE_WITHOUT_ROLE for worn in together.values()
+        sum(planned_share(one) for one in roles) if roles else SHARE_WITHOUT_ROLE
+        for roles in together.values()
     ]
     whole = sum(shares)
     return tuple(
@@ -170,17 +171,17 @@ def _measure(take: Take) -> tuple[Cell, ...]:
     )
 
 
-def _cell(take: Take, owner: str, step: int | None, worn: tuple[Assignment, ...], share: float) -> Cell:
+def _cell(take: Take, owner: str, step: int | None, given: tuple[Assignment, ...], share: float) -> Cell:
     value = take.value_at(owner, step)
     _, chroma, hue = hex_to_oklch(value)
     return Cell(
-        key=owner if step is None else f"{owner}/{step}",
+        key=step_key(owner, step),
         swatch=owner,
         step=step,
         name=take.name_of(owner, step),
         hex=value,
-        roles=tuple(one.role for one in worn),
-        role_names=", ".join(role_name(one.role, one.name) for one in worn),
+        roles=tuple(one.role for one in given),
+        role_names=", ".join(role_name(one.role, one.name) for one in given),
         share=share,
         position=position_of(value),
         hue=hue,
@@ -219,33 +220,28 @@ def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], grou
 
 def reach(ratio: float) -> Reach:
     """Return what a figure of this ratio is enough for. Source: WCAG 2.2, 1.4.3, 1.4.6 and 1.4.11."""
-    if ratio < 3:
+    if ratio < LARGE_RATIO:
         return "nothing"
-    return "large text and parts" if ratio < 4.5 else "body text" if ratio < 7 else "enhanced text"
+    return (
+        "large text and parts"
+        if ratio < TEXT_RATIO
+        else "body text"
+        if ratio < ENHANCED_RATIO
+        else "enhanced text"
+    )
 
 
 def _pair_figures(take: Take) -> list[PairFigures]:
     return [
         _figures_of_pair(
             pair,
-            _end_name(take, pair.text),
-            _end_name(take, pair.ground),
+            take.display_name(pair.text),
+            take.display_name(pair.ground),
             *take.pair_colors(pair),
             take.level,
         )
         for pair in take.pairs
     ]
-
-
-def _end_name(take: Take, key: str) -> str:
-    """Return what a person calls an end of a pair: the role, the swatch and step, the overlay, the value."""
-    if take.has_role(key):
-        return role_name(key, take.assignment(key).name)
-    overlay = take.overlay(key)
-    if overlay is not None:
-        return overlay.name
-    owner, _, step = key.partition("/")
-    return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
 
 
 # In a drag one colour changes: the pairs that it has no part in are the same as a moment ago.
@@ -257,7 +253,7 @@ def _figures_of_pair(
     ratio = ratio_between(text, ground)
     asked = requirement(pair.usage, level, pair.size, pair.weight)
     needed = asked.ratio
-    passes = ratio >= needed and not asked.excepted
+    passes = ratio >= needed and not asked.exempt
     bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
     return PairFigures(
         id=pair.id,
@@ -274,28 +270,16 @@ def _figures_of_pair(
         ratio=ratio,
         needed=needed,
         passes=passes,
-        excepted=asked.excepted,
+        exempt=asked.exempt,
         criterion=asked.criterion,
         short_by=max(0.0, needed - ratio),
         verdict=verdict_of(ratio, asked.usage),
         text_position=text_position,
         ground_position=ground_position,
-        by_ground=is_worn(pair.id),
+        by_ground=pair.place is not None,
         bracket_start=bracket_start,
         bracket_end=bracket_end,
     )
-
-
-def verdict_of(ratio: float, usage: Usage) -> Verdict:
-    """Return the highest level that an unrounded ratio reaches for the usage."""
-    if usage in EXCEPTED:
-        return "excepted"
-    if usage is Usage.LINK_IN_TEXT:
-        return "A" if ratio >= NEEDED["A"][usage] else "fail"
-    if ratio < NEEDED["AA"][usage]:
-        return "fail"
-    # 1.4.11 has no level AAA, so a part never gets more than AA.
-    return "AAA" if usage is not Usage.PART and ratio >= NEEDED["AAA"][usage] else "AA"
 
 
 def _bracket(text: float, ground: float, needed: float) -> tuple[float, float]:

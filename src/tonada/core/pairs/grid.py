@@ -1,4 +1,4 @@
-"""All against all: every colour in use as figure on every one as ground."""
+"""All against all: every colour in use as text on every one as ground."""
 
 from __future__ import annotations
 
@@ -8,6 +8,7 @@ from typing import Final, Literal, TypeAlias
 from tonada.core.color.contrast import contrast_ratio, position_of, rounded_down
 from tonada.core.color.spaces import Hex, hexes_to_srgb8
 from tonada.core.pairs.evaluation import Reach, evaluate, reach
+from tonada.core.take.key import step_key
 from tonada.core.take.take import Take
 
 GridOrder: TypeAlias = Literal["roles", "light to dark"]
@@ -26,9 +27,9 @@ class GridColor:
 
 @dataclass(frozen=True, slots=True)
 class Grid:
-    """ratios, reaches: [figure][ground], exact."""
+    """ratios, reaches: [text][ground], exact."""
 
-    figures: tuple[GridColor, ...]
+    texts: tuple[GridColor, ...]
     grounds: tuple[GridColor, ...]
     ratios: tuple[tuple[float, ...], ...]
     reaches: tuple[tuple[Reach, ...], ...]
@@ -37,21 +38,21 @@ class Grid:
 def grid_of(take: Take, order: GridOrder = "roles", *, tried: bool = False) -> Grid:
     """Return the grid of a take's colours in use.
 
-    tried: the figures are white, black, every step of the neutrals and of Primary, and Ink: what a
+    tried: the texts are white, black, every step of the neutrals and of Primary, and Ink: what a
     text could be set in.
     """
     used = [_color(cell.key, cell.role_names or cell.name, cell.hex) for cell in evaluate(take).measure]
-    figures = _to_try(take) if tried else used
+    texts = _to_try(take) if tried else used
     if order == "light to dark":
-        figures, used = (sorted(one, key=lambda each: -each.position) for one in (figures, used))
-    if not figures or not used:
+        texts, used = (sorted(one, key=lambda each: -each.position) for one in (texts, used))
+    if not texts or not used:
         return Grid((), (), (), ())
     ratios = contrast_ratio(
-        hexes_to_srgb8(tuple(one.hex for one in figures))[:, None],
+        hexes_to_srgb8(tuple(one.hex for one in texts))[:, None],
         hexes_to_srgb8(tuple(one.hex for one in used))[None],
     )
     return Grid(
-        tuple(figures),
+        tuple(texts),
         tuple(used),
         tuple(tuple(row) for row in ratios.tolist()),
         tuple(tuple(reach(ratio) for ratio in row) for row in ratios.tolist()),
@@ -65,7 +66,7 @@ def _to_try(take: Take) -> list[GridColor]:
         owners.append(take.assignment("primary").swatch)
     for owner in dict.fromkeys(owners):
         for number, value in enumerate(take.ramp(owner).hexes, start=1):
-            found.append(_color(f"{owner}/{number}", take.name_of(owner, number), value))
+            found.append(_color(step_key(owner, number), take.name_of(owner, number), value))
     return found
 
 
@@ -74,11 +75,11 @@ def _color(key: str, name: str, value: Hex) -> GridColor:
 
 
 def grid_csv(grid: Grid) -> str:
-    """Return the grid as CSV (RFC 4180): figures down, grounds across, ratios cut to two decimals."""
+    """Return the grid as CSV (RFC 4180): texts down, grounds across, ratios cut to two decimals."""
     head = ["", *(_quoted(f"{one.name} {one.hex}") for one in grid.grounds)]
     rows = [
         [_quoted(f"{one.name} {one.hex}"), *(rounded_down(ratio) for ratio in ratios)]
-        for one, ratios in zip(grid.figures, grid.ratios, strict=True)
+        for one, ratios in zip(grid.texts, grid.ratios, strict=True)
     ]
     return "".join(",".join(row) + "\r\n" for row in (head, *rows))
 

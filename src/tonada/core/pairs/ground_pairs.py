@@ -1,86 +1,72 @@
-"""Pairs that grounds make: what is worn on them joins the take's pairs where it says something new."""
+"""Pairs that grounds make: an element on its ground joins the take's pairs where that says something new."""
 
 from __future__ import annotations
 
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.proof.grounds import TEXT_FIGURES, Worn, WornGround, grounds_of, smallest_heading, wear
-from tonada.core.take.proof_settings import Figure, TextSize
-from tonada.core.take.take import Pair, Take
+from tonada.core.proof.grounds import TEXT_ELEMENTS, Ground, Use, grounds_of, set_use, smallest_heading
+from tonada.core.take.parts import GroundPlace, Pair
+from tonada.core.take.proof_settings import Element, TextSize
+from tonada.core.take.take import Take
 
-# How such a pair is named: `worn-` ground `-` figure.
-_WORN: Final = "worn-"
-_SAMPLES: Final[dict[Figure, str]] = {
-    Figure.HEADING: "A heading",
-    Figure.TEXT: "A text to be read",
-    Figure.QUIET: "A quiet remark",
-    Figure.LINK: "a link in a text",
-    Figure.LABEL: "A button",
+_SAMPLES: Final[dict[Element, str]] = {
+    Element.HEADING: "A heading",
+    Element.TEXT: "A text to be read",
+    Element.QUIET: "A quiet remark",
+    Element.LINK: "a link in a text",
+    Element.LABEL: "A button",
 }
 
 
-def with_worn_pairs(take: Take) -> Take:
-    """Return the take with a pair for each figure that falls short or was changed by hand.
+def with_ground_pairs(take: Take) -> Take:
+    """Return the take with a pair for each element that fails or was changed by hand.
 
     The rule's own choices pass and say nothing new, so they stay out of the list.
     """
-    take = absorbed(take)
+    take = without_ground_pairs(take)
     known = {(one.text, one.ground, one.usage) for one in take.pairs}
     pairs = [
         pair
         for ground in grounds_of(take)
-        for worn in ground.figures
-        if worn.changed or not worn.passes
-        if (pair := _pair_of(take, ground, worn)) and (pair.text, pair.ground, pair.usage) not in known
+        for use in ground.elements
+        if use.changed or not use.passes
+        if (pair := _pair_of(take, ground, use)) and (pair.text, pair.ground, pair.usage) not in known
     ]
     return replace(take, pairs=(*take.pairs, *pairs)) if pairs else take
 
 
-def absorbed(take: Take) -> Take:
-    """Return the take with the pairs of with_worn_pairs taken into its grounds again."""
-    worn = [one for one in take.pairs if is_worn(one.id)]
-    if not worn:
+def without_ground_pairs(take: Take) -> Take:
+    """Return the take with what was changed in the pairs of its grounds written to the grounds."""
+    made = [(one, one.place) for one in take.pairs if one.place is not None]
+    if not made:
         return take
-    plain = replace(take, pairs=tuple(one for one in take.pairs if not is_worn(one.id)))
-    for pair in worn:
-        ground, figure = _place_of(pair.id)
-        now = next((one for one in grounds_of(plain) if one.id == ground), None)
-        here = next((one for one in now.figures if one.figure == figure), None) if now else None
+    plain = replace(take, pairs=tuple(one for one in take.pairs if one.place is None))
+    for pair, place in made:
+        now = next((one for one in grounds_of(plain) if one.id == place.ground), None)
+        here = next((one for one in now.elements if one.element == place.element), None) if now else None
         if here and here.key != pair.text:
-            plain = wear(plain, ground, figure, pair.text)
+            plain = set_use(plain, place.ground, place.element, pair.text)
     return plain
 
 
-def is_worn(pair_id: str) -> bool:
-    """Say whether a pair was made by a ground: it is changed there, and stands in no document."""
-    return pair_id.startswith(_WORN)
-
-
-def _place_of(pair_id: str) -> tuple[str, Figure]:
-    ground, _, figure = pair_id.removeprefix(_WORN).rpartition("-")
-    return ground, next(one for one in Figure if _word(one) == figure)
-
-
-def _word(figure: Figure) -> str:
-    return figure.split(" ")[-1] if figure is not Figure.QUIET else "quiet"
-
-
-def _pair_of(take: Take, ground: WornGround, worn: Worn) -> Pair:
+def _pair_of(take: Take, ground: Ground, use: Use) -> Pair:
     below = ground.key
-    if worn.figure is Figure.LABEL:
-        below = next(one.key for one in ground.figures if one.figure == Figure.BUTTON)
+    if use.element is Element.LABEL:
+        below = next(one.key for one in ground.elements if one.element == Element.BUTTON)
     size: TextSize | None = None
-    if worn.figure is Figure.HEADING:
+    if use.element is Element.HEADING:
         size = smallest_heading(take)
-    elif worn.figure in TEXT_FIGURES:
-        size = take.proof.size_of(TEXT_FIGURES[worn.figure])
+    elif use.element in TEXT_ELEMENTS:
+        size = take.proof.size_of(TEXT_ELEMENTS[use.element])
+    place = GroundPlace(ground.id, use.element)
     return Pair(
-        f"{_WORN}{ground.id}-{_word(worn.figure)}",
-        worn.key,
+        place.pair_id,
+        use.key,
         below,
-        worn.usage,
-        _SAMPLES.get(worn.figure, worn.figure.capitalize()),
+        use.usage,
+        _SAMPLES.get(use.element, use.element.capitalize()),
         size=size.size if size else None,
         weight=size.weight if size else None,
+        place=place,
     )

@@ -9,7 +9,9 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.color.contrast import Usage, ratio_between
+from tonada.core.color.contrast import ratio_between
+from tonada.core.color.wcag import Usage
+from tonada.core.take.key import step_key
 from tonada.core.take.take import Pair, Role, RoleKey, Take
 
 STATE_IDS: Final = "state-"
@@ -24,7 +26,7 @@ def with_states(take: Take) -> Take:
     """Return the take with a pair for each state, in place of those that were there before.
 
     Hover and pressed of buttons, hover and visited of links, the focus ring on the page and on
-    buttons, and what is disabled, which WCAG 2.2 excepts (1.4.3, inactive components).
+    buttons, and what is disabled, which WCAG 2.2 exempts (1.4.3, inactive components).
     """
     kept = tuple(one for one in take.pairs if not one.id.startswith(STATE_IDS))
     return replace(take, pairs=(*kept, *_states(take)))
@@ -57,12 +59,12 @@ def _states(take: Take) -> list[Pair]:
 
 def _moved(take: Take, role: RoleKey, steps: int) -> str:
     """Return the key of the step that lies `steps` further from Paper, or as far as the ramp goes."""
-    worn = take.assignment(role)
-    ramp = take.ramp(worn.swatch)
-    now = ramp.own if worn.step is None else worn.step - 1
+    given = take.assignment(role)
+    ramp = take.ramp(given.swatch)
+    now = ramp.own if given.step is None else given.step - 1
     toward = -1 if take.scheme == "night" else 1
     there = min(len(ramp.hexes) - 1, max(0, now + toward * steps))
-    return f"{worn.swatch}/{there + 1}"
+    return step_key(given.swatch, there + 1)
 
 
 def _label_on(take: Take, face: str) -> RoleKey:

@@ -10,13 +10,15 @@ import numpy as np
 
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.spaces import Floats, Hex, Srgb8, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
+from tonada.core.color.wcag import LARGE_RATIO
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab
+from tonada.core.take.key import step_key
 from tonada.core.take.take import ACCENTS, Role, Take
 
 MOST_SERIES: Final = 5
 # A graphic needs 3 to 1 on its ground: WCAG 2.2, 1.4.11.
-NEEDED: Final = 3.0
+NEEDED: Final = LARGE_RATIO
 _SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan", "tritan")
 _LENDERS: Final = (Role.PRIMARY, Role.SECONDARY, *ACCENTS)
 
@@ -30,8 +32,8 @@ def series_of(take: Take, ground: Hex) -> tuple[str, ...]:
     keys: list[str] = []
     for role in _LENDERS:
         if take.has_role(role):
-            worn = take.assignment(role)
-            steps = [f"{worn.swatch}/{row + 1}" for row in range(len(take.ramp(worn.swatch).hexes))]
+            given = take.assignment(role)
+            steps = [step_key(given.swatch, row + 1) for row in range(len(take.ramp(given.swatch).hexes))]
             keys += [role, *steps]
     hexes = tuple(take.color_of(key) for key in keys)
     return tuple(keys[row] for row in _chosen(hexes, ground))

@@ -1,7 +1,7 @@
-"""Grounds: what sections of a site stand on, and what every figure wears on them so that it can be read.
+"""Grounds: what sections of a site stand on, and what every element uses on them so that it can be read.
 
-The rule goes down a list of colours for each figure and takes the first that reaches what the
-figure needs there; then the nearest step of a ramp; where nothing does, the best there is.
+The rule goes down a list of colours for each element and takes the first that reaches what the
+element needs there; then the nearest step of a ramp; where nothing does, the best there is.
 """
 
 from __future__ import annotations
@@ -11,49 +11,58 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
 
-from tonada.core.color.contrast import Usage, luminance_of, ratio_between
-from tonada.core.color.requirements import TEXTS, Requirement, requirement
+from tonada.core.color.contrast import luminance_of, ratio_between
+from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import TEXTS, Usage
 from tonada.core.errors import TakeError
-from tonada.core.take.proof_settings import FIGURE_USAGES, TEXT_STYLES, Figure, Ground, TextSize, TextStyle
+from tonada.core.take.key import step_key
+from tonada.core.take.proof_settings import (
+    ELEMENT_USAGES,
+    TEXT_STYLES,
+    Element,
+    GroundSettings,
+    TextSize,
+    TextStyle,
+)
 from tonada.core.take.take import Role, Take, role_name
 
 # The grounds that every take has, in order; all but “tint” are roles.
 TINT: Final = "tint"
-STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.ACCENT, Role.NIGHT)
+STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.ACCENT, Role.DEEP)
 TINT_NAME: Final = "Tint"
 
 _HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
-# The style of each figure that is a running text.
-TEXT_FIGURES: Final[dict[Figure, TextStyle]] = {
-    Figure.TEXT: "text",
-    Figure.QUIET: "small",
-    Figure.LINK: "text",
-    Figure.LABEL: "label",
+# The style of each element that is a running text.
+TEXT_ELEMENTS: Final[dict[Element, TextStyle]] = {
+    Element.TEXT: "text",
+    Element.QUIET: "small",
+    Element.LINK: "text",
+    Element.LABEL: "label",
 }
 # On a brand colour and at night the accent may lead a heading; on light grounds Primary does.
 _LIT_HEADINGS: Final = (Role.ACCENT, Role.PAPER, Role.INK)
-_HEADING_WEARERS: Final = (Role.PRIMARY, Role.INK, Role.PAPER)
-_BUTTON_WEARERS: Final = (Role.ACCENT, Role.PRIMARY, Role.SECONDARY, Role.INK, Role.PAPER)
-_LINK_WEARERS: Final = (Role.LINK, Role.ACCENT, Role.PRIMARY)
+_HEADING_ROLES: Final = (Role.PRIMARY, Role.INK, Role.PAPER)
+_BUTTON_ROLES: Final = (Role.ACCENT, Role.PRIMARY, Role.SECONDARY, Role.INK, Role.PAPER)
+_LINK_ROLES: Final = (Role.LINK, Role.ACCENT, Role.PRIMARY)
 _SIGNALS: Final = {
-    Figure.GOOD: Role.GOOD,
-    Figure.CAUTION: Role.CAUTION,
-    Figure.BAD: Role.BAD,
-    Figure.NOTE: Role.NOTE,
+    Element.SUCCESS: Role.SUCCESS,
+    Element.WARNING: Role.WARNING,
+    Element.ERROR: Role.ERROR,
+    Element.INFO: Role.INFO,
 }
 
 
 @dataclass(frozen=True, slots=True)
-class Worn:
-    """What a figure wears on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
+class Use:
+    """What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
 
     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
-    needed, criterion, passes: as the figure is usually set. reads_in: of a text, the styles of the
+    needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
     pages in which it passes.
     """
 
-    figure: Figure
+    element: Element
     key: str
     name: str
     hex: Hex
@@ -71,32 +80,32 @@ class Worn:
 
 
 @dataclass(frozen=True, slots=True)
-class WornGround:
-    """A ground with what every figure wears on it. is_own: added by the designer."""
+class Ground:
+    """A ground with what every element uses on it. is_own: added by the designer."""
 
     id: str
     name: str
     key: str
     hex: Hex
     is_own: bool
-    figures: tuple[Worn, ...]
+    elements: tuple[Use, ...]
 
 
-def grounds_of(take: Take) -> tuple[WornGround, ...]:
+def grounds_of(take: Take) -> tuple[Ground, ...]:
     """Return the grounds of a take: those of the rule that its roles allow, then the designer's own."""
     changed = {one.id: one for one in take.grounds}
-    known = _Known(take)
+    colors = _TakeColors(take)
     grounds = []
     for standard in STANDARD_GROUNDS:
-        given = changed.get(standard, Ground(standard))
+        given = changed.get(standard, GroundSettings(standard))
         key = _key_there(take, given.ground) or _standard_key(take, standard)
         if key is not None:
             name = given.name or (TINT_NAME if standard == TINT else role_name(standard))
-            grounds.append(_Dresser(known, given, key).dress(name, is_own=False))
+            grounds.append(_Styler(colors, given, key).style(name, is_own=False))
     for one in take.grounds:
         key = _key_there(take, one.ground)
         if one.id not in STANDARD_GROUNDS and key is not None:
-            grounds.append(_Dresser(known, one, key).dress(one.name or called(take, key), is_own=True))
+            grounds.append(_Styler(colors, one, key).style(one.name or take.display_name(key), is_own=True))
     return tuple(grounds)
 
 
@@ -106,26 +115,18 @@ def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> 
     return requirement(usage, take.level, size.size, size.weight)
 
 
-def called(take: Take, key: str) -> str:
-    """Return what a person calls a colour that a figure wears."""
-    if take.has_role(key):
-        return role_name(key, take.assignment(key).name)
-    owner, _, step = key.partition("/")
-    return key if key.startswith("#") else take.name_of(owner, int(step) if step else None)
-
-
-def wear(take: Take, ground: str, figure: Figure, key: str | None) -> Take:
-    """Return the take with a figure of a ground worn by a colour; None gives it back to the rule.
+def set_use(take: Take, ground: str, element: Element, key: str | None) -> Take:
+    """Return the take with an element of a ground in another colour; None gives it back to the rule.
 
     Raises TakeError for a colour that isn't there.
     """
     if key is not None:
         take.color_of(key)
-    before = next((one for one in take.grounds if one.id == ground), Ground(ground))
-    wears = tuple((one, worn) for one, worn in before.wears if one != figure)
-    after = replace(before, wears=wears if key is None else (*wears, (figure, key)))
+    before = next((one for one in take.grounds if one.id == ground), GroundSettings(ground))
+    uses = tuple((one, used) for one, used in before.uses if one != element)
+    after = replace(before, uses=uses if key is None else (*uses, (element, key)))
     others = [one for one in take.grounds if one.id != ground]
-    if after == Ground(ground):
+    if after == GroundSettings(ground):
         return replace(take, grounds=tuple(others))
     at = next((row for row, one in enumerate(take.grounds) if one.id == ground), len(others))
     return replace(take, grounds=(*others[:at], after, *others[at:]))
@@ -145,7 +146,7 @@ def _standard_key(take: Take, ground: str) -> str | None:
         return None
     swatch = take.assignment(owner).swatch
     paper = take.hex_of(Role.PAPER) if take.has_role(Role.PAPER) else take.hex_of(Role.MIST)
-    return f"{swatch}/{_between(take.ramp(swatch).hexes, paper, take.hex_of(Role.MIST)) + 1}"
+    return step_key(swatch, _between(take.ramp(swatch).hexes, paper, take.hex_of(Role.MIST)) + 1)
 
 
 @lru_cache(maxsize=1024)
@@ -166,13 +167,13 @@ def _key_there(take: Take, key: str | None) -> str | None:
     return key
 
 
-class _Known:
+class _TakeColors:
     """A take with what was asked of it before: the same colours come up on every ground."""
 
     def __init__(self, take: Take) -> None:
         self.take = take
-        self.asked = {figure: _asked(take, figure) for figure in Figure}
-        self.needs = {figure: asked.ratio for figure, asked in self.asked.items()}
+        self.asked = {element: _asked(take, element) for element in Element}
+        self.needs = {element: asked.ratio for element, asked in self.asked.items()}
         self.styles = {style: needed_for(take, style).ratio for style in TEXT_STYLES}
         self._colors: dict[str, Hex] = {}
         self._names: dict[str, str] = {}
@@ -184,76 +185,76 @@ class _Known:
 
     def name(self, key: str) -> str:
         if key not in self._names:
-            self._names[key] = called(self.take, key)
+            self._names[key] = self.take.display_name(key)
         return self._names[key]
 
     def ramp(self, owner: str) -> tuple[Hex, ...]:
         return self.take.ramp(owner).hexes
 
 
-def _asked(take: Take, figure: Figure) -> Requirement:
-    if figure is Figure.HEADING:
+def _asked(take: Take, element: Element) -> Requirement:
+    if element is Element.HEADING:
         size = smallest_heading(take)
         return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight)
-    if figure in TEXT_FIGURES:
-        return needed_for(take, TEXT_FIGURES[figure], FIGURE_USAGES[figure])
-    return requirement(FIGURE_USAGES[figure], take.level)
+    if element in TEXT_ELEMENTS:
+        return needed_for(take, TEXT_ELEMENTS[element], ELEMENT_USAGES[element])
+    return requirement(ELEMENT_USAGES[element], take.level)
 
 
-class _Dresser:
+class _Styler:
     """Goes through the figures of one ground; later ones may depend on earlier ones."""
 
-    def __init__(self, known: _Known, given: Ground, key: str) -> None:
-        self.known, self.take, self.given, self.key = known, known.take, given, key
-        self.hex = known.color(key)
-        self.by_hand = dict(given.wears)
-        self.worn: dict[Figure, Worn] = {}
+    def __init__(self, colors: _TakeColors, given: GroundSettings, key: str) -> None:
+        self.colors, self.take, self.given, self.key = colors, colors.take, given, key
+        self.hex = colors.color(key)
+        self.by_hand = dict(given.uses)
+        self.uses: dict[Element, Use] = {}
 
-    def dress(self, name: str, *, is_own: bool) -> WornGround:
-        for figure, choose in _RULES.items():
-            needed = self.known.needs[figure]
-            face = self.worn.get(Figure.BUTTON)
-            if figure is Figure.LABEL and face is None:
+    def style(self, name: str, *, is_own: bool) -> Ground:
+        for element, choose in _RULES.items():
+            needed = self.colors.needs[element]
+            face = self.uses.get(Element.BUTTON)
+            if element is Element.LABEL and face is None:
                 continue
-            over = face.hex if face and figure is Figure.LABEL else self.hex
+            over = face.hex if face and element is Element.LABEL else self.hex
             by_rule = choose(self, over, needed)
             if by_rule is not None:
-                self.worn[figure] = self._worn(figure, by_rule, over, needed)
-        return WornGround(self.given.id, name, self.key, self.hex, is_own, tuple(self.worn.values()))
+                self.uses[element] = self._use(element, by_rule, over, needed)
+        return Ground(self.given.id, name, self.key, self.hex, is_own, tuple(self.uses.values()))
 
-    def _worn(self, figure: Figure, by_rule: str, over: Hex, needed: float) -> Worn:
-        hand = _key_there(self.take, self.by_hand.get(figure))
+    def _use(self, element: Element, by_rule: str, over: Hex, needed: float) -> Use:
+        hand = _key_there(self.take, self.by_hand.get(element))
         key = hand or by_rule
-        value = self.known.color(key)
+        value = self.colors.color(key)
         ratio = ratio_between(value, over)
-        return Worn(
-            figure=figure,
+        return Use(
+            element=element,
             key=key,
-            name=self.known.name(key),
+            name=self.colors.name(key),
             hex=value,
             by_rule=by_rule,
-            by_rule_name=self.known.name(by_rule),
+            by_rule_name=self.colors.name(by_rule),
             changed=key != by_rule,
             over=over,
-            usage=FIGURE_USAGES[figure],
+            usage=ELEMENT_USAGES[element],
             ratio=ratio,
             needed=needed,
-            criterion=self.known.asked[figure].criterion,
+            criterion=self.colors.asked[element].criterion,
             passes=ratio >= needed,
-            is_text=FIGURE_USAGES[figure] in TEXTS,
-            reads_in=self._reads_in(figure, ratio),
+            is_text=ELEMENT_USAGES[element] in TEXTS,
+            reads_in=self._reads_in(element, ratio),
         )
 
-    def _reads_in(self, figure: Figure, ratio: float) -> tuple[TextStyle, ...]:
-        if FIGURE_USAGES[figure] not in TEXTS:
+    def _reads_in(self, element: Element, ratio: float) -> tuple[TextStyle, ...]:
+        if ELEMENT_USAGES[element] not in TEXTS:
             return ()
-        return tuple(style for style, needed in self.known.styles.items() if ratio >= needed)
+        return tuple(style for style, needed in self.colors.styles.items() if ratio >= needed)
 
     @property
     def text(self) -> str | None:
-        """What a text wears here, the last resort of other figures."""
-        worn = self.worn.get(Figure.TEXT)
-        return worn.key if worn else None
+        """What a text uses here, the last resort of other elements."""
+        use = self.uses.get(Element.TEXT)
+        return use.key if use else None
 
     def roles(self, wanted: tuple[Role, ...]) -> list[str]:
         return [role for role in wanted if self.take.has_role(role)]
@@ -261,13 +262,13 @@ class _Dresser:
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
         """Return the first that reaches what is needed; else the quietest step that does; else the best."""
         for key in keys:
-            if ratio_between(self.known.color(key), over) >= needed:
+            if ratio_between(self.colors.color(key), over) >= needed:
                 return key
         step = self.quietest(over, needed)
         return step or self.best(keys, over)
 
     def best(self, keys: list[str], over: Hex) -> str | None:
-        return max(keys, key=lambda key: ratio_between(self.known.color(key), over), default=None)
+        return max(keys, key=lambda key: ratio_between(self.colors.color(key), over), default=None)
 
     def quietest(self, over: Hex, needed: float) -> str | None:
         """Return the step of the neutrals that just reaches the ratio, or None."""
@@ -275,13 +276,13 @@ class _Dresser:
 
     def step_of(self, owners: list[str], over: Hex, needed: float) -> str | None:
         for owner in owners:
-            step = _quietest_step(self.known.ramp(owner), over, needed)
+            step = _quietest_step(self.colors.ramp(owner), over, needed)
             if step is not None:
-                return f"{owner}/{step + 1}"
+                return step_key(owner, step + 1)
         return None
 
     def texts(self) -> list[str]:
-        return self.roles((Role.INK, Role.PAPER, Role.NIGHT, Role.MIST, Role.PRIMARY))
+        return self.roles((Role.INK, Role.PAPER, Role.DEEP, Role.MIST, Role.PRIMARY))
 
 
 @lru_cache(maxsize=4096)
@@ -291,69 +292,69 @@ def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | No
     return min(passing)[1] if passing else None
 
 
-def _heading(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    is_lit = dresser.given.id in (Role.PRIMARY, Role.NIGHT)
-    return dresser.first(dresser.roles(_LIT_HEADINGS if is_lit else _HEADING_WEARERS), over, needed)
+def _heading(styler: _Styler, over: Hex, needed: float) -> str | None:
+    is_lit = styler.given.id in (Role.PRIMARY, Role.DEEP)
+    return styler.first(styler.roles(_LIT_HEADINGS if is_lit else _HEADING_ROLES), over, needed)
 
 
-def _text(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    pair = dresser.roles((Role.INK, Role.PAPER))
-    best = dresser.best(pair, over)
-    if best is not None and ratio_between(dresser.known.color(best), over) >= needed:
+def _text(styler: _Styler, over: Hex, needed: float) -> str | None:
+    pair = styler.roles((Role.INK, Role.PAPER))
+    best = styler.best(pair, over)
+    if best is not None and ratio_between(styler.colors.color(best), over) >= needed:
         return best
-    return dresser.first(dresser.texts(), over, needed)
+    return styler.first(styler.texts(), over, needed)
 
 
-def _quiet(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    muted = dresser.roles((Role.MUTED,))
-    if muted and ratio_between(dresser.known.color(muted[0]), over) >= needed:
+def _quiet(styler: _Styler, over: Hex, needed: float) -> str | None:
+    muted = styler.roles((Role.MUTED,))
+    if muted and ratio_between(styler.colors.color(muted[0]), over) >= needed:
         return muted[0]
-    return dresser.quietest(over, needed) or dresser.text
+    return styler.quietest(over, needed) or styler.text
 
 
-def _link(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    text = dresser.known.color(dresser.text) if dresser.text else None
-    for key in dresser.roles(_LINK_WEARERS):
-        value = dresser.known.color(key)
+def _link(styler: _Styler, over: Hex, needed: float) -> str | None:
+    text = styler.colors.color(styler.text) if styler.text else None
+    for key in styler.roles(_LINK_ROLES):
+        value = styler.colors.color(key)
         if value != text and ratio_between(value, over) >= needed:
             return key
-    owners = [dresser.take.assignment(role).swatch for role in dresser.roles(_LINK_WEARERS)]
-    return dresser.step_of(owners, over, needed) or dresser.text
+    owners = [styler.take.assignment(role).swatch for role in styler.roles(_LINK_ROLES)]
+    return styler.step_of(owners, over, needed) or styler.text
 
 
-def _button(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    return dresser.first([key for key in dresser.roles(_BUTTON_WEARERS) if key != dresser.key], over, needed)
+def _button(styler: _Styler, over: Hex, needed: float) -> str | None:
+    return styler.first([key for key in styler.roles(_BUTTON_ROLES) if key != styler.key], over, needed)
 
 
-def _line(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    return dresser.first(dresser.roles((Role.LINE,)), over, needed) or dresser.text
+def _line(styler: _Styler, over: Hex, needed: float) -> str | None:
+    return styler.first(styler.roles((Role.LINE,)), over, needed) or styler.text
 
 
-def _focus(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-    return dresser.first(dresser.roles((Role.INK, Role.PAPER)), over, needed) or dresser.text
+def _focus(styler: _Styler, over: Hex, needed: float) -> str | None:
+    return styler.first(styler.roles((Role.INK, Role.PAPER)), over, needed) or styler.text
 
 
-def _signal(figure: Figure) -> Callable[[_Dresser, Hex, float], str | None]:
-    def choose(dresser: _Dresser, over: Hex, needed: float) -> str | None:
-        role = _SIGNALS[figure]
-        if not dresser.take.has_role(role):
+def _signal(element: Element) -> Callable[[_Styler, Hex, float], str | None]:
+    def choose(styler: _Styler, over: Hex, needed: float) -> str | None:
+        role = _SIGNALS[element]
+        if not styler.take.has_role(role):
             return None
-        if ratio_between(dresser.known.color(role), over) >= needed:
+        if ratio_between(styler.colors.color(role), over) >= needed:
             return role
-        return dresser.step_of([dresser.take.assignment(role).swatch], over, needed) or role
+        return styler.step_of([styler.take.assignment(role).swatch], over, needed) or role
 
     return choose
 
 
-# In the order in which they are dressed: a label needs its button, a link keeps off the text.
-_RULES: Final[dict[Figure, Callable[[_Dresser, Hex, float], str | None]]] = {
-    Figure.HEADING: _heading,
-    Figure.TEXT: _text,
-    Figure.QUIET: _quiet,
-    Figure.LINK: _link,
-    Figure.BUTTON: _button,
-    Figure.LABEL: _text,
-    Figure.LINE: _line,
-    Figure.FOCUS: _focus,
-    **{figure: _signal(figure) for figure in _SIGNALS},
+# In the order in which they are styled: a label needs its button, a link keeps off the text.
+_RULES: Final[dict[Element, Callable[[_Styler, Hex, float], str | None]]] = {
+    Element.HEADING: _heading,
+    Element.TEXT: _text,
+    Element.QUIET: _quiet,
+    Element.LINK: _link,
+    Element.BUTTON: _button,
+    Element.LABEL: _text,
+    Element.LINE: _line,
+    Element.FOCUS: _focus,
+    **{element: _signal(element) for element in _SIGNALS},
 }

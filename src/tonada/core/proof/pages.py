@@ -38,7 +38,7 @@ PAGES: Final = (
             Section("offers", "Three offers", Role.MIST),
             Section("story", "Story", Role.PAPER),
             Section("voice", "Voice of a guest", TINT),
-            Section("foot", "Foot", Role.NIGHT),
+            Section("foot", "Foot", Role.DEEP),
         ),
     ),
     Page(
@@ -49,7 +49,7 @@ PAGES: Final = (
             Section("title", "Title", TINT),
             Section("body", "Text", Role.PAPER),
             Section("further", "Read on", Role.MIST),
-            Section("foot", "Foot", Role.NIGHT),
+            Section("foot", "Foot", Role.DEEP),
         ),
     ),
     Page(
@@ -60,14 +60,14 @@ PAGES: Final = (
             Section("product", "Product", Role.PAPER),
             Section("basket", "Basket", Role.MIST),
             Section("promise", "Promise", Role.PRIMARY),
-            Section("foot", "Foot", Role.NIGHT),
+            Section("foot", "Foot", Role.DEEP),
         ),
     ),
     Page(
         "dashboard",
         "Dashboard",
         (
-            Section("head", "Head", Role.NIGHT),
+            Section("head", "Head", Role.DEEP),
             Section("figures", "Figures", Role.MIST),
             Section("charts", "Charts", Role.MIST),
             Section("table", "Table", Role.PAPER),
@@ -81,7 +81,7 @@ PAGES: Final = (
             Section("intro", "Introduction", TINT),
             Section("fields", "Fields", Role.PAPER),
             Section("messages", "Messages", Role.MIST),
-            Section("foot", "Foot", Role.NIGHT),
+            Section("foot", "Foot", Role.DEEP),
         ),
     ),
     Page(

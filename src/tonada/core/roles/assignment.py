@@ -1,6 +1,6 @@
 """Who wears the grounds, the texts, the line, the link and the night: steps of ramps, by day and by night.
 
-Each role has wants (the tables below): what it must reach on which grounds, and what it would like
+Each role has required (the tables below): what it must reach on which grounds, and what it would like
 to be. Paper and Mist are tried in every combination; for each, every other role takes the step
 that costs least. The cheapest whole wins, so nothing depends on the order of the search.
 """
@@ -16,24 +16,26 @@ from numpy.typing import NDArray
 
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.color.spaces import Floats, Hex, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
+from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO
 from tonada.core.roles.signals import choose_together
 from tonada.core.take.take import SIGNALS, Assignment, Role, Scheme, Take, role_name
 
 Family: TypeAlias = Literal["neutral", "primary", "own"]
 
-# The objective: what each part of a want costs.
+# The objective: what each part of a requirement costs.
 FAILS_COSTS: Final = 100.0  # not to reach the needed ratio: never worth it where it can be helped
 SHORT_COSTS: Final = 100.0  # what is short of it then, as log
 LIGHTNESS_COSTS: Final = 4.0  # away from the lightness wanted
 RATIO_COSTS: Final = 1.0  # away from the ratio wanted, as log
 CHANGE_COSTS: Final = 3.0  # deltaEOK from the swatch itself
 FAMILY_COSTS: Final = 0.12  # for each family further down the list
-SAME_GROUND_COSTS: Final = 10.0  # Paper and Mist closer than TOLD_APART
-TOLD_APART: Final = 0.025
+SAME_GROUND_COSTS: Final = 10.0  # Paper and Mist closer than GROUNDS_APART
+# Two large areas side by side need less than two marks (deltaEOK) to be told apart.
+GROUNDS_APART: Final = 0.025
 
 
 @dataclass(frozen=True, slots=True)
-class Want:
+class RoleRequirement:
     """What a role asks of its colour.
 
     families   whose steps may have it, the preferred first; “own” is the role's own swatch
@@ -52,25 +54,25 @@ class Want:
 
 _GROUNDS: Final = (Role.PAPER, Role.MIST)
 # By night a brand colour is lifted until Paper reads on it as the label of a button.
-_LIFTED: Final = Want(("own",), (Role.PAPER,), 4.5, unchanged=True)
-WANTS: Final[Mapping[Scheme, Mapping[Role, Want]]] = {
+_LIFTED: Final = RoleRequirement(("own",), (Role.PAPER,), TEXT_RATIO, unchanged=True)
+REQUIREMENTS: Final[Mapping[Scheme, Mapping[Role, RoleRequirement]]] = {
     "day": {
-        Role.PAPER: Want(("neutral",), lightness=0.985),
-        Role.MIST: Want(("neutral",), lightness=0.925),
-        Role.NIGHT: Want(("primary", "neutral"), (Role.PAPER,), 7.0, lightness=0.24),
-        Role.INK: Want(("primary", "neutral"), _GROUNDS, 7.0, ratio=12.5),
-        Role.MUTED: Want(("neutral",), _GROUNDS, 4.5, ratio=4.5),
-        Role.LINE: Want(("neutral",), _GROUNDS, 3.0, ratio=3.0),
-        Role.LINK: Want(("primary",), _GROUNDS, 4.5, unchanged=True),
+        Role.PAPER: RoleRequirement(("neutral",), lightness=0.985),
+        Role.MIST: RoleRequirement(("neutral",), lightness=0.925),
+        Role.DEEP: RoleRequirement(("primary", "neutral"), (Role.PAPER,), ENHANCED_RATIO, lightness=0.24),
+        Role.INK: RoleRequirement(("primary", "neutral"), _GROUNDS, ENHANCED_RATIO, ratio=12.5),
+        Role.MUTED: RoleRequirement(("neutral",), _GROUNDS, TEXT_RATIO, ratio=TEXT_RATIO),
+        Role.LINE: RoleRequirement(("neutral",), _GROUNDS, LARGE_RATIO, ratio=LARGE_RATIO),
+        Role.LINK: RoleRequirement(("primary",), _GROUNDS, TEXT_RATIO, unchanged=True),
     },
     "night": {
-        Role.PAPER: Want(("neutral",), lightness=0.225),
-        Role.MIST: Want(("neutral",), lightness=0.285),
-        Role.NIGHT: Want(("neutral",), lightness=0.15),
-        Role.INK: Want(("neutral", "primary"), _GROUNDS, 7.0, ratio=12.5),
-        Role.MUTED: Want(("neutral",), _GROUNDS, 4.5, ratio=4.5),
-        Role.LINE: Want(("neutral",), _GROUNDS, 3.0, ratio=3.0),
-        Role.LINK: Want(("primary",), _GROUNDS, 4.5, unchanged=True),
+        Role.PAPER: RoleRequirement(("neutral",), lightness=0.225),
+        Role.MIST: RoleRequirement(("neutral",), lightness=0.285),
+        Role.DEEP: RoleRequirement(("neutral",), lightness=0.15),
+        Role.INK: RoleRequirement(("neutral", "primary"), _GROUNDS, ENHANCED_RATIO, ratio=12.5),
+        Role.MUTED: RoleRequirement(("neutral",), _GROUNDS, TEXT_RATIO, ratio=TEXT_RATIO),
+        Role.LINE: RoleRequirement(("neutral",), _GROUNDS, LARGE_RATIO, ratio=LARGE_RATIO),
+        Role.LINK: RoleRequirement(("primary",), _GROUNDS, TEXT_RATIO, unchanged=True),
         Role.PRIMARY: _LIFTED,
         Role.SECONDARY: _LIFTED,
         Role.ACCENT: _LIFTED,
@@ -78,11 +80,11 @@ WANTS: Final[Mapping[Scheme, Mapping[Role, Want]]] = {
         Role.ACCENT_3: _LIFTED,
     },
 }
-_SIGNAL_WANT: Final = Want(("own",), _GROUNDS, 3.0, unchanged=True)
+_SIGNAL_REQUIREMENT: Final = RoleRequirement(("own",), _GROUNDS, LARGE_RATIO, unchanged=True)
 
 
 @dataclass(frozen=True, slots=True)
-class _Shelf:
+class _Candidates:
     """The colours that a role may take, with the figures that decide. Rows belong together."""
 
     owners: tuple[str, ...]
@@ -96,41 +98,43 @@ class _Shelf:
 
 @dataclass(frozen=True, slots=True)
 class Assigned:
-    """Assignments by role, and a sentence for each want that nothing here can meet."""
+    """Assignments by role, and a sentence for each requirement that nothing here can meet."""
 
     roles: Mapping[Role, Assignment]
     impossible: tuple[str, ...]
 
 
 def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, neutral: str) -> Assigned:
-    """Return all roles of WANTS for a scheme, and at night the signals. What is `given` stays.
+    """Return all roles of REQUIREMENTS for a scheme, and at night the signals. What is `given` stays.
 
     take: with the swatches, the neutral and whatever has Primary among `given` or its own roles.
     """
-    wants = {role: want for role, want in WANTS[scheme].items() if role not in given}
-    shelves = {role: _shelf(take, given, want.families, neutral, role) for role, want in wants.items()}
-    fixed = {role: _value_shelf(take, one) for role, one in given.items()}
-    chosen = _cheapest(wants, shelves, fixed)
-    made = {role: shelves[role] for role in chosen}
+    required = {role: asked for role, asked in REQUIREMENTS[scheme].items() if role not in given}
+    candidates = {
+        role: _candidates_for(take, given, asked.families, neutral, role) for role, asked in required.items()
+    }
+    fixed = {role: _only(take, one) for role, one in given.items()}
+    chosen = _cheapest(required, candidates, fixed)
+    made = {role: candidates[role] for role in chosen}
     grounds = {
         role: float(made[role].luminance[chosen[role]] if role in chosen else fixed[role].luminance[0])
         for role in _GROUNDS
     }
     roles = {
-        role: _assignment(take, role, wants[role], made[role], number, grounds)
+        role: _assignment(take, role, required[role], made[role], number, grounds)
         for role, number in chosen.items()
     }
     impossible = [
-        _impossible(role, wants[role], made[role], number, grounds) for role, number in chosen.items()
+        _impossible(role, required[role], made[role], number, grounds) for role, number in chosen.items()
     ]
     if scheme == "night":
         roles |= _signals_at_night(take, given, grounds)
     return Assigned({**given, **roles}, tuple(text for text in impossible if text))
 
 
-def _shelf(
+def _candidates_for(
     take: Take, given: Mapping[Role, Assignment], families: Sequence[Family], neutral: str, role: Role
-) -> _Shelf:
+) -> _Candidates:
     owners: list[str] = []
     for family in families:
         owner = {"neutral": neutral, "primary": _owner(take, given, Role.PRIMARY)}.get(
@@ -159,10 +163,10 @@ def _steps(take: Take, owner: str) -> list[tuple[int | None, Hex]]:
     ]
 
 
-def _filled(rows: Sequence[tuple[str, int | None, Hex, int]], own: Hex) -> _Shelf:
+def _filled(rows: Sequence[tuple[str, int | None, Hex, int]], own: Hex) -> _Candidates:
     colors = hexes_to_srgb8(tuple(value for _, _, value, _ in rows))
     lab = srgb8_to_oklab(colors)
-    return _Shelf(
+    return _Candidates(
         owners=tuple(owner for owner, *_ in rows),
         steps=tuple(step for _, step, *_ in rows),
         hexes=tuple(value for _, _, value, _ in rows),
@@ -173,99 +177,108 @@ def _filled(rows: Sequence[tuple[str, int | None, Hex, int]], own: Hex) -> _Shel
     )
 
 
-def _value_shelf(take: Take, one: Assignment) -> _Shelf:
+def _only(take: Take, one: Assignment) -> _Candidates:
     value = take.value_at(one.swatch, one.step)
     return _filled([(one.swatch, one.step, value, 0)], value)
 
 
 def _cheapest(
-    wants: Mapping[Role, Want], shelves: Mapping[Role, _Shelf], fixed: Mapping[Role, _Shelf]
+    required: Mapping[Role, RoleRequirement],
+    candidates: Mapping[Role, _Candidates],
+    fixed: Mapping[Role, _Candidates],
 ) -> dict[Role, int]:
-    """Return the row of each role on its shelf in the cheapest whole of all Papers with all Mists."""
-    paper, mist = (shelves[role] if role in shelves else fixed[role] for role in _GROUNDS)
-    total = SAME_GROUND_COSTS * (delta_e_ok(paper.lab[:, None], mist.lab[None]) < TOLD_APART)
-    dressed: dict[Role, NDArray[np.intp]] = {}
-    for role, want in wants.items():
-        worst = _worst(want, shelves[role], {Role.PAPER: paper.luminance, Role.MIST: mist.luminance})
-        costs = _costs(want, shelves[role], worst)
+    """Return the row of each role in the cheapest whole of all Papers with all Mists."""
+    paper, mist = (candidates[role] if role in candidates else fixed[role] for role in _GROUNDS)
+    total = SAME_GROUND_COSTS * (delta_e_ok(paper.lab[:, None], mist.lab[None]) < GROUNDS_APART)
+    picked: dict[Role, NDArray[np.intp]] = {}
+    for role, asked in required.items():
+        worst = _worst(asked, candidates[role], {Role.PAPER: paper.luminance, Role.MIST: mist.luminance})
+        costs = _costs(asked, candidates[role], worst)
         if role in _GROUNDS:
             own = costs[0, 0]
             total = total + (own[:, None] if role is Role.PAPER else own[None])
         else:
-            dressed[role] = np.argmin(costs, axis=-1)
+            picked[role] = np.argmin(costs, axis=-1)
             total = total + costs.min(axis=-1)
     best = np.unravel_index(int(np.argmin(total)), total.shape)
-    rows = {role: int(best[place]) for place, role in enumerate(_GROUNDS) if role in shelves}
+    rows = {role: int(best[place]) for place, role in enumerate(_GROUNDS) if role in candidates}
     full = np.zeros(total.shape, dtype=np.intp)
-    return rows | {role: int((full + picks)[best]) for role, picks in dressed.items()}
+    return rows | {role: int((full + picks)[best]) for role, picks in picked.items()}
 
 
-def _costs(want: Want, shelf: _Shelf, worst: Floats) -> Floats:
-    """Return what each row of the shelf costs on each Paper and Mist, as `worst` has its ratios."""
-    costs = FAMILY_COSTS * shelf.family
-    if want.lightness is not None:
-        costs = costs + LIGHTNESS_COSTS * np.abs(shelf.lab[:, 0] - want.lightness)
-    if want.unchanged:
-        costs = costs + CHANGE_COSTS * shelf.change
-    short = np.where(worst < want.needed, FAILS_COSTS + SHORT_COSTS * np.log(want.needed / worst), 0.0)
-    away = RATIO_COSTS * np.abs(np.log(worst / want.ratio)) if want.ratio is not None else 0.0
+def _costs(asked: RoleRequirement, offered: _Candidates, worst: Floats) -> Floats:
+    """Return what each row offered costs on each Paper and Mist, as `worst` has its ratios."""
+    costs = FAMILY_COSTS * offered.family
+    if asked.lightness is not None:
+        costs = costs + LIGHTNESS_COSTS * np.abs(offered.lab[:, 0] - asked.lightness)
+    if asked.unchanged:
+        costs = costs + CHANGE_COSTS * offered.change
+    short = np.where(worst < asked.needed, FAILS_COSTS + SHORT_COSTS * np.log(asked.needed / worst), 0.0)
+    away = RATIO_COSTS * np.abs(np.log(worst / asked.ratio)) if asked.ratio is not None else 0.0
     return np.asarray(costs + short + away)
 
 
-def _worst(want: Want, shelf: _Shelf, grounds: Mapping[Role, Floats]) -> Floats:
+def _worst(asked: RoleRequirement, offered: _Candidates, grounds: Mapping[Role, Floats]) -> Floats:
     """Return the least ratio on the grounds wanted, shape (Papers, Mists, rows); 21 where none is."""
-    worst = np.full((1, 1, len(shelf.hexes)), 21.0)
-    for role in want.on:
+    worst = np.full((1, 1, len(offered.hexes)), 21.0)
+    for role in asked.on:
         face = grounds[role][:, None, None] if role is Role.PAPER else grounds[role][None, :, None]
-        worst = np.minimum(worst, ratio_of_luminances(shelf.luminance, face))
+        worst = np.minimum(worst, ratio_of_luminances(offered.luminance, face))
     return worst
 
 
-def _worst_at(want: Want, shelf: _Shelf, row: int, grounds: Mapping[Role, float]) -> float:
-    faces = np.array([grounds[role] for role in want.on])
-    return float(ratio_of_luminances(shelf.luminance[row], faces).min())
+def _worst_at(asked: RoleRequirement, offered: _Candidates, row: int, grounds: Mapping[Role, float]) -> float:
+    faces = np.array([grounds[role] for role in asked.on])
+    return float(ratio_of_luminances(offered.luminance[row], faces).min())
 
 
 def _assignment(
-    take: Take, role: Role, want: Want, shelf: _Shelf, row: int, grounds: Mapping[Role, float]
+    take: Take,
+    role: Role,
+    asked: RoleRequirement,
+    offered: _Candidates,
+    row: int,
+    grounds: Mapping[Role, float],
 ) -> Assignment:
-    owner, step = shelf.owners[row], shelf.steps[row]
-    name = _worn_by(take, owner)
-    lightness = float(shelf.lab[row, 0])
-    if not want.on:
-        reason = f"Step {step} of {name}, the nearest to the lightness of such a ground: {lightness:.2f}."
+    owner, step = offered.owners[row], offered.steps[row]
+    name = _ramp_name(take, owner)
+    lightness = float(offered.lab[row, 0])
+    if not asked.on:
+        reason = f"The step of {name} nearest to the lightness of such a ground: {lightness:.2f}."
         return Assignment(role, owner, reason, step)
-    ratio = f"{rounded_down(_worst_at(want, shelf, row, grounds), 1)} to 1"
-    on = " and ".join(str(ground).capitalize() for ground in want.on)
+    ratio = f"{rounded_down(_worst_at(asked, offered, row, grounds), 1)} to 1"
+    on = " and ".join(str(ground).capitalize() for ground in asked.on)
     if step is None:
         reason = f"{name} itself, unchanged: {ratio} on {on}."
     elif role is Role.INK:
-        reason = f"{name} taken to step {step}, so that text stays in the family: {ratio} on {on}."
-    elif role is Role.NIGHT:
-        reason = f"{name} taken down to step {step}: {on} reads on it at {ratio}."
-    elif want.unchanged:
-        reason = f"{name} moved to step {step}, the least change that reads on {on}: {ratio}."
+        reason = f"A step of {name}, so that text stays in the family: {ratio} on {on}."
+    elif role is Role.DEEP:
+        reason = f"A step of {name} on which {on} reads: {ratio}."
+    elif asked.unchanged:
+        reason = f"The step of {name} nearest to it that reads on {on}: {ratio}."
     else:
-        reason = f"Step {step} of {name}, the quietest that reaches {want.needed:g} on {on}: {ratio}."
+        reason = f"The quietest step of {name} that reaches {asked.needed:g} on {on}: {ratio}."
     return Assignment(role, owner, reason, step)
 
 
-def _worn_by(take: Take, owner: str) -> str:
+def _ramp_name(take: Take, owner: str) -> str:
     """Return what a reason calls a ramp: by the role that the swatch has, since names may change."""
     neutral = take.neutral(owner)
     roles = take.roles_of(owner)
     return neutral.name if neutral else role_name(roles[0]) if roles else take.swatch(owner).name
 
 
-def _impossible(role: Role, want: Want, shelf: _Shelf, row: int, grounds: Mapping[Role, float]) -> str | None:
-    if not want.on:
+def _impossible(
+    role: Role, asked: RoleRequirement, offered: _Candidates, row: int, grounds: Mapping[Role, float]
+) -> str | None:
+    if not asked.on:
         return None
-    ratio = _worst_at(want, shelf, row, grounds)
-    if ratio >= want.needed:
+    ratio = _worst_at(asked, offered, row, grounds)
+    if ratio >= asked.needed:
         return None
-    on = " and ".join(str(ground).capitalize() for ground in want.on)
+    on = " and ".join(str(ground).capitalize() for ground in asked.on)
     return (
-        f"{str(role).capitalize()} can't reach {want.needed:g} to 1 on {on} with any step of its ramps; "
+        f"{str(role).capitalize()} can't reach {asked.needed:g} to 1 on {on} with any step of its ramps; "
         f"the nearest reaches {rounded_down(ratio, 1)}. Another {on} would help."
     )
 
@@ -277,15 +290,17 @@ def _signals_at_night(
     roles = [role for role in SIGNALS if role not in given and take.has_role(role)]
     if not roles:
         return {}
-    shelves = []
+    candidates = []
     for role in roles:
         owner = take.assignment(role).swatch
         value = take.hex_of(role)
-        shelves.append(_filled([(owner, step, one, 0) for step, one in _steps(take, owner)], value))
+        candidates.append(_filled([(owner, step, one, 0) for step, one in _steps(take, owner)], value))
     faces = {role: np.array([luminance]) for role, luminance in grounds.items()}
-    costs = [_costs(_SIGNAL_WANT, one, _worst(_SIGNAL_WANT, one, faces))[0, 0] for one in shelves]
-    rows, _ = choose_together([hexes_to_srgb8(shelf.hexes) for shelf in shelves], costs)
+    costs = [
+        _costs(_SIGNAL_REQUIREMENT, one, _worst(_SIGNAL_REQUIREMENT, one, faces))[0, 0] for one in candidates
+    ]
+    rows, _ = choose_together([hexes_to_srgb8(offered.hexes) for offered in candidates], costs)
     return {
-        role: _assignment(take, role, _SIGNAL_WANT, shelf, row, grounds)
-        for role, shelf, row in zip(roles, shelves, rows, strict=True)
+        role: _assignment(take, role, _SIGNAL_REQUIREMENT, offered, row, grounds)
+        for role, offered, row in zip(roles, candidates, rows, strict=True)
     }

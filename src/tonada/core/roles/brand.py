@@ -12,8 +12,9 @@ from itertools import product
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import contrast_ratio, rounded_down
-from tonada.core.color.hue_rules import ANALOGOUS_WITH_ACCENT, color_at
+from tonada.core.color.hue_rules import ANALOGOUS_WITH_ACCENT, NEUTRAL_BELOW, color_at
 from tonada.core.color.spaces import Hex, hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.color.wcag import TEXT_RATIO
 from tonada.core.errors import InputError
 from tonada.core.take.parts import Role, role_rank
 
@@ -29,8 +30,6 @@ SHARES_OF: Final[Mapping[Whole, str]] = {
     "mood": "",
 }
 
-# Below this chroma a colour is a neutral: its hue doesn't count and it doesn't call.
-NEUTRAL_BELOW: Final = 0.03
 
 # The objective. Each term runs from 0 to 1 before it is weighted.
 PRIMARY_COVERS: Final = 1.0  # its share beside the largest one
@@ -186,7 +185,7 @@ def _score(
     if primary is None:
         return 0.0
     score = PRIMARY_COVERS * primary.share / largest
-    score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / 4.5)
+    score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / TEXT_RATIO)
     score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
     if secondary:
         score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
@@ -227,7 +226,7 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
         return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
     if role is Role.PRIMARY:
         ratio = rounded_down(color.on_white, 1)
-        carries = "carries white text at" if color.on_white >= 4.5 else "white text on it has only"
+        carries = "carries white text at" if color.on_white >= TEXT_RATIO else "white text on it has only"
         lead = f"Covers {share}, and" if share else "Fits best to lead:"
         return f"{lead} {carries} {ratio} to 1."
     if role is Role.SECONDARY:

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Final, Literal
 
-from tonada.core.color.contrast import Usage, ratio_between
+from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO, Usage
 from tonada.core.take.take import Pair, Role
 
 # Text, ground, usage, sample. A label is whichever of Paper and Ink reads better, a headline the
@@ -26,13 +27,13 @@ PAGE_PAIRS: Final[tuple[tuple[Role | Literal["label", "headline"], Role, Usage, 
     (Role.LINK, Role.MIST, Usage.LINK, "see all the dates"),
     (Role.LINE, Role.PAPER, Usage.PART, "Your name"),
     (Role.LINE, Role.MIST, Usage.PART, "Your place"),
-    ("label", Role.NIGHT, Usage.BODY_TEXT, "Write to us"),
+    ("label", Role.DEEP, Usage.BODY_TEXT, "Write to us"),
     ("label", Role.ACCENT_2, Usage.BUTTON_LABEL, "More of this"),
     ("label", Role.ACCENT_3, Usage.BUTTON_LABEL, "And of that"),
-    (Role.GOOD, Role.PAPER, Usage.PART, "Saved"),
-    (Role.CAUTION, Role.PAPER, Usage.PART, "Two places left"),
-    (Role.BAD, Role.PAPER, Usage.PART, "Not a date"),
-    (Role.NOTE, Role.PAPER, Usage.PART, "New this week"),
+    (Role.SUCCESS, Role.PAPER, Usage.PART, "Saved"),
+    (Role.WARNING, Role.PAPER, Usage.PART, "Two places left"),
+    (Role.ERROR, Role.PAPER, Usage.PART, "Not a date"),
+    (Role.INFO, Role.PAPER, Usage.PART, "New this week"),
 )
 
 
@@ -40,22 +41,22 @@ def page_pairs(hex_of: Mapping[str, Hex]) -> tuple[Pair, ...]:
     """Return the pairs of a page for the roles given, with ids such as `ink-on-paper`."""
     pairs = []
     for text, ground, usage, sample in PAGE_PAIRS:
-        wearer = text if isinstance(text, Role) else _worn(text, ground, hex_of)
-        if wearer in hex_of and ground in hex_of:
+        role = text if isinstance(text, Role) else _role_for(text, ground, hex_of)
+        if role in hex_of and ground in hex_of:
             # The id names the place, so that it stays when the text gets another role.
             pair_id = f"{text}-on-{ground}"
-            pairs.append(Pair(pair_id, wearer, ground, usage, sample))
+            pairs.append(Pair(pair_id, role, ground, usage, sample))
     return tuple(pairs)
 
 
-def _worn(text: str, ground: Role, hex_of: Mapping[str, Hex]) -> Role:
-    """Return the role that wears a label or a headline on a ground."""
+def _role_for(text: str, ground: Role, hex_of: Mapping[str, Hex]) -> Role:
+    """Return the role that a label or a headline uses on a ground."""
     if not {ground, Role.PAPER, Role.INK} <= hex_of.keys():
         return Role.PAPER
-    if text == "headline" and Role.ACCENT in hex_of and _ratio(hex_of, Role.ACCENT, ground) >= 3:
+    if text == "headline" and Role.ACCENT in hex_of and _ratio(hex_of, Role.ACCENT, ground) >= LARGE_RATIO:
         return Role.ACCENT
     on_paper = _ratio(hex_of, Role.PAPER, ground)
-    return Role.PAPER if on_paper >= min(4.5, _ratio(hex_of, Role.INK, ground)) else Role.INK
+    return Role.PAPER if on_paper >= min(TEXT_RATIO, _ratio(hex_of, Role.INK, ground)) else Role.INK
 
 
 def _ratio(hex_of: Mapping[str, Hex], text: Role, ground: Role) -> float:

@@ -15,7 +15,7 @@ from tonada.core.take.parts import (
     role_name,
 )
 
-GROUND_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.NIGHT))
+GROUND_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.DEEP))
 CALL_ROLES: Final = frozenset(ACCENTS)
 
 

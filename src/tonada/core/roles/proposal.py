@@ -64,7 +64,7 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
     """
     choice = choose_brand(candidates, whole)
     base, place_of = _gather(candidates, choice)
-    take, impossible = dress(base)
+    take, impossible = with_all_roles(base)
     asked = {one.role for one in choice.given}
     roles = tuple(
         ProposedRole(
@@ -116,7 +116,7 @@ def _gather(candidates: tuple[Candidate, ...], choice: BrandChoice) -> tuple[Tak
     return Take(tuple(swatches.values()), tuple(roles)), places
 
 
-def dress(take: Take) -> tuple[Take, tuple[str, ...]]:
+def with_all_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     """Return the take with every role of both schemes, and what its colours make impossible.
 
     The roles that swatches have already stay with them; Primary has to be one. A neutral tinted by

@@ -56,7 +56,7 @@ class OverlayRow:
     over: tuple[Over, ...]
 
 
-OVERLAID_ROLES: Final = (Role.PAPER, Role.MIST, Role.NIGHT, Role.PRIMARY)
+OVERLAID_ROLES: Final = (Role.PAPER, Role.MIST, Role.DEEP, Role.PRIMARY)
 
 
 def overlay_rows(take: Take) -> tuple[OverlayRow, ...]:

@@ -1,4 +1,4 @@
-"""The four signals: good, caution, bad, note, tuned to a palette and told apart by all eyes."""
+"""The four signals: success, warning, error and info, tuned to a palette and told apart by all eyes."""
 
 from __future__ import annotations
 
@@ -22,16 +22,17 @@ from tonada.core.color.spaces import (
     srgb8_to_hex,
     srgb8_to_oklab,
 )
+from tonada.core.color.wcag import LARGE_RATIO
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab
 from tonada.core.take.parts import SIGNALS, Role
 
 # The conventions of signs and forms: OKLCH hue in degrees, how far it may turn, usual lightness.
 SIGNAL_HUES: Final[Mapping[Role, tuple[float, float, float]]] = {
-    Role.GOOD: (150.0, 14.0, 0.55),
-    Role.CAUTION: (76.0, 12.0, 0.64),
-    Role.BAD: (25.0, 9.0, 0.5),
-    Role.NOTE: (247.0, 20.0, 0.47),
+    Role.SUCCESS: (150.0, 14.0, 0.55),
+    Role.WARNING: (76.0, 12.0, 0.64),
+    Role.ERROR: (25.0, 9.0, 0.5),
+    Role.INFO: (247.0, 20.0, 0.47),
 }
 # Below this share of what sRGB has, a signal is no signal any more.
 LEAST_CHROMA_SHARE: Final = 0.75
@@ -47,7 +48,7 @@ SIGNAL_USUAL: Final = 2.4  # how far one is from its usual lightness
 APART_ENOUGH: Final = 0.1
 BRAND_ENOUGH: Final = 0.1
 # A signal is a mark, an edge or a face beside words: a part by 1.4.11.
-NEEDED_RATIO: Final = 3.0
+NEEDED_RATIO: Final = LARGE_RATIO
 
 SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan", "tritan")
 

@@ -9,7 +9,7 @@ from tonada.core.errors import TakeError
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.brand import Candidate, choose_brand
 from tonada.core.roles.page_pairs import page_pairs
-from tonada.core.roles.proposal import dress
+from tonada.core.roles.proposal import with_all_roles
 from tonada.core.take.take import SIGNALS, Assignment, Pair, Role, SchemeRoles, Take, role_rank
 
 # Of a swatch whose share no source tells: as much as a small part of a logo.
@@ -33,8 +33,8 @@ def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     brand = [Assignment(one.role, offered[one.candidate].id, one.reason) for one in choice.given]
     kept = [one for one in take.roles if one.role in SIGNALS or one.role not in set(Role)]
     base = replace(take, roles=(*brand, *kept), pairs=(), other=None)
-    dressed, impossible = dress(base)
-    return _with_kept(take, dressed), impossible
+    proposed, impossible = with_all_roles(base)
+    return _with_kept(take, proposed), impossible
 
 
 def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:

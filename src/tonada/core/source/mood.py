@@ -20,18 +20,18 @@ from tonada.core.harmony.character import CHARACTERS, Character
 from tonada.core.limits import MAX_MOOD_WORDS
 from tonada.core.source.mood_words import FAMILIES, FIELDS, WORDS, MoodWord
 
-MOST_ANCHORS: Final = 6
-FEWEST_ANCHORS: Final = 3
-# An anchor that has less than this of the strongest one's weight is no longer a suggestion.
+MOST_COLORS: Final = 6
+FEWEST_COLORS: Final = 3
+# A starting colour that has less than this of the strongest one's weight is no longer a suggestion.
 LEAST_OF_STRONGEST: Final = 0.3
-# Anchors closer than this in hue, in degrees, would be the same suggestion twice.
+# Colours closer than this in hue, in degrees, would be the same suggestion twice.
 LEAST_HUE_DISTANCE: Final = 18.0
 # The field of work says less about a brand than what it wants to say.
 FIELD_WEIGHT: Final = 0.5
 
 
 @dataclass(frozen=True, slots=True)
-class Anchor:
+class StartingColor:
     """A colour to start from. weight: 0 to 1, beside the strongest. words: which words speak for it."""
 
     hex: Hex
@@ -43,18 +43,18 @@ class Anchor:
 
 @dataclass(frozen=True, slots=True)
 class MoodReading:
-    """anchors: strongest first. conventions and differs: a sentence for each word, and for the field."""
+    """starting_colors: strongest first. conventions, differs: a sentence for each word, and the field."""
 
     words: tuple[str, ...]
     field: str | None
     characters: tuple[str, ...]
     conventions: tuple[str, ...]
     differs: tuple[str, ...]
-    anchors: tuple[Anchor, ...]
+    starting_colors: tuple[StartingColor, ...]
 
 
 def read_mood(words: tuple[str, ...], field: str | None = None) -> MoodReading:
-    """Return what convention attaches to one to three words, and three to six anchors.
+    """Return what convention attaches to one to three words, and three to six starting colours.
 
     Raises InputError for unknown words or fields, a word said twice, or more than three.
     """
@@ -69,7 +69,7 @@ def read_mood(words: tuple[str, ...], field: str | None = None) -> MoodReading:
         characters=characters,
         conventions=tuple(entry.convention for entry in spoken),
         differs=tuple(entry.differs for entry in spoken if entry.differs),
-        anchors=_anchors(chosen, FIELDS[field] if field else None),
+        starting_colors=_starting_colors(chosen, FIELDS[field] if field else None),
     )
 
 
@@ -84,7 +84,7 @@ def _chosen(words: tuple[str, ...]) -> list[MoodWord]:
     return [WORDS[word] for word in words]
 
 
-def _anchors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[Anchor, ...]:
+def _starting_colors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[StartingColor, ...]:
     weights: defaultdict[str, float] = defaultdict(float)
     speakers: defaultdict[str, list[str]] = defaultdict(list)
     for word, strength in [*((word, 1.0) for word in chosen), *([(field, FIELD_WEIGHT)] if field else [])]:
@@ -93,19 +93,19 @@ def _anchors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[Anchor, ..
             speakers[family].append(word.name)
     character = _blend([CHARACTERS[word.character] for word in chosen])
     strongest = max(weights.values())
-    anchors: list[Anchor] = []
+    colors: list[StartingColor] = []
     taken: list[float] = []
-    # The table's order decides between equals, so that the same words give the same anchors.
+    # The table's order decides between equals, so that the same words give the same colours.
     for family in sorted(weights, key=lambda name: -weights[name]):
         hue = FAMILIES[family].hue
         is_apart = all(float(hue_distance(hue, other)) >= LEAST_HUE_DISTANCE for other in taken)
-        is_strong = weights[family] >= LEAST_OF_STRONGEST * strongest or len(anchors) < FEWEST_ANCHORS
-        if is_apart and is_strong and len(anchors) < MOST_ANCHORS:
+        is_strong = weights[family] >= LEAST_OF_STRONGEST * strongest or len(colors) < FEWEST_COLORS
+        if is_apart and is_strong and len(colors) < MOST_COLORS:
             value = _color(family, character)
             share = weights[family] / strongest
-            anchors.append(Anchor(value, color_name(value), family, share, tuple(speakers[family])))
+            colors.append(StartingColor(value, color_name(value), family, share, tuple(speakers[family])))
             taken.append(hue)
-    return tuple(anchors)
+    return tuple(colors)
 
 
 def _blend(characters: list[Character]) -> Character:

@@ -7,6 +7,7 @@ from collections.abc import Collection, Iterable, Mapping, Sequence
 from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.color.spaces import HEX_PATTERN
 from tonada.core.errors import TakeError
+from tonada.core.take.key import read_key
 from tonada.core.take.parts import (
     OWN_ROLE,
     ROLE_NAMES,
@@ -119,11 +120,11 @@ def _check_pairs(
 ) -> None:
     for number, pair in enumerate(pairs):
         for end, key in (("text", pair.text), ("ground", pair.ground)):
-            owner, _, step = key.partition("/")
-            steps = owners.get(owner, 0)
-            known = key in roles or HEX_PATTERN.match(key) or (steps and not step)
-            if step.isdigit():
-                known = known or 1 <= int(step) <= steps
+            read = read_key(key)
+            steps = owners.get(read.name, 0)
+            known = key in roles or read.value is not None or (steps and read.step is None)
+            if read.step is not None:
+                known = known or 1 <= read.step <= steps
             if not (known or (end == "text" and key in overlays)):
                 raise TakeError(
                     f"The pair uses “{key[:40]}”, which no colour of this take has.",

@@ -8,11 +8,11 @@ from dataclasses import dataclass
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import Usage
 from tonada.core.color.neutrals import Spacing
 from tonada.core.color.ramp import USUAL, RampSettings
 from tonada.core.color.spaces import Hex
-from tonada.core.take.proof_settings import Ground
+from tonada.core.color.wcag import Usage
+from tonada.core.take.proof_settings import Element, GroundSettings
 
 
 class Role(StrEnum):
@@ -25,15 +25,15 @@ class Role(StrEnum):
     ACCENT_3 = "accent-3"
     PAPER = "paper"
     MIST = "mist"
-    NIGHT = "night"
+    DEEP = "deep"
     INK = "ink"
     MUTED = "muted"
     LINK = "link"
     LINE = "line"
-    GOOD = "good"
-    CAUTION = "caution"
-    BAD = "bad"
-    NOTE = "note"
+    SUCCESS = "success"
+    WARNING = "warning"
+    ERROR = "error"
+    INFO = "info"
 
     # As for Usage: looked up many times in every drag.
     __hash__ = str.__hash__
@@ -41,7 +41,7 @@ class Role(StrEnum):
 
 ROLE_ORDER: Final = tuple(Role)
 ROLE_NAMES: Final = frozenset(str(role) for role in Role)
-SIGNALS: Final = (Role.GOOD, Role.CAUTION, Role.BAD, Role.NOTE)
+SIGNALS: Final = (Role.SUCCESS, Role.WARNING, Role.ERROR, Role.INFO)
 ACCENTS: Final = (Role.ACCENT, Role.ACCENT_2, Role.ACCENT_3)
 # What the designer adds: such a role has a name of its own.
 OWN_ROLE: Final = re.compile(r"own-[a-z0-9-]{1,36}\Z")
@@ -59,15 +59,15 @@ PLANNED_SHARES: Final[Mapping[RoleKey, float]] = {
     Role.ACCENT_3: 0.02,
     Role.PAPER: 0.42,
     Role.MIST: 0.13,
-    Role.NIGHT: 0.05,
+    Role.DEEP: 0.05,
     Role.INK: 0.035,
     Role.MUTED: 0.02,
     Role.LINK: 0.01,
     Role.LINE: 0.01,
-    Role.GOOD: 0.004,
-    Role.CAUTION: 0.004,
-    Role.BAD: 0.004,
-    Role.NOTE: 0.004,
+    Role.SUCCESS: 0.004,
+    Role.WARNING: 0.004,
+    Role.ERROR: 0.004,
+    Role.INFO: 0.004,
 }
 OWN_ROLE_SHARE: Final = 0.02
 
@@ -136,12 +136,25 @@ class Assignment:
 
 
 @dataclass(frozen=True, slots=True)
+class GroundPlace:
+    """Where a pair comes from that a ground of the proof makes; it is in no document."""
+
+    ground: str
+    element: Element
+
+    @property
+    def pair_id(self) -> str:
+        """The id of the pair. No id in a document has a colon, so that none is the same."""
+        return f"ground:{self.ground}:{self.element.replace(' ', '-')}"
+
+
+@dataclass(frozen=True, slots=True)
 class Pair:
-    """A figure on a ground, with what it is used for.
+    """A text or element on a ground, with what it is used for.
 
     text and ground name a role, or a colour as Take.color_of reads it.
     layers: overlays between the two, the lowest first. size: of the text in CSS pixels, and weight,
-    1 to 1000; where they are given they decide whether it is large.
+    1 to 1000; where they are given they decide whether it is large. place: where a ground makes the pair.
     """
 
     id: str
@@ -152,6 +165,7 @@ class Pair:
     layers: tuple[str, ...] = ()
     size: float | None = None
     weight: int | None = None
+    place: GroundPlace | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,7 +174,7 @@ class SchemeRoles:
 
     roles: tuple[Assignment, ...]
     pairs: tuple[Pair, ...]
-    grounds: tuple[Ground, ...] = ()
+    grounds: tuple[GroundSettings, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,4 +1,4 @@
-"""What a proof is set with: figures, grounds, type, the designer's own material, as frozen values."""
+"""What a proof is set with: elements, grounds, type, the designer's own material, as frozen values."""
 
 from __future__ import annotations
 
@@ -6,41 +6,41 @@ from dataclasses import dataclass
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import Usage
+from tonada.core.color.wcag import Usage
 
 
-class Figure(StrEnum):
-    """What stands on a ground, in the order in which figures are shown."""
+class Element(StrEnum):
+    """What stands on a ground, in the order in which elements are shown."""
 
     HEADING = "heading"
     TEXT = "text"
     QUIET = "quiet text"
     LINK = "link"
-    BUTTON = "button face"
+    BUTTON = "button background"
     LABEL = "button label"
     LINE = "line"
     FOCUS = "focus ring"
-    GOOD = "good"
-    CAUTION = "caution"
-    BAD = "bad"
-    NOTE = "note"
+    SUCCESS = "success"
+    WARNING = "warning"
+    ERROR = "error"
+    INFO = "info"
 
     __hash__ = str.__hash__
 
 
-FIGURE_USAGES: Final[dict[Figure, Usage]] = {
-    Figure.HEADING: Usage.BODY_TEXT,  # its size and weight make it large
-    Figure.TEXT: Usage.BODY_TEXT,
-    Figure.QUIET: Usage.BODY_TEXT,
-    Figure.LINK: Usage.LINK,
-    Figure.BUTTON: Usage.PART,
-    Figure.LABEL: Usage.BUTTON_LABEL,
-    Figure.LINE: Usage.PART,
-    Figure.FOCUS: Usage.FOCUS,
-    Figure.GOOD: Usage.PART,
-    Figure.CAUTION: Usage.PART,
-    Figure.BAD: Usage.PART,
-    Figure.NOTE: Usage.PART,
+ELEMENT_USAGES: Final[dict[Element, Usage]] = {
+    Element.HEADING: Usage.BODY_TEXT,  # its size and weight make it large
+    Element.TEXT: Usage.BODY_TEXT,
+    Element.QUIET: Usage.BODY_TEXT,
+    Element.LINK: Usage.LINK,
+    Element.BUTTON: Usage.PART,
+    Element.LABEL: Usage.BUTTON_LABEL,
+    Element.LINE: Usage.PART,
+    Element.FOCUS: Usage.FOCUS,
+    Element.SUCCESS: Usage.PART,
+    Element.WARNING: Usage.PART,
+    Element.ERROR: Usage.PART,
+    Element.INFO: Usage.PART,
 }
 
 # A text of a page by its place; each has a size and a weight of its own.
@@ -49,17 +49,17 @@ TEXT_STYLES: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3", "text", "small", 
 
 
 @dataclass(frozen=True, slots=True)
-class Ground:
+class GroundSettings:
     """A background that sections stand on, where it departs from the rule, or was added.
 
     id: one of STANDARD_GROUNDS, or of the designer's own. ground: a colour as Take.color_of reads
-    it, None for the rule's. wears: figures with the colours given to them by hand.
+    it, None for the rule's. uses: elements with the colours given to them by hand.
     """
 
     id: str
     name: str | None = None
     ground: str | None = None
-    wears: tuple[tuple[Figure, str], ...] = ()
+    uses: tuple[tuple[Element, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

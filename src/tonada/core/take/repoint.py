@@ -10,7 +10,8 @@ import numpy as np
 from tonada.core.color.ramp import RampSettings
 from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.errors import TakeError
-from tonada.core.take.proof_settings import Ground
+from tonada.core.take.key import read_key, step_key
+from tonada.core.take.proof_settings import GroundSettings
 from tonada.core.take.take import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
 
 # Where something points: a swatch or neutral, and the step of its ramp, or None for the swatch itself.
@@ -123,9 +124,9 @@ def _with_pointers(after: Take, before: Take, move: Callable[[Target], Target]) 
     )
 
 
-def _ground(take: Take, one: Ground, move: Callable[[Target], Target]) -> Ground:
+def _ground(take: Take, one: GroundSettings, move: Callable[[Target], Target]) -> GroundSettings:
     key = None if one.ground is None else _key(take, one.ground, move)
-    return replace(one, ground=key, wears=tuple((f, _key(take, worn, move)) for f, worn in one.wears))
+    return replace(one, ground=key, uses=tuple((element, _key(take, key, move)) for element, key in one.uses))
 
 
 def _assignment(one: Assignment, move: Callable[[Target], Target]) -> Assignment:
@@ -143,9 +144,8 @@ def _pair(take: Take, pair: Pair, move: Callable[[Target], Target]) -> Pair:
 
 
 def _key(take: Take, key: str, move: Callable[[Target], Target]) -> str:
-    owner, _, step = key.partition("/")
+    read = read_key(key)
     owners = {one.id for one in take.swatches} | {one.id for one in take.neutrals}
-    if owner not in owners:
+    if read.name not in owners:
         return key
-    swatch, number = move((owner, int(step) if step else None))
-    return swatch if number is None else f"{swatch}/{number}"
+    return step_key(*move((read.name, read.step)))

@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field, replace
 
-from tonada.core.color.contrast import Level, composite
+from tonada.core.color.contrast import composite
 from tonada.core.color.neutrals import neutral_ramp
 from tonada.core.color.ramp import Ramp, StepNames, ramp_of, step_name
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.color.wcag import Level
 from tonada.core.errors import TakeError
 from tonada.core.take.consistency import check_parts
+from tonada.core.take.key import read_key
 from tonada.core.take.parts import (
     ACCENTS,
     OWN_ROLE,
@@ -34,7 +36,7 @@ from tonada.core.take.parts import (
     role_name,
     role_rank,
 )
-from tonada.core.take.proof_settings import USUAL_PROOF, ChosenSlot, Ground, ProofSettings
+from tonada.core.take.proof_settings import USUAL_PROOF, ChosenSlot, GroundSettings, ProofSettings
 
 __all__ = [
     "ACCENTS",
@@ -79,7 +81,7 @@ class Take:
     step_names: StepNames = "words"
     scheme: Scheme = "day"
     other: SchemeRoles | None = None
-    grounds: tuple[Ground, ...] = ()
+    grounds: tuple[GroundSettings, ...] = ()
     proof: ProofSettings = USUAL_PROOF
     slots: tuple[ChosenSlot, ...] = ()
     _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
@@ -155,16 +157,32 @@ class Take:
         return hexes[step - 1]
 
     def color_of(self, key: str) -> Hex:
-        """Return an opaque value by a key: a role, `#rrggbb`, a swatch's id, or `id/step`.
-
-        Raises TakeError for anything else.
-        """
+        """Return the opaque value of a key. Raises TakeError for one that isn't there."""
         if key in self._by_role:
             return self.hex_of(key)
-        if key.startswith("#"):
-            return srgb8_to_hex(hex_to_srgb8(key))
-        owner, _, step = key.partition("/")
-        return self.value_at(owner, int(step) if step.isdigit() else None)
+        read = read_key(key)
+        return read.value or self.value_at(read.name, read.step)
+
+    def owner_of(self, key: str) -> tuple[str, int | None]:
+        """Return the swatch, neutral or overlay behind a key and its step; a value is its own."""
+        if key in self._by_role:
+            one = self._by_role[key]
+            return one.swatch, one.step
+        read = read_key(key)
+        return read.value or read.name, read.step
+
+    def display_name(self, key: str) -> str:
+        """Return the name of a key: of the role, the overlay, the swatch and step, or the value itself.
+
+        Raises TakeError for a key that isn't there.
+        """
+        if key in self._by_role:
+            return role_name(key, self._by_role[key].name)
+        overlay = self.overlay(key)
+        if overlay is not None:
+            return overlay.name
+        read = read_key(key)
+        return read.value or self.name_of(read.name, read.step)
 
     def over(self, ground: Hex, overlay_id: str) -> Hex:
         """Return an overlay composited on an opaque value. Raises TakeError for an unknown overlay."""

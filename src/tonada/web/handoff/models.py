@@ -280,7 +280,7 @@ class MappedColor(Model):
 
 class RestyleBody(MappingBody):
     mapping: Annotated[tuple[MappedColor, ...], Field(max_length=limits.MAX_STYLESHEET_COLORS)]
-    write: restyle.Written = "values"
+    write: restyle.WriteAs = "values"
 
 
 class BesideAnswer(Model):

@@ -9,7 +9,7 @@ from flask import Response, request
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
-from tonada.handoff.client_sheet import Letterhead
+from tonada.handoff.client_sheet import ExportHeader
 from tonada.handoff.files import FILE_FORMATS, Handoff, file_name, make_file
 from tonada.handoff.press_profile import usual_press
 from tonada.store import brands, handoffs, sources, takes, versions
@@ -54,7 +54,7 @@ def write_values(body: ValuesBody) -> Response:
 
 @computed.post("/handoff/preview", responses={200: PreviewAnswer}, summary="A file of text as it would be")
 def preview(body: PreviewBody) -> Response:
-    head = Letterhead(body.brand, body.take, "not a version yet")
+    head = ExportHeader(body.brand, body.take, "not a version yet")
     handoff = Handoff(body.document.to_take(), head, usual_press(), body.options.to_options())
     text = make_file(handoff, body.kind).decode() if FILE_FORMATS[body.kind].is_text else ""
     return answer(
@@ -79,7 +79,7 @@ def download(path: FilePath, query: OptionsModel) -> Response:
         take = TakeDocument.model_validate(version.document).to_take()
         logo = _logo(connection, workspace, take)
     address = f"{request.host_url}brands/{brand.id}/takes/{path.take_id}/versions/{path.number}"
-    head = Letterhead(brand.name, name, f"version {path.number}, {address}", logo)
+    head = ExportHeader(brand.name, name, f"version {path.number}, {address}", logo)
     handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper)
     file = file_name(handoff, path.kind)
     return Response(

@@ -7,8 +7,8 @@ from typing import Annotated
 from pydantic import ConfigDict, Field
 
 from tonada.core import limits
-from tonada.core.color.contrast import Usage
 from tonada.core.color.requirements import Requirement, requirement
+from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
 from tonada.core.pairs.backdrop import Layer, OverBackdrop
 from tonada.core.pairs.evaluation import Reach
@@ -52,7 +52,7 @@ class SightAnswer(Model):
 
 
 class GridBody(Model):
-    """tried: white, black, the greys and Primary's steps as figures, instead of the colours in use."""
+    """tried: white, black, the greys and Primary's steps as texts, instead of the colours in use."""
 
     document: TakeDocument
     order: GridOrder = "roles"
@@ -69,9 +69,9 @@ class GridColorAnswer(Model):
 
 
 class GridAnswer(Model):
-    """ratios and what they are enough for: [figure][ground]. csv: the same, to be saved."""
+    """ratios and what they are enough for: [text][ground]. csv: the same, to be saved."""
 
-    figures: tuple[GridColorAnswer, ...]
+    texts: tuple[GridColorAnswer, ...]
     grounds: tuple[GridColorAnswer, ...]
     ratios: tuple[tuple[float, ...], ...]
     reaches: tuple[tuple[Reach, ...], ...]

@@ -60,7 +60,7 @@ def read_grid(body: GridBody) -> Response:
     grid = grid_of(body.document.to_take(), body.order, tried=body.tried)
     return answer_value(
         {
-            "figures": grid.figures,
+            "texts": grid.texts,
             "grounds": grid.grounds,
             "ratios": grid.ratios,
             "reaches": grid.reaches,

@@ -5,14 +5,15 @@ from __future__ import annotations
 from pydantic import ConfigDict
 
 from tonada.core import limits
-from tonada.core.color.contrast import Usage, ratio_between
+from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import Usage
 from tonada.core.proof.chart_series import NEEDED, series_of
-from tonada.core.proof.grounds import WornGround, called, grounds_of, needed_for
+from tonada.core.proof.grounds import Ground, grounds_of, needed_for
 from tonada.core.proof.pages import PAGES, section_grounds
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
-from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, Figure, TextStyle
+from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, Element, TextStyle
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.proof import FaceName, TextSizeModel
@@ -24,13 +25,13 @@ class Read(Model):
     model_config = ConfigDict(from_attributes=True, frozen=True)
 
 
-class WornAnswer(Read):
-    """What a figure wears on a ground, and what the rule would give it. ratio is exact.
+class UseAnswer(Read):
+    """What an element uses on a ground, and what the rule would give it. ratio is exact.
 
     reads_in: of a text, the styles of the pages in which it passes.
     """
 
-    figure: Figure
+    element: Element
     key: str
     name: str
     hex: str
@@ -63,7 +64,12 @@ class SeriesColor(Model):
         value = take.color_of(key)
         ratio = ratio_between(value, ground)
         return cls(
-            key=key, name=called(take, key), hex=value, ratio=ratio, needed=NEEDED, passes=ratio >= NEEDED
+            key=key,
+            name=take.display_name(key),
+            hex=value,
+            ratio=ratio,
+            needed=NEEDED,
+            passes=ratio >= NEEDED,
         )
 
 
@@ -75,18 +81,18 @@ class GroundAnswer(Model):
     key: str
     hex: str
     is_own: bool
-    figures: tuple[WornAnswer, ...]
+    elements: tuple[UseAnswer, ...]
     series: tuple[SeriesColor, ...]
 
     @classmethod
-    def of(cls, one: WornGround, take: Take) -> GroundAnswer:
+    def of(cls, one: Ground, take: Take) -> GroundAnswer:
         return cls(
             id=one.id,
             name=one.name,
             key=one.key,
             hex=one.hex,
             is_own=one.is_own,
-            figures=tuple(WornAnswer.model_validate(worn) for worn in one.figures),
+            elements=tuple(UseAnswer.model_validate(worn) for worn in one.elements),
             series=tuple(SeriesColor.of(take, key, one.hex) for key in series_of(take, one.hex)),
         )
 

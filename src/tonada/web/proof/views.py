@@ -19,7 +19,7 @@ def read_pages() -> Response:
     return answer(ProofVocabulary.whole())
 
 
-@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every figure wears on them")
+@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every element wears on them")
 @limiter.exempt
 def draw(body: EvaluateBody) -> Response:
     return answer(ProofAnswer.of(body.document.to_take()))

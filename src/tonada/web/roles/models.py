@@ -8,7 +8,7 @@ from pydantic import ConfigDict
 
 from tonada.core.pairs.states import with_states
 from tonada.core.roles.suggest import derive_night, suggest_roles
-from tonada.core.take import repoint as remap
+from tonada.core.take import repoint
 from tonada.document.parts import Identifier, Model, StepNumber
 from tonada.document.take import NeutralModel, RampModel, TakeDocument
 
@@ -74,7 +74,7 @@ class RampChange(Model):
     ramp: RampModel
 
     def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
-        changed = remap.set_ramp(document.to_take(), self.swatch, self.ramp.to_settings())
+        changed = repoint.set_ramp(document.to_take(), self.swatch, self.ramp.to_settings())
         return TakeDocument.of(changed), ()
 
 
@@ -85,7 +85,7 @@ class NeutralChange(Model):
     neutral: NeutralModel
 
     def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
-        return TakeDocument.of(remap.set_neutral(document.to_take(), self.neutral.to_neutral())), ()
+        return TakeDocument.of(repoint.set_neutral(document.to_take(), self.neutral.to_neutral())), ()
 
 
 class Instead(Model):
@@ -104,7 +104,7 @@ class RemoveChange(Model):
 
     def apply(self, document: TakeDocument) -> tuple[TakeDocument, Said]:
         instead = (self.instead.swatch, self.instead.step) if self.instead else None
-        return TakeDocument.of(remap.remove(document.to_take(), self.owner, instead)), ()
+        return TakeDocument.of(repoint.remove(document.to_take(), self.owner, instead)), ()
 
 
 class SuggestChange(Model):

@@ -9,6 +9,7 @@ from tonada.core.color.notation import read_color
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats import ColorList, read_list
 from tonada.core.limits import MAX_PICKED_COLORS
+from tonada.core.source.kept import current_reading
 from tonada.reading.results import list_to_json, mood_to_json
 from tonada.store import sources
 from tonada.store.sources import FileContent, SourceRow
@@ -88,7 +89,7 @@ def _typed_before(rows: list[SourceRow]) -> SourceRow | None:
 def _joined(typed: SourceRow, found: ColorList) -> list[dict[str, str]]:
     """Return the typed colours with the new one, unless it is there already."""
     value = found.colors[0].hex
-    known = {color["hex"] for color in [*typed.extraction["colors"], *typed.picked]}
+    known = {color["hex"] for color in [*current_reading(typed.extraction)["colors"], *typed.picked]}
     if value in known:
         return typed.picked
     if len(typed.picked) >= MAX_PICKED_COLORS:

@@ -2,20 +2,28 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from collections.abc import Iterable
+from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import ConfigDict, Field, StringConstraints, computed_field
+from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
-from tonada.core.color.contrast import Usage
 from tonada.core.color.naming import color_name
-from tonada.core.color.requirements import requirement
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
 from tonada.core.source.stylesheets.groups import LARGEST_DIFFERENCE
 from tonada.core.take.take import Role
 from tonada.document.parts import HexText, Line, Model, Name
+from tonada.document.readings import (
+    ImageReading,
+    ListReading,
+    ListWarning,
+    MoodReading,
+    Reading,
+    StylesheetReading,
+    read_kept,
+)
 from tonada.store.sources import SourceKind, SourceRow, SourceState
 from tonada.web.takes.models import BrandAnswer, TakeSummary
 
@@ -60,7 +68,7 @@ class FoundColorAnswer(Model):
     role: Role | None = None
 
 
-class ImageReading(Model):
+class ShownImage(Model):
     """count: how many colours are shown; counts: how many there can be; usual: how many were found."""
 
     format: str
@@ -73,85 +81,13 @@ class ImageReading(Model):
     counts: int
     usual: int
 
-
-class NoteAnswer(Model):
-    line: int | None
-    text: str
-
-
-class ListReading(Model):
-    format: str
-    title: str | None
-    notes: tuple[NoteAnswer, ...]
-
-
-class ColorUseAnswer(Model):
-    hex: str
-    text: int
-    ground: int
-    border: int
-    other: int
-    translucent: tuple[str, ...]
-
-
-class ColorGroupAnswer(Model):
-    """members: rows of uses."""
-
-    hex: str
-    name: str
-    members: tuple[int, ...]
-    count: int
-
-
-class RulePairAnswer(Model):
-    """A pair that stands in one rule. is_enough: for body text at level AA."""
-
-    # What is kept of a source has the verdict in it too; it is made anew.
-    model_config = ConfigDict(extra="ignore", frozen=True)
-
-    text: str
-    ground: str
-    selector: str
-    count: int
-    ratio: float
-
-    @computed_field  # type: ignore[prop-decorator]  # pydantic's own way; mypy doesn't know it
-    @property
-    def is_enough(self) -> bool:
-        return self.ratio >= requirement(Usage.BODY_TEXT, "AA").ratio
-
-
-class StylesheetAnswer(Model):
-    files: tuple[str, ...]
-    rules: int
-    variables: int
-    page_ground: str
-    difference: float
-    uses: tuple[ColorUseAnswer, ...]
-    groups: tuple[ColorGroupAnswer, ...]
-    pairs: tuple[RulePairAnswer, ...]
-
-
-class AnchorAnswer(Model):
-    hex: str
-    name: str
-    family: str
-    weight: float
-    words: tuple[str, ...]
-
-
-class CharacterAnswer(Model):
-    name: str
-    says: str
-
-
-class MoodAnswer(Model):
-    words: tuple[str, ...]
-    field: str | None
-    characters: tuple[CharacterAnswer, ...]
-    conventions: tuple[str, ...]
-    differs: tuple[str, ...]
-    anchors: tuple[AnchorAnswer, ...]
+    @classmethod
+    def of(cls, kept: ImageReading, settings: ReadingBody) -> ShownImage:
+        same = {
+            name: getattr(kept, name) for name in ("format", "kind", "exact", "width", "height", "ground")
+        }
+        count = _shown_count(kept, settings)
+        return cls(**same, count=count, counts=len(kept.steps), usual=kept.count)
 
 
 class SourceAnswer(Model):
@@ -167,16 +103,15 @@ class SourceAnswer(Model):
     has_preview: bool
     settings: ReadingBody
     colors: tuple[FoundColorAnswer, ...]
-    image: ImageReading | None = None
+    image: ShownImage | None = None
     list: ListReading | None = None
-    stylesheet: StylesheetAnswer | None = None
-    mood: MoodAnswer | None = None
+    stylesheet: StylesheetReading | None = None
+    mood: MoodReading | None = None
 
     @classmethod
     def of(cls, row: SourceRow) -> SourceAnswer:
         settings = ReadingBody.model_validate(row.settings)
-        found = row.extraction
-        colors = _colors(row.kind, found, settings)
+        kept = read_kept(row.kind, row.extraction)
         picked = [FoundColorAnswer(**color, share=0.0, picked=True) for color in row.picked]
         return cls(
             id=row.id,
@@ -188,11 +123,11 @@ class SourceAnswer(Model):
             problem=row.problem,
             has_preview=row.kind == "image" and row.state == "ready",
             settings=settings,
-            colors=(*colors, *picked),
-            image=_image(found, settings) if row.kind == "image" and found else None,
-            list=ListReading(**_without(found, "colors")) if row.kind == "list" else None,
-            stylesheet=StylesheetAnswer(**found) if row.kind == "stylesheet" and found else None,
-            mood=MoodAnswer(**found) if row.kind == "mood" else None,
+            colors=(*_colors(kept, settings), *picked),
+            image=ShownImage.of(kept, settings) if isinstance(kept, ImageReading) else None,
+            list=kept if isinstance(kept, ListReading) else None,
+            stylesheet=kept if isinstance(kept, StylesheetReading) else None,
+            mood=kept if isinstance(kept, MoodReading) else None,
         )
 
 
@@ -217,7 +152,7 @@ class ListAnswer(Model):
 
     format: str
     colors: tuple[FoundColorAnswer, ...]
-    notes: tuple[NoteAnswer, ...]
+    warnings: tuple[ListWarning, ...]
 
 
 class MoodBody(Model):
@@ -276,41 +211,26 @@ class LoupeAnswer(Model):
         )
 
 
-def _image(found: dict[str, Any], settings: ReadingBody) -> ImageReading:
-    return ImageReading(
-        **_without(found, "steps", "count"),
-        count=_shown_count(found, settings),
-        counts=len(found["steps"]),
-        usual=found["count"],
-    )
+def _shown_count(kept: ImageReading, settings: ReadingBody) -> int:
+    return min(settings.count or kept.count, len(kept.steps))
 
 
-def _shown_count(found: dict[str, Any], settings: ReadingBody) -> int:
-    return min(settings.count or found["count"], len(found["steps"]))
-
-
-def _colors(kind: SourceKind, found: dict[str, Any], settings: ReadingBody) -> list[FoundColorAnswer]:
+def _colors(kept: Reading | None, settings: ReadingBody) -> list[FoundColorAnswer]:
     """Return the colours of any kind of source in one shape, with shares that are together 1."""
-    if not found:
-        return []  # it is still being read
-    if kind == "image":
-        step = found["steps"][_shown_count(found, settings) - 1]
-        return [FoundColorAnswer(**color) for color in step]
-    if kind == "list":
-        share = 1 / max(1, len(found["colors"]))
-        return [FoundColorAnswer(**color, share=share) for color in found["colors"]]
-    if kind == "stylesheet":
-        total = sum(group["count"] for group in found["groups"]) or 1
-        return [
-            FoundColorAnswer(hex=group["hex"], name=group["name"], share=group["count"] / total)
-            for group in found["groups"]
-        ]
-    total = sum(anchor["weight"] for anchor in found["anchors"]) or 1
-    return [
-        FoundColorAnswer(hex=anchor["hex"], name=anchor["name"], share=anchor["weight"] / total)
-        for anchor in found["anchors"]
-    ]
+    if isinstance(kept, ImageReading):
+        step = kept.steps[_shown_count(kept, settings) - 1]
+        return [FoundColorAnswer(**color.model_dump()) for color in step]
+    if isinstance(kept, ListReading):
+        share = 1 / max(1, len(kept.colors))
+        return [FoundColorAnswer(**color.model_dump(), share=share) for color in kept.colors]
+    if isinstance(kept, StylesheetReading):
+        return _by_weight((group.hex, group.name, group.count) for group in kept.groups)
+    if isinstance(kept, MoodReading):
+        return _by_weight((one.hex, one.name, one.weight) for one in kept.starting_colors)
+    return []  # it is still being read
 
 
-def _without(found: dict[str, Any], *names: str) -> dict[str, Any]:
-    return {name: value for name, value in found.items() if name not in names}
+def _by_weight(found: Iterable[tuple[str, str, float]]) -> list[FoundColorAnswer]:
+    colors = tuple(found)
+    total = sum(weight for _, _, weight in colors) or 1
+    return [FoundColorAnswer(hex=value, name=name, share=weight / total) for value, name, weight in colors]

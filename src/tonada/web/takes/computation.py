@@ -16,12 +16,13 @@ from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.ramp_rows import overlay_rows, rows_of
+from tonada.document.readings import ListWarning
 from tonada.document.take import TakeDocument
 from tonada.reading.results import list_to_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.roles.models import RampsAnswer
 from tonada.web.security import csrf, limiter
-from tonada.web.sources.models import FoundColorAnswer, ListAnswer, NoteAnswer, TextBody
+from tonada.web.sources.models import FoundColorAnswer, ListAnswer, TextBody
 from tonada.web.takes.models import (
     ColorAnswer,
     ColorBody,
@@ -40,6 +41,11 @@ from tonada.web.takes.models import (
 api = blueprint("computation")
 # Nothing is changed, so nothing can be forged; and a drag asks many times a second.
 csrf.exempt(api)
+
+
+@api.post("/documents", responses={200: EvaluateBody}, summary="A document of an earlier format in this one")
+def bring_up_to_date(body: EvaluateBody) -> Response:
+    return answer(body)
 
 
 @api.post("/evaluate", responses={200: EvaluationAnswer}, summary="Every figure of a take")
@@ -101,5 +107,5 @@ def propose(body: ProposalBody) -> Response:
 def understand(body: TextBody) -> Response:
     found = list_to_json(read_list(body.text.encode()))
     colors = tuple(FoundColorAnswer(**color, share=0.0) for color in found["colors"])
-    notes = tuple(NoteAnswer(**note) for note in found["notes"])
-    return answer(ListAnswer(format=found["format"], colors=colors, notes=notes))
+    warnings = tuple(ListWarning(**one) for one in found["warnings"])
+    return answer(ListAnswer(format=found["format"], colors=colors, warnings=warnings))

@@ -9,15 +9,15 @@ from uuid import UUID
 from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
-from tonada.core.color.contrast import Level, Usage, Verdict
 from tonada.core.color.notation import Notation
+from tonada.core.color.wcag import Level, Usage, Verdict
 from tonada.core.mends.nearest import MendMode
 from tonada.core.mends.one_pair import Mend, MendKind
 from tonada.core.pairs.evaluation import Reach
 from tonada.core.roles.brand import Candidate, Whole
 from tonada.core.roles.proposal import ProposedRole
 from tonada.core.take.take import Role
-from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, Share
+from tonada.document.parts import Described, HexText, Line, Model, Name, PairId, Share
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
@@ -109,13 +109,13 @@ class TakeOrderBody(Model):
 class VersionBody(Model):
     """is_automatic: cut by itself before something large."""
 
-    note: Annotated[str, Line, StringConstraints(max_length=200)] = ""
+    description: Annotated[str, Line, StringConstraints(max_length=200)] = ""
     is_automatic: bool = False
 
 
 class VersionAnswer(Model):
     number: int
-    note: str
+    description: str
     is_automatic: bool
     created_at: datetime
     document: TakeDocument
@@ -124,7 +124,7 @@ class VersionAnswer(Model):
     def of(cls, row: VersionRow) -> VersionAnswer:
         return cls(
             number=row.number,
-            note=row.note,
+            description=row.description,
             is_automatic=row.is_automatic,
             created_at=row.created_at,
             document=TakeDocument.model_validate(row.document),
@@ -210,7 +210,7 @@ class PairFiguresAnswer(Model):
     ratio: float
     needed: float
     passes: bool
-    excepted: bool
+    exempt: bool
     criterion: str
     short_by: float
     verdict: Verdict
@@ -320,7 +320,7 @@ class MendsBody(Model):
     """mode: whether a colour that moves keeps its hue."""
 
     document: TakeDocument
-    pair: Identifier
+    pair: PairId
     mode: MendMode = "hue"
 
 

@@ -95,7 +95,7 @@ def order_takes(path: BrandPath, body: TakeOrderBody) -> Response:
 def cut_version(path: TakePath, body: VersionBody) -> Response:
     with workspace_connection() as (connection, workspace):
         row = versions.cut(
-            connection, workspace, path.take_id, note=body.note, is_automatic=body.is_automatic
+            connection, workspace, path.take_id, description=body.description, is_automatic=body.is_automatic
         )
     return answer(VersionAnswer.of(row), 201)
 

@@ -182,7 +182,7 @@ def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
 
 
 def _declared_labels(picture: Picture, visible: Mask) -> Labels:
-    """Label the visible pixels that have just a declared colour, those of gradients' stops excepted."""
+    """Label the visible pixels that have just a declared colour, those of gradients' stops exempt."""
     plain = np.setdiff1d(picture.declared, picture.stops)
     labels = np.full(visible.shape, NO_COLOR, dtype=np.int16)
     if not plain.size:

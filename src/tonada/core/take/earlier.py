@@ -1,0 +1,123 @@
+"""Documents of takes as earlier releases wrote them, in the words of this one.
+
+Format 1, before release 0.2: the roles night, good, caution, bad and note; what a ground's elements use
+was what its figures "wear"; a button's background was its face.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from typing import Any, Final, TypeAlias
+
+from tonada.core.take.parts import ROLE_NAMES
+
+FORMAT: Final = 2
+
+ROLES_OF_FORMAT_1: Final = {
+    "night": "deep",
+    "good": "success",
+    "caution": "warning",
+    "bad": "error",
+    "note": "info",
+}
+_ELEMENTS: Final = {**ROLES_OF_FORMAT_1, "button face": "button background"}
+# The lists of a document whose entries have an id of their own.
+_OWNERS: Final = ("swatches", "neutrals", "overlays")
+
+# What becomes of a value. One that has another type than expected is left alone: it is refused when read.
+Rename: TypeAlias = Callable[[Any], Any]
+
+
+def current_document(document: Mapping[str, Any]) -> dict[str, Any]:
+    """Return a document in this format; one that is in it already comes back as it is."""
+    found = dict(document)
+    return _from_format_1(found) if found.get("format") == 1 else found
+
+
+def current_role(role: str) -> str:
+    """Return the name that a role of format 1 has now."""
+    return ROLES_OF_FORMAT_1.get(role, role)
+
+
+def _from_format_1(document: dict[str, Any]) -> dict[str, Any]:
+    owner = _owner(document)
+    key = _key(owner)
+    role = _among(ROLES_OF_FORMAT_1)
+    scheme = _fields(
+        roles=_each(_fields(role=role, swatch=owner)),
+        pairs=_each(_fields(id=_pair_id, text=key, ground=key, layers=_each(owner))),
+        grounds=_each(_ground(key)),
+    )
+    whole = _fields(
+        swatches=_each(_fields(id=owner)),
+        neutrals=_each(_fields(id=owner, tint=owner)),
+        overlays=_each(_fields(id=owner, swatch=owner)),
+        harmony=_fields(anchor=owner, ground=owner, varied_from=_each(_fields(swatch=owner))),
+        slots=_each(_fields(key=key)),
+        proof=_fields(overlay=owner, sections=_each(_fields(ground=role))),
+        other=scheme,
+    )
+    changed: dict[str, Any] = whole(scheme(document))
+    return {**changed, "format": FORMAT}
+
+
+def _fields(**renames: Rename) -> Rename:
+    """Rename the values of some fields of an object."""
+
+    def renamed(entry: Any) -> Any:
+        if not isinstance(entry, Mapping):
+            return entry
+        return {**entry, **{name: change(entry[name]) for name, change in renames.items() if name in entry}}
+
+    return renamed
+
+
+def _each(change: Rename) -> Rename:
+    """Rename every entry of a list."""
+    return lambda found: [change(one) for one in found] if isinstance(found, (list, tuple)) else found
+
+
+def _among(names: Mapping[str, str]) -> Rename:
+    return lambda value: names.get(value, value) if isinstance(value, str) else value
+
+
+def _owner(document: Mapping[str, Any]) -> Rename:
+    """An id that is the name of a role now, such as that of a swatch `info`, becomes another one."""
+    entries = [one for field in _OWNERS if isinstance(document.get(field), list) for one in document[field]]
+    ids = {one["id"] for one in entries if isinstance(one, Mapping) and isinstance(one.get("id"), str)}
+    return _among({taken: _free_id(taken, ids) for taken in ids & ROLE_NAMES})
+
+
+def _free_id(taken: str, ids: set[str]) -> str:
+    return next(new for number in range(1, len(ids) + 2) if (new := f"{taken}-{number}") not in ids)
+
+
+def _key(owner: Rename) -> Rename:
+    def renamed(key: Any) -> Any:
+        if not isinstance(key, str):
+            return key
+        name, slash, step = key.partition("/")
+        return ROLES_OF_FORMAT_1[key] if key in ROLES_OF_FORMAT_1 else f"{owner(name)}{slash}{step}"
+
+    return renamed
+
+
+def _ground(key: Rename) -> Rename:
+    use = _fields(element=_among(_ELEMENTS), key=key)
+    uses = _each(lambda one: use(_moved(one, "figure", "element")))
+    ground = _fields(id=_among(ROLES_OF_FORMAT_1), ground=key, uses=uses)
+    return lambda one: ground(_moved(one, "wears", "uses"))
+
+
+def _moved(entry: Any, old: str, new: str) -> Any:
+    if not isinstance(entry, Mapping) or old not in entry:
+        return entry
+    return {new if name == old else name: value for name, value in entry.items()}
+
+
+def _pair_id(pair: Any) -> Any:
+    """Pairs of a page are named after their place: `caution-on-paper`."""
+    if not isinstance(pair, str):
+        return pair
+    text, on, ground = pair.partition("-on-")
+    return f"{ROLES_OF_FORMAT_1.get(text, text)}{on}{ROLES_OF_FORMAT_1.get(ground, ground)}"

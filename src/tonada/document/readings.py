@@ -1,0 +1,148 @@
+"""What a source keeps of its reading: the shapes of the JSON that `reading` writes and answers show."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any, TypeAlias
+
+from pydantic import ConfigDict, computed_field
+
+from tonada.core.color.requirements import requirement
+from tonada.core.color.wcag import Usage
+from tonada.core.source.kept import current_reading
+from tonada.core.source.pictures import Kind
+from tonada.core.take.take import Role
+from tonada.document.parts import Described
+
+
+class Kept(Described):
+    """What is kept must be known: a field that isn't here is refused."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+
+
+class FoundColor(Kept):
+    """A colour of a picture. share: of everything visible; ground_share: of what it lies on."""
+
+    hex: str
+    name: str
+    share: float
+    ground_share: float = 0.0
+    is_stop: bool = False
+
+
+class ImageReading(Kept):
+    """steps: the colours from one to the most there can be; count: how many were found."""
+
+    version: int
+    format: str
+    kind: Kind
+    exact: bool
+    width: int
+    height: int
+    ground: str | None
+    count: int
+    steps: tuple[tuple[FoundColor, ...], ...]
+
+
+class ListWarning(Kept):
+    line: int | None
+    text: str
+
+
+class ListedColor(Kept):
+    hex: str
+    name: str
+    role: Role | None
+
+
+class ListReading(Kept):
+    version: int
+    format: str
+    title: str | None
+    colors: tuple[ListedColor, ...]
+    warnings: tuple[ListWarning, ...]
+
+
+class ColorUse(Kept):
+    """How often a stylesheet uses a colour, and as what."""
+
+    hex: str
+    text: int
+    ground: int
+    border: int
+    other: int
+    translucent: tuple[str, ...]
+
+
+class ColorGroup(Kept):
+    """members: rows of uses."""
+
+    hex: str
+    name: str
+    members: tuple[int, ...]
+    count: int
+
+
+class RulePair(Kept):
+    """A pair that stands in one rule. is_enough: for body text at level AA."""
+
+    text: str
+    ground: str
+    selector: str
+    count: int
+    ratio: float
+
+    @computed_field  # type: ignore[prop-decorator]  # pydantic's own way; mypy doesn't know it
+    @property
+    def is_enough(self) -> bool:
+        return self.ratio >= requirement(Usage.BODY_TEXT, "AA").ratio
+
+
+class StylesheetReading(Kept):
+    version: int
+    files: tuple[str, ...]
+    rules: int
+    variables: int
+    page_ground: str
+    difference: float
+    uses: tuple[ColorUse, ...]
+    groups: tuple[ColorGroup, ...]
+    pairs: tuple[RulePair, ...]
+
+
+class StartingColor(Kept):
+    hex: str
+    name: str
+    family: str
+    weight: float
+    words: tuple[str, ...]
+
+
+class CharacterOfMood(Kept):
+    name: str
+    says: str
+
+
+class MoodReading(Kept):
+    version: int
+    words: tuple[str, ...]
+    field: str | None
+    characters: tuple[CharacterOfMood, ...]
+    conventions: tuple[str, ...]
+    differs: tuple[str, ...]
+    starting_colors: tuple[StartingColor, ...]
+
+
+Reading: TypeAlias = ImageReading | ListReading | StylesheetReading | MoodReading
+_KINDS: Mapping[str, type[Reading]] = {
+    "image": ImageReading,
+    "list": ListReading,
+    "stylesheet": StylesheetReading,
+    "mood": MoodReading,
+}
+
+
+def read_kept(kind: str, kept: Mapping[str, Any]) -> Reading | None:
+    """Return what a source of a kind keeps, of whatever release; None while it is being read."""
+    return _KINDS[kind].model_validate(current_reading(kept)) if kept else None
