@@ -1,11 +1,13 @@
 # The index of everything one can do here. Every target does the set-up it needs, on a fresh Debian machine too.
 SHELL := /bin/bash
+# Modules are compiled once, whatever the environment says: hundreds of processes import them.
+unexport PYTHONDONTWRITEBYTECODE
 PYTHON := .venv/bin/python
 NODE := PATH="$$(scripts/node-path.sh)"
 FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) frontend/index.html frontend/docs.html frontend/vite.config.ts
 
 .DEFAULT_GOAL := help
-.PHONY: help setup demo demo-reset serve test lint pytest frontend-test bench screenshots types lock system system-tests clean
+.PHONY: help setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -45,15 +47,17 @@ pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
 	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
 frontend-test: frontend/node_modules/.installed ## the front end's own tests: documents, stores, layout
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent test
-test: lint frontend-test pytest ## everything that proves a change
+test: lint frontend-test pytest ## what proves a change: under five minutes on two idle cores
+test-long: export TONADA_TESTS=long
+test-long: test ## the same with nothing sampled and nothing left out: before an issue is resolved
 
 bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run
 	@$(PYTHON) -m bench
 screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo data
 	@$(PYTHON) scripts/screenshots.py
 types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it
-	@$(PYTHON) -m tonada.web.openapi > frontend/src/api/openapi.json
-	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types && npx --no-install prettier --log-level warn --write src/api/openapi.json
+	@$(PYTHON) -m tonada.web.openapi > openapi.json.new && mv openapi.json.new src/tonada/web/openapi.json
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types
 lock: ## lock the Python packages anew (needs uv)
 	@scripts/lock.sh
 clean: ## remove what was built; keeps .data/

@@ -142,7 +142,7 @@ def first_load() -> str:
 def dragging() -> str:
     """Return frames and latency of a drag in the real browser, beside the same page at rest."""
     with demo() as port, sync_playwright() as playwright:
-        executable = shutil.which("chromium")
+        executable = shutil.which("chromium-headless-shell")
         browser = playwright.chromium.launch(executable_path=executable, args=CHROMIUM_FLAGS)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(f"http://127.0.0.1:{port}/")

@@ -207,7 +207,7 @@ def main() -> None:
 
 def shoot(address: str) -> None:
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium-headless-shell", args=FLAGS)
         context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=address)
         page = context.new_page()
         for name, go in SHOTS.items():

@@ -1,20 +1,24 @@
 """Flat artwork drawn for the tests: 48 drawings of 2 to 6 colours, and what is true about each.
 
 Every drawing is an SVG of a few shapes. Its truth comes from drawing it once without smooth edges
-at a large size and counting: the colours that cover 1 % and more of what is visible.
+at a large size and counting: the colours that cover 1 % and more of what is visible. It is kept in
+artwork_truths.json; `python -m tests.artwork` writes that file anew.
 """
 
 from __future__ import annotations
 
 import io
+import json
 import math
 from dataclasses import dataclass
 from functools import cache
+from pathlib import Path
 
 import resvg_py
 from PIL import Image
 
 SMALLEST_TRUTH = 0.01
+TRUTHS = Path(__file__).with_name("artwork_truths.json")
 
 # Colour sets by hand: near and far hues, pale, dark, grey, two of one hue, near-black with near-white.
 SETS = (
@@ -168,9 +172,8 @@ def draw(svg: str, size: int, *, smooth: bool = True) -> Image.Image:
     return Image.open(io.BytesIO(bytes(data))).convert("RGBA")
 
 
-@cache
-def truth_of(svg: str) -> dict[str, float]:
-    """Return the share of each colour that covers 1 % and more of what is visible."""
+def counted_truth(svg: str) -> dict[str, float]:
+    """Return the share of each colour that covers 1 % and more of what is visible, by drawing it large."""
     counted = draw(svg, 1200, smooth=False).getcolors(64) or []
     solid = {color[:3]: count for count, color in counted if color[3] == 255}
     total = sum(solid.values())
@@ -179,6 +182,25 @@ def truth_of(svg: str) -> dict[str, float]:
         for color, count in solid.items()
         if count / total >= SMALLEST_TRUTH
     }
+
+
+@cache
+def kept_truths() -> dict[str, dict[str, dict[str, float]]]:
+    """The truths of all drawings by name, as they are and on white. A long test counts them again."""
+    kept: dict[str, dict[str, dict[str, float]]] = json.loads(TRUTHS.read_text(encoding="utf-8"))
+    return kept
+
+
+def truth_of(drawing: Drawing, *, on_white: bool = False) -> dict[str, float]:
+    """Return the share of each colour of a drawing."""
+    return kept_truths()[drawing.name]["on white" if on_white else "own"]
+
+
+def on_white(drawing: Drawing) -> str:
+    """Return the drawing with a white ground where it has none."""
+    if drawing.has_ground:
+        return drawing.svg
+    return drawing.svg.replace('100">', f'100">{rect(0, 0, 100, 100, "#ffffff")}', 1)
 
 
 def flattened(image: Image.Image) -> Image.Image:
@@ -195,20 +217,23 @@ def encoded(image: Image.Image, format_name: str, **options: object) -> bytes:
     return written.getvalue()
 
 
-def variants(drawing: Drawing) -> dict[str, tuple[bytes, dict[str, float]]]:
-    """Return the four files that the figures are asked for, each with its truth."""
-    large = draw(drawing.svg, 640)
-    own = truth_of(drawing.svg)
-    on_white = own
-    if not drawing.has_ground:
-        back = rect(0, 0, 100, 100, "#ffffff")
-        on_white = truth_of(drawing.svg.replace('100">', f'100">{back}', 1))
+def variant(drawing: Drawing, kind: str) -> bytes:
+    """Return one of the files that the figures are asked for: `png 640`, `jpeg 75` and so on."""
+    if kind == "png 640":
+        return encoded(draw(drawing.svg, 640), "PNG")
+    if kind == "png 96":
+        return encoded(draw(drawing.svg, 96), "PNG")
+    size, quality = (640, 75) if kind == "jpeg 75" else (320, 50)
+    return encoded(flattened(draw(drawing.svg, size)), "JPEG", quality=quality, subsampling="4:2:0")
+
+
+def count_truths() -> dict[str, dict[str, dict[str, float]]]:
+    """Return the truths of all drawings, counted anew."""
     return {
-        "png 640": (encoded(large, "PNG"), own),
-        "png 96": (encoded(draw(drawing.svg, 96), "PNG"), own),
-        "jpeg 75": (encoded(flattened(large), "JPEG", quality=75, subsampling="4:2:0"), on_white),
-        "jpeg 50 at 320": (
-            encoded(flattened(draw(drawing.svg, 320)), "JPEG", quality=50, subsampling="4:2:0"),
-            on_white,
-        ),
+        one.name: {"own": counted_truth(one.svg), "on white": counted_truth(on_white(one))}
+        for one in drawings()
     }
+
+
+if __name__ == "__main__":
+    TRUTHS.write_text(json.dumps(count_truths(), indent=1) + "\n", encoding="utf-8")

@@ -14,6 +14,7 @@ import pytest
 from hypothesis import settings
 from psycopg import sql
 
+from tests.sampling import IS_LONG
 from tonada.demo.seed import seed_demo
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store.database import connect
@@ -24,6 +25,13 @@ AsApplication: TypeAlias = Callable[[str], str]
 # How long an example takes is the machine's affair; what is to be fast is measured by `make bench`.
 settings.register_profile("tonada", deadline=None)
 settings.load_profile("tonada")
+
+
+def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
+    """Leave what takes long to `make test-long`."""
+    left = [item for item in items if item.get_closest_marker("long") and not IS_LONG]
+    items[:] = [item for item in items if item not in left]
+    config.hook.pytest_deselected(items=left)
 
 
 @pytest.fixture(scope="session")

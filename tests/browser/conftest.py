@@ -108,8 +108,8 @@ def server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Ite
 
 @pytest.fixture(scope="session")
 def browser() -> Iterator[Browser]:
-    executable = shutil.which("chromium")
-    assert executable, "Debian's package chromium is not installed; make test installs it"
+    executable = shutil.which("chromium-headless-shell")
+    assert executable, "Debian’s package chromium-headless-shell is not installed; make test installs it"
     with sync_playwright() as playwright:
         started = playwright.chromium.launch(executable_path=executable, args=CHROMIUM_FLAGS)
         yield started

@@ -55,7 +55,8 @@ def firefox() -> Iterator[OtherBrowser]:
         client.set_window_rect(width=1280, height=900)
         yield _Firefox(client)
     finally:
-        client.quit()
+        # It is not asked to end by itself: on a busy machine that has taken more than a minute.
+        client.quit(in_app=False)
         client.cleanup()
 
 

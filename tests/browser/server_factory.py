@@ -12,13 +12,25 @@ import os
 import signal
 import sys
 import types
+from pathlib import Path
 
 import gunicorn.app.base
 
+from tonada.core.harmony.stave import possible_colors
+from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.srgb_boxes import boxes
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.grounds import grounds_of
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.build import build_take
+from tonada.core.roles.proposal import propose_roles
+from tonada.core.roles.ramp_rows import rows_of
 from tonada.run import gunicorn_settings
 from tonada.web.app import create_app
+from tonada.web.settings import Settings
 
+# As the demo brand's logo has them.
+LOGO = tuple(map(Candidate, ("#2b3a8c", "#b6653a", "#d7b13c"), (0.6, 0.25, 0.15)))
 # From linux/prctl.h.
 PR_SET_CHILD_SUBREAPER = 36
 
@@ -45,6 +57,19 @@ class Served(gunicorn.app.base.BaseApplication):
         return create_app()
 
 
+def warm_up() -> None:
+    """Make once here what every server would make for its first request."""
+    boxes()  # the tables of mends
+    take = build_take(LOGO, propose_roles(LOGO), source=None, source_name="a list")
+    for scheme in (take, take.turned()):
+        evaluate(scheme)
+        grounds_of(scheme)
+        rows_of(scheme)
+        mend_all(scheme)
+    possible_colors(0.1)
+    create_app(Settings("postgresql://nowhere", "only to load what an application needs", Path()))
+
+
 def main() -> None:
     # Servers that have ended are not kept as zombies, nor are their workers, which become children of
     # this process: a process 1 that takes its time to reap them would make every test wait for it.
@@ -52,7 +77,7 @@ def main() -> None:
     ctypes.CDLL(None, use_errno=True).prctl(PR_SET_CHILD_SUBREAPER, 1, 0, 0, 0)
     # What readings are forked from loads the main module again; this one would load everything.
     sys.modules["__main__"] = types.ModuleType("__main__")
-    boxes()  # the tables of mends: made once here, not by every server
+    warm_up()
     for line in sys.stdin:
         order = json.loads(line)
         process = os.fork()

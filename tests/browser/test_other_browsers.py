@@ -91,6 +91,7 @@ def test_chromium_sees_the_same(server: Server, page: Page) -> None:
 
 
 # The drivers are those of other projects, and warn of what they do themselves.
+@pytest.mark.long
 @pytest.mark.filterwarnings("ignore::DeprecationWarning", "ignore::ResourceWarning")
 @pytest.mark.parametrize("launch", [firefox, webkit])
 def test_other_eyes_see_the_page_and_its_frame(

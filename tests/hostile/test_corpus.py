@@ -1,6 +1,6 @@
 """Hundreds of hostile files and bodies against the real server, each answered, and others meanwhile.
 
-The corpus comes from a seed. `HOSTILE_SEED` takes another one.
+The corpus comes from a seed. `HOSTILE_SEED` takes another one; `make test` sends one file in fifteen.
 """
 
 from __future__ import annotations
@@ -12,7 +12,8 @@ import shutil
 import tempfile
 import threading
 import time
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
+from itertools import islice
 from pathlib import Path
 from typing import Any
 
@@ -22,10 +23,13 @@ import pytest
 from tests.hostile.drawings import drawings
 from tests.hostile.pictures import bitmaps
 from tests.hostile.texts import bodies, texts
+from tests.sampling import IS_LONG
 from tests.served import Person, Served
 
 SEED = int(os.environ.get("HOSTILE_SEED", "7"))
 MOST_CPU_SECONDS = 2.0
+# Of the files, in `make test`; which ones, the seed decides. `make test-long` sends all.
+ONE_IN = 15
 # 500 MB are wanted; 506 to 553 were measured with two workers. What workers keep of large uploads is next.
 MOST_MEMORY_BYTES = 640 * 2**20
 TICK = os.sysconf("SC_CLK_TCK")
@@ -151,6 +155,10 @@ def send(person: Person, method: str, path: str, kind: str, body: bytes) -> tupl
         asked.close()
 
 
+def one_in(corpus: Iterable[tuple[str, bytes]], number: int) -> Iterator[tuple[str, bytes]]:
+    return islice(corpus, SEED % number, None, number)
+
+
 def check(status: int, answer: Any, name: str) -> None:
     assert status in (200, 201, 202, 204, 400, 403, 404, 405, 410, 413, 415, 422), (name, status, answer)
     assert "Traceback" not in str(answer), name
@@ -183,7 +191,7 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
     count, worst, workers = 0, (0.0, ""), set(served.workers())
     with Watch(served) as watch:
         for corpus in (drawn, bitmaps(random), texts(random)):
-            for name, content in corpus:
+            for name, content in one_in(corpus, 1 if IS_LONG else ONE_IN):
                 count += 1
                 before = cpu_seconds(served)
                 status, answer = upload(person, brand, name.replace('"', "'"), content)
@@ -199,7 +207,7 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
                     assert until_read(person, answer["id"]) in ("ready", "failed"), name
     print(f"{count} files; worst {worst}; probes {len(watch.took)}, longest {max(watch.took):.2f} s, ")
     print(f"median {float(np.median(watch.took)):.3f} s; memory {watch.memory / 2**20:.0f} MB")
-    assert count >= 300
+    assert count >= (300 if IS_LONG else 300 / ONE_IN)
     assert worst[0] < MOST_CPU_SECONDS, worst
     assert watch.failed == 0
     assert float(np.quantile(watch.took, 0.99)) < 1

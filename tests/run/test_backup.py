@@ -36,6 +36,7 @@ def tonada(data: Path, *words: str, **environment: str) -> subprocess.CompletedP
     )
 
 
+@pytest.mark.long
 def test_a_round_trip_into_an_empty_machine(place: Path) -> None:
     first = Served(place / "first")
     first.start()
@@ -74,6 +75,7 @@ def paths(brand: dict[str, str], take: dict[str, str]) -> list[str]:
     return ["/api/brands", f"/api/brands/{brand['id']}", own, f"{own}/versions", f"{own}/versions/1"]
 
 
+@pytest.mark.long
 def test_an_operator_s_role_that_is_no_superuser_is_enough(place: Path) -> None:
     cluster = Cluster(place / "theirs", durable=False)
     try:

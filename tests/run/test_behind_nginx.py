@@ -126,6 +126,7 @@ def test_an_address_is_the_one_that_the_named_proxy_saw(served: Served, proxy: i
     assert "203.0.113.7" in addresses(served)
 
 
+@pytest.mark.long
 def test_nobody_else_is_believed(served: Served) -> None:
     other = Served(
         served.data.with_name("other"),

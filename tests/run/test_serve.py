@@ -120,6 +120,7 @@ def test_whatever_is_killed_comes_back_with_everything_that_was_acknowledged(ser
     assert "is started again" in served.log.read_text()
 
 
+@pytest.mark.long
 def test_after_a_kill_nothing_is_left_that_holds_the_port(place: Path) -> None:
     first = Served(place / "killed")
     first.start()

@@ -13,6 +13,7 @@ import psycopg
 import pytest
 from psycopg import sql
 
+from tests.sampling import IS_LONG
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
@@ -154,10 +155,13 @@ def postgres_processes(cluster: Cluster) -> list[int]:
 
 
 def test_a_paused_a_stopped_and_a_restarted_database_are_said_within_five_seconds(
-    own_cluster: Cluster, caplog: pytest.LogCaptureFixture
+    own_cluster: Cluster, caplog: pytest.LogCaptureFixture, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     migrate(own_cluster.start(), APPLICATION)
-    database = Database(own_cluster.application_url)
+    wait = 4.0 if IS_LONG else 0.8
+    if not IS_LONG:
+        monkeypatch.setattr("tonada.store.database._Impatient.patience", 1.0)
+    database = Database(own_cluster.application_url, wait_seconds=wait)
 
     def ask() -> None:
         with database.transaction() as connection:

@@ -20,9 +20,9 @@ from tonada.demo.seed import demo_file
 
 CSS = b"body{color:#333;background:#fff}a{color:#2b3a8c}b{color:#343434}.x{color:#fff;background:#d7b13c}"
 INDIGO = Image.new("RGB", (40, 40), "#2b3a8c")
-# Asked for are two seconds, and a quiet machine needs one; a busy one has been seen six times as
-# slow. What this guards against takes minutes.
-LONGEST_SECONDS = 20.0
+# A hostile file may take so many times what a harmless one of its size takes in the same run. What this
+# guards against takes thousands of times as long.
+MOST_TIMES = 12
 
 
 @pytest.fixture
@@ -292,9 +292,13 @@ HOSTILE = {
 @pytest.mark.parametrize("name", HOSTILE)
 def test_hostile_files_are_answered_quickly_and_change_nothing(client: Client, brand: str, name: str) -> None:
     file_name, data, status = HOSTILE[name]
+    # Of what is over the limit, so much as is read.
+    harmless = b"a{color:#2b3a8c}\n" * (min(len(data), 700_000) // 17 + 1)
+    before = time.monotonic()
+    client.delete(f"/api/sources/{upload(client, brand, harmless, 'a.css').get_json()['id']}")
     started = time.monotonic()
     answer = upload(client, brand, data, file_name)
-    assert time.monotonic() - started < LONGEST_SECONDS
+    assert time.monotonic() - started < MOST_TIMES * (started - before), "beside a harmless file of its size"
     if answer.status_code == 202:
         source = until_settled(client, f"/api/sources/{answer.get_json()['id']}")
         assert (source["state"], sources_of(client, brand)) == ("failed", [])
@@ -305,6 +309,7 @@ def test_hostile_files_are_answered_quickly_and_change_nothing(client: Client, b
         assert sources_of(client, brand) == []
 
 
+@pytest.mark.long
 def test_three_megabytes_of_css_are_read(client: Client, brand: str) -> None:
     rules = b"".join(b".a%d{color:#%06x;background:rgba(0,0,0,.1)}\n" % (n, n % 4096) for n in range(60_000))
     answer = upload(client, brand, rules, "big.css")

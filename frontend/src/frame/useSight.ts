@@ -1,8 +1,8 @@
-import { createSharedComposable, watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { createSharedComposable } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { api, given } from '@/api/client'
-import type { SightAnswer } from '@/api/types'
 import { useTakeStore } from '@/take/take'
+import { useFollowing } from '@/ui/useFollowing'
 
 export type Sight = 'typical' | 'protan' | 'deutan' | 'tritan' | 'no colour'
 
@@ -11,31 +11,19 @@ export const useSight = createSharedComposable(() => {
   const take = useTakeStore()
   const sight = ref<Sight>('typical')
   const severity = ref(1)
-  const seen = shallowRef<SightAnswer>()
-  let asked = 0
-
-  async function look() {
-    const number = ++asked
-    const { value: kind } = sight
-    if (kind === 'typical' || !take.shown) {
-      seen.value = undefined
-      return
-    }
-    const body = { document: take.shown, sight: kind, severity: severity.value }
-    try {
-      const answer = await given(api.POST('/api/sight', { body }))
-      if (number === asked) seen.value = answer
-    } catch {
-      // What is shown stays; the next change asks again.
-    }
-  }
-
-  watch([sight, severity], () => void look())
-  watchDebounced(
-    () => take.shown,
-    () => void look(),
-    { debounce: 120 },
+  const { answer: seen, askAgain } = useFollowing(
+    () => {
+      const { value: kind } = sight
+      const document = take.shown
+      return kind === 'typical' || !document
+        ? undefined
+        : { document, sight: kind, severity: severity.value }
+    },
+    (body, signal) => given(api.POST('/api/sight', { body, signal })),
+    { wait: 120, isShared: true },
   )
+  // What is chosen is shown at once; only what is dragged is waited for.
+  watch([sight, severity], askAgain)
 
   /** As an SVG filter has it: three rows of five, and the row of the alpha. */
   const filter = computed(() => {

@@ -1,32 +1,20 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, given } from '@/api/client'
 import { useCopy } from '@/ui/useCopy'
+import { useFollowing } from '@/ui/useFollowing'
 import { useTakeStore } from '@/take/take'
 
 /** What changed since the version that was handed off before, to be sent with the files. */
 const props = defineProps<{ number: number | undefined }>()
 const take = useTakeStore()
 const { copyValue, isCopied } = useCopy()
-const found = shallowRef<{ since: number | null; text: string }>()
-const problem = ref('')
-
-watch(
-  () => props.number,
-  async (number) => {
+const { answer: found, problem } = useFollowing(
+  () => {
     const id = take.take?.id
-    if (!number || !id) return
-    try {
-      const path = { take_id: id, number }
-      found.value = await given(
-        api.GET('/api/takes/{take_id}/versions/{number}/changes', { params: { path } }),
-      )
-      problem.value = ''
-    } catch (reason) {
-      problem.value = explain(reason)
-    }
+    return props.number && id ? { take_id: id, number: props.number } : undefined
   },
-  { immediate: true },
+  (path, signal) =>
+    given(api.GET('/api/takes/{take_id}/versions/{number}/changes', { params: { path }, signal })),
 )
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { computed } from 'vue'
+import { api, given } from '@/api/client'
 import type { FileKind, FileOptions, HandoffVocabulary } from '@/api/types'
 import { useCopy } from '@/ui/useCopy'
+import { useFollowing } from '@/ui/useFollowing'
 import { asKept } from '@/take/scheme'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
@@ -17,38 +17,20 @@ const brand = useBrandStore()
 const { copyValue, isCopied } = useCopy()
 
 const format = computed(() => props.vocabulary.formats.find((one) => one.kind === kind.value))
-const preview = shallowRef<{ text: string; size: number; cut: boolean }>()
-const problem = ref('')
-let asked = 0
-
-watchDebounced(
-  [() => take.document, kind, () => props.options],
-  async () => {
+const { answer: preview, problem } = useFollowing(
+  () => {
     const document = take.document
-    if (!document || !format.value?.is_text) {
-      preview.value = undefined
-      return
-    }
-    const number = ++asked
-    try {
-      const answer = await given(
-        api.POST('/api/handoff/preview', {
-          body: {
-            document: asKept(document),
-            kind: kind.value,
-            options: props.options,
-            brand: brand.detail?.brand.name ?? 'Brand',
-            take: take.take?.name ?? 'Take',
-          },
-        }),
-      )
-      if (number === asked) preview.value = answer
-      problem.value = ''
-    } catch (reason) {
-      problem.value = explain(reason)
+    if (!document || !format.value?.is_text) return undefined
+    return {
+      document: asKept(document),
+      kind: kind.value,
+      options: { ...props.options },
+      brand: brand.detail?.brand.name ?? 'Brand',
+      take: take.take?.name ?? 'Take',
     }
   },
-  { debounce: 120, immediate: true, deep: true },
+  (body, signal) => given(api.POST('/api/handoff/preview', { body, signal })),
+  { wait: 120 },
 )
 const size = computed(() => {
   const bytes = preview.value?.size ?? 0

@@ -1,22 +1,20 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
-import type { OldColor, Restyled } from '@/api/types'
+import { api, given } from '@/api/client'
+import type { OldColor } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import RadioBar from '@/ui/RadioBar.vue'
 import { colorChoices, roleLabel } from '@/take/roles'
 import { countOf, formatRatio } from '@/ui/format'
 import { saveText } from '@/ui/saveText'
+import { useFollowing } from '@/ui/useFollowing'
 import { useTakeStore } from '@/take/take'
 
 /** An old stylesheet in the colours of this take: what becomes what, and what would change. */
 const take = useTakeStore()
 const files = shallowRef<{ name: string; text: string }[]>([])
-const colors = shallowRef<readonly OldColor[]>([])
 const chosen = ref<Readonly<Record<string, string>>>({})
-const made = shallowRef<Restyled>()
-const problem = ref('')
 const WAYS = [
   { value: 'values', label: 'New values' },
   { value: 'properties', label: 'Custom properties' },
@@ -31,36 +29,30 @@ onChange(async (list) => {
   if (read.length) files.value = read
 })
 
-watch(files, async (now) => {
-  const document = take.document
-  colors.value = []
-  made.value = undefined
-  chosen.value = {}
-  problem.value = ''
-  if (!now.length || !document) return
-  try {
-    colors.value = (
-      await given(api.POST('/api/mapping', { body: { document, files: now } }))
-    ).colors
-  } catch (reason) {
-    problem.value = explain(reason)
-  }
-})
+const mapping = useFollowing(
+  () => {
+    const document = take.document
+    return files.value.length && document ? { document, files: files.value } : undefined
+  },
+  (body, signal) => given(api.POST('/api/mapping', { body, signal })),
+)
+const colors = computed<readonly OldColor[]>(() => mapping.answer.value?.colors ?? [])
+watch(files, () => (chosen.value = {}))
+
 const keyOf = (color: OldColor) => chosen.value[color.hex] ?? color.key
-watch([colors, chosen, write, () => take.document], async () => {
-  const document = take.document
-  if (!colors.value.length || !document) return
-  const mapping = colors.value.flatMap((color) =>
-    color.members.map((old) => ({ old, key: keyOf(color) })),
-  )
-  const body = { document, files: files.value, mapping, write: write.value }
-  try {
-    made.value = await given(api.POST('/api/restyle', { body }))
-    problem.value = ''
-  } catch (reason) {
-    problem.value = explain(reason)
-  }
-})
+const restyled = useFollowing(
+  () => {
+    const document = take.document
+    if (!colors.value.length || !document) return undefined
+    const pairs = colors.value.flatMap((color) =>
+      color.members.map((old) => ({ old, key: keyOf(color) })),
+    )
+    return { document, files: files.value, mapping: pairs, write: write.value }
+  },
+  (body, signal) => given(api.POST('/api/restyle', { body, signal })),
+)
+const made = restyled.answer
+const problem = computed(() => mapping.problem.value || restyled.problem.value)
 
 const choices = computed(() => {
   const document = take.document

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import SlotEditor from './SlotEditor.vue'
 import { useDestinations } from './useDestinations'
-import { api, explain, given } from '@/api/client'
+import { api, given } from '@/api/client'
 import type { FilledSlot, HandoffVocabulary } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import { useCopy } from '@/ui/useCopy'
+import { useFollowing } from '@/ui/useFollowing'
 import { fillSlot } from './slots'
 import { roleLabel } from '@/take/roles'
 import { formatRatio } from '@/ui/format'
@@ -30,22 +31,15 @@ const options = computed(() =>
   })),
 )
 
-const filled = shallowRef<readonly FilledSlot[]>([])
-const failure = ref('')
-watch(
-  [destination, () => take.document],
-  async ([now, document]) => {
-    if (!now || !document) return
-    try {
-      const body = { document, destination: now.id, slots: now.slots }
-      filled.value = (await given(api.POST('/api/slots', { body }))).slots
-      failure.value = ''
-    } catch (reason) {
-      failure.value = explain(reason)
-    }
+const { answer, problem: failure } = useFollowing(
+  () => {
+    const { value: now } = destination
+    const document = take.document
+    return now && document ? { document, destination: now.id, slots: now.slots } : undefined
   },
-  { immediate: true },
+  (body, signal) => given(api.POST('/api/slots', { body, signal })),
 )
+const filled = computed<readonly FilledSlot[]>(() => answer.value?.slots ?? [])
 
 /** Which slot is next, and which were copied on this round. */
 const at = ref(0)
@@ -118,7 +112,9 @@ async function duplicate() {
       :options="options"
       @update:model-value="chosen = $event"
     />
-    <button type="button" class="button" @click="duplicate">Duplicate</button>
+    <button type="button" class="button" :disabled="!destination" @click="duplicate">
+      Duplicate
+    </button>
     <template v-if="destination?.is_own">
       <button type="button" class="button" @click="isEditing = true">Change its slots</button>
       <button type="button" class="button" @click="remove(destination)">Delete</button>

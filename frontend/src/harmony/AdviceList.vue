@@ -1,27 +1,17 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { api, given } from '@/api/client'
 import type { Advice, TakeDocument } from '@/api/types'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ document: TakeDocument | undefined }>()
 const emit = defineEmits<{ act: [advice: Advice] }>()
-const advice = shallowRef<Advice[]>([])
-const asked = ref(0)
-
-watch(
+const { answer } = useFollowing(
   () => props.document,
-  async (document) => {
-    const number = ++asked.value
-    if (!document) return
-    try {
-      const answer = await given(api.POST('/api/advice', { body: { document } }))
-      if (number === asked.value) advice.value = answer.advice
-    } catch {
-      advice.value = []
-    }
-  },
-  { immediate: true },
+  (document, signal) => given(api.POST('/api/advice', { body: { document }, signal })),
+  { isShared: true },
 )
+const advice = computed(() => answer.value?.advice ?? [])
 </script>
 
 <template>

@@ -1,33 +1,24 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { computed, ref } from 'vue'
+import { api, given } from '@/api/client'
 import type { TakeDocument, Variation } from '@/api/types'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ document: TakeDocument; last: number }>()
 const emit = defineEmits<{ take: [document: TakeDocument]; close: [] }>()
 const COUNT = 6
 
 const first = ref(props.document.harmony.seed ?? 1)
-const row = shallowRef<Variation[]>([])
-const problem = ref('')
-let asked = 0
-
 /** What the variations are drawn from; choosing one of them doesn't change it. */
 const base = computed(() => JSON.stringify([basis(props.document), first.value]))
-watch(base, ask, { immediate: true })
-
-async function ask() {
-  const number = ++asked
-  try {
+const { answer, problem } = useFollowing(
+  () => base.value,
+  (_, signal) => {
     const body = { document: props.document, first: first.value, count: COUNT }
-    const answer = await given(api.POST('/api/variations', { body }))
-    if (number !== asked) return
-    row.value = answer.variations
-    problem.value = ''
-  } catch (reason) {
-    if (number === asked) problem.value = explain(reason)
-  }
-}
+    return given(api.POST('/api/variations', { body, signal }))
+  },
+)
+const row = computed<readonly Variation[]>(() => answer.value?.variations ?? [])
 
 function basis(document: TakeDocument) {
   const began = new Map(document.harmony.varied_from.map((one) => [one.swatch, one.hex]))

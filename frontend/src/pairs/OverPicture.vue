@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
-import type { Backdrop, Region, TakeDocument } from '@/api/types'
+import { api, given } from '@/api/client'
+import type { Region, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import PictureRegion from '@/source/PictureRegion.vue'
 import { roleLabel } from '@/take/roles'
 import { formatRatio } from '@/ui/format'
+import { useFollowing } from '@/ui/useFollowing'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
@@ -23,10 +24,6 @@ const backdrop = ref(GRADIENT)
 const ends = ref({ from: 'primary', to: 'accent' })
 const usage = ref<'body text' | 'large text'>('body text')
 const region = shallowRef<Region | null>(null)
-const found = shallowRef<Backdrop>()
-const problem = ref('')
-let asked = 0
-
 const roles = computed(() =>
   props.document.roles.map((one) => ({
     value: one.role,
@@ -56,11 +53,9 @@ watch(shown, (isShown) => {
   backdrop.value = pictures.value[0]?.id ?? GRADIENT
   layer.value = props.document.overlays[0]?.id ?? NONE
 })
-watch(
-  [shown, text, layer, backdrop, ends, usage, region, () => props.document],
-  async () => {
-    if (!shown.value) return
-    const number = ++asked
+const { answer: found, problem } = useFollowing(
+  () => {
+    if (!shown.value) return undefined
     const body = {
       document: props.document,
       text: text.value,
@@ -69,27 +64,19 @@ watch(
       size: null,
       weight: null,
     }
-    try {
-      const answer = isPicture.value
-        ? await given(
-            api.POST('/api/sources/{source_id}/backdrop', {
-              params: { path: { source_id: backdrop.value } },
-              body: { ...body, region: region.value },
-            }),
-          )
-        : await given(
-            api.POST('/api/gradient', {
-              body: { ...body, stops: [ends.value.from, ends.value.to] },
-            }),
-          )
-      if (number === asked) found.value = answer
-      problem.value = ''
-    } catch (reason) {
-      if (number === asked) found.value = undefined
-      problem.value = explain(reason)
-    }
+    const stops = [ends.value.from, ends.value.to]
+    return { body, stops, source: isPicture.value ? backdrop.value : '', region: region.value }
   },
-  { deep: true },
+  ({ body, stops, source, region: part }, signal) =>
+    source
+      ? given(
+          api.POST('/api/sources/{source_id}/backdrop', {
+            params: { path: { source_id: source } },
+            body: { ...body, region: part },
+            signal,
+          }),
+        )
+      : given(api.POST('/api/gradient', { body: { ...body, stops }, signal })),
 )
 
 const opacity = computed(() => {

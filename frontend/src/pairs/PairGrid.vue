@@ -1,30 +1,16 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
-import type { Grid, GridBody, TakeDocument } from '@/api/types'
+import { computed, shallowRef } from 'vue'
+import { api, given } from '@/api/client'
+import type { GridBody, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { formatRatio } from '@/ui/format'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ document: TakeDocument; tried: boolean }>()
-const grid = shallowRef<Grid>()
-const problem = shallowRef('')
 const order = shallowRef<GridBody['order']>('roles')
-let asked = 0
-
-watch(
-  [() => props.document, () => props.tried, order],
-  async () => {
-    const number = ++asked
-    const body = { document: props.document, order: order.value, tried: props.tried }
-    try {
-      const answer = await given(api.POST('/api/grid', { body }))
-      if (number === asked) grid.value = answer
-      problem.value = ''
-    } catch (reason) {
-      problem.value = explain(reason)
-    }
-  },
-  { immediate: true },
+const { answer: grid, problem } = useFollowing(
+  () => ({ document: props.document, order: order.value, tried: props.tried }),
+  (body, signal) => given(api.POST('/api/grid', { body, signal })),
 )
 
 const ORDERS = [

@@ -3,7 +3,6 @@ import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import MendCard from './MendCard.vue'
 import PairSettings from './PairSettings.vue'
-import { explain } from '@/api/client'
 import type { PairFigures } from '@/api/types'
 import CopyButton from '@/ui/CopyButton.vue'
 import { useMends } from './useMends'
@@ -16,7 +15,7 @@ const take = useTakeStore()
 const isFine = computed(() => props.pair.short_by === 0)
 /** The hue is kept unless the designer lets go of it. */
 const free = ref(false)
-const { mends, best, error } = useMends(
+const { mends, best, problem } = useMends(
   () => take.document,
   () => (isFine.value ? undefined : props.pair.id),
   () => (free.value ? 'free' : 'hue'),
@@ -102,7 +101,7 @@ function apply() {
         {{ held.map(({ name }) => name).join(' and ') }} {{ held.length > 1 ? 'are' : 'is' }} held
         and won’t move.
       </p>
-      <p v-if="error" role="alert" class="mt-3 font-semibold">{{ explain(error) }}</p>
+      <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
       <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change …</p>
       <p v-else-if="!mends.length" class="mt-3">
         Nothing in this palette reads here, and what could move is held. Release one of the two

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
-import type { Backdrop, ProofFigures } from '@/api/types'
+import { api, given } from '@/api/client'
+import type { ProofFigures } from '@/api/types'
 import { formatRatio } from '@/ui/format'
+import { useFollowing } from '@/ui/useFollowing'
 import { regionOf } from './parts'
 import type { PartFigures } from './parts'
 import { useTakeStore } from '@/take/take'
@@ -14,37 +14,27 @@ const props = defineProps<{
   element: Element | undefined
 }>()
 const take = useTakeStore()
-const found = shallowRef<Backdrop>()
-const problem = shallowRef('')
-
-watch(
-  [() => props.element, () => take.document, () => props.use],
-  async () => {
+const { answer: found, problem } = useFollowing(
+  () => {
     const document = take.document
     const source = document?.proof.picture
-    if (!document || !source || !props.element) return
+    if (!document || !source || !props.element) return undefined
     const { overlay } = document.proof
-    try {
-      found.value = await given(
-        api.POST('/api/sources/{source_id}/backdrop', {
-          params: { path: { source_id: source } },
-          body: {
-            document,
-            text: props.use.key,
-            layers: overlay ? [overlay] : [],
-            usage: 'body text',
-            size: props.style?.size ?? null,
-            weight: props.style?.weight ?? null,
-            region: regionOf(props.element),
-          },
-        }),
-      )
-      problem.value = ''
-    } catch (reason) {
-      problem.value = explain(reason)
+    const body = {
+      document,
+      text: props.use.key,
+      layers: overlay ? [overlay] : [],
+      usage: 'body text' as const,
+      size: props.style?.size ?? null,
+      weight: props.style?.weight ?? null,
+      region: regionOf(props.element),
     }
+    return { source, body }
   },
-  { immediate: true },
+  ({ source, body }, signal) => {
+    const params = { path: { source_id: source } }
+    return given(api.POST('/api/sources/{source_id}/backdrop', { params, body, signal }))
+  },
 )
 </script>
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
-import type { ProofFigures, TakeDocument } from '@/api/types'
+import { computed, ref, useTemplateRef } from 'vue'
+import { api, given } from '@/api/client'
 import { inScheme } from '@/take/scheme'
+import type { Scheme } from '@/take/scheme'
+import { useFollowing } from '@/ui/useFollowing'
 import ProofFrame from './ProofFrame.vue'
 import type { ProofContext } from './context'
 import { useContext } from './useContext'
@@ -22,25 +23,14 @@ const box = useTemplateRef<HTMLElement>('box')
 const { width: room, height } = useElementSize(box)
 const HEAD = 26
 
-const documents = shallowRef<ReadonlyMap<string, TakeDocument>>(new Map())
-const figures = shallowRef<ReadonlyMap<string, ProofFigures>>(new Map())
-const problem = ref('')
-watch(
-  [() => props.others.map(({ id }) => id).join(), () => take.scheme],
-  async () => {
-    try {
-      const loaded = await Promise.all(props.others.map(({ id }) => load(id)))
-      documents.value = new Map(loaded.map((one) => [one.id, one.document]))
-      figures.value = new Map(loaded.map((one) => [one.id, one.proof]))
-    } catch (reason) {
-      problem.value = explain(reason)
-    }
-  },
-  { immediate: true },
+const { answer: loaded, problem } = useFollowing(
+  () => ({ ids: props.others.map(({ id }) => id), scheme: take.scheme }),
+  ({ ids, scheme }) => Promise.all(ids.map((id) => load(id, scheme))),
 )
-async function load(id: string) {
+const of = (id: string) => loaded.value?.find((one) => one.id === id)
+async function load(id: string, scheme: Scheme) {
   const saved = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))
-  const document = inScheme(saved.document, take.scheme)
+  const document = inScheme(saved.document, scheme)
   const proof = await given(api.POST('/api/proof', { body: { document } }))
   return { id, document, proof }
 }
@@ -50,8 +40,8 @@ const second = computed(() => props.others[1]?.id ?? '')
 const page = () => props.context.page
 const contexts = [first, second].map((id) =>
   useContext(
-    () => documents.value.get(id.value),
-    () => figures.value.get(id.value),
+    () => of(id.value)?.document,
+    () => of(id.value)?.proof,
     page,
   ),
 )

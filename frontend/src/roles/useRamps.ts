@@ -1,23 +1,16 @@
-import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { api, given } from '@/api/client'
 import type { Row } from '@/api/types'
 import { useTakeStore } from '@/take/take'
+import { useFollowing } from '@/ui/useFollowing'
 
-type Ramps = Awaited<ReturnType<typeof ask>>
-const ask = (document: NonNullable<ReturnType<typeof useTakeStore>['shown']>) =>
-  given(api.POST('/api/ramps', { body: { document } }))
-
-/** The steps of every swatch and neutral of the take that is shown; one question at a time. */
+/** The steps of every swatch and neutral of the take that is shown. */
 export function useRamps() {
   const take = useTakeStore()
-  const ramps = shallowRef<Ramps>()
-  let running = false
-  let asked = ''
-  let disposed = false
 
   /** Who has a role changes no step. */
-  const signature = () => {
-    const shown = take.shown
+  const signature = computed(() => {
+    const { shown } = take
     return JSON.stringify([
       shown?.swatches.map(({ id, name, hex, ramp }) => [id, name, hex, ramp]),
       shown?.neutrals,
@@ -27,27 +20,19 @@ export function useRamps() {
       shown?.scheme,
       take.take?.id,
     ])
-  }
+  })
 
-  async function run() {
-    if (running) return
-    running = true
-    try {
-      while (!disposed && take.shown && asked !== signature()) {
-        asked = signature()
-        ramps.value = await ask(take.shown)
-      }
-    } catch {
-      asked = '' // the next change asks again; until then the steps stay as they were
-    } finally {
-      running = false
-    }
-  }
-
-  watch(signature, () => void run(), { immediate: true })
-  onScopeDispose(() => (disposed = true))
+  const { answer } = useFollowing(
+    () => (take.shown ? signature.value : undefined),
+    (_, signal) => {
+      const { shown: document } = take
+      if (!document) throw new Error('No take is open.')
+      return given(api.POST('/api/ramps', { body: { document }, signal }))
+    },
+    { isPaced: true, isShared: true },
+  )
   return {
-    rows: computed<readonly Row[]>(() => ramps.value?.rows ?? []),
-    overlays: computed(() => ramps.value?.overlays ?? []),
+    rows: computed<readonly Row[]>(() => answer.value?.rows ?? []),
+    overlays: computed(() => answer.value?.overlays ?? []),
   }
 }

@@ -1,40 +1,24 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
-import { ref, shallowRef, watch } from 'vue'
+import { ref, watch } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { api, explain, given } from '@/api/client'
-import type { UnderstoodList } from '@/api/types'
+import { api, given } from '@/api/client'
 import { countOf } from '@/ui/format'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ initial: string }>()
 const emit = defineEmits<{ keep: [text: string]; file: [file: File] }>()
 const shown = defineModel<boolean>({ required: true })
 const text = ref('')
-const understood = shallowRef<UnderstoodList>()
-const problem = ref('')
 const picker = ref<HTMLInputElement>()
 
 watch(shown, (isShown) => {
   if (isShown) text.value = props.initial
 })
-watchDebounced(text, understand, { debounce: 120 })
-
-async function understand() {
-  const asked = text.value
-  problem.value = ''
-  if (!asked.trim()) {
-    understood.value = undefined
-    return
-  }
-  try {
-    const answer = await given(api.POST('/api/lists', { body: { text: asked } }))
-    if (asked === text.value) understood.value = answer
-  } catch (reason) {
-    if (asked !== text.value) return
-    understood.value = undefined
-    problem.value = explain(reason)
-  }
-}
+const { answer: understood, problem } = useFollowing(
+  () => (text.value.trim() ? { text: text.value } : undefined),
+  (body, signal) => given(api.POST('/api/lists', { body, signal })),
+  { keeps: false, wait: 120 },
+)
 
 function keep() {
   if (!understood.value) return

@@ -148,7 +148,7 @@ describe('what points at a colour', () => {
       pairs: [pair('p1', 'primary', 'paper'), pair('p2', 's1/3', '#ffffff')],
     })
     expect(dependentsOf(take, 's1')).toEqual({
-      roles: ['Primary', 'Paper by night, step 3'],
+      roles: ['Primary', 'Paper by night, on a step'],
       pairs: 3,
       overlays: ['Veil'],
       neutrals: [],

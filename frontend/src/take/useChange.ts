@@ -3,6 +3,7 @@ import { api, explain, given, isUnreachable } from '@/api/client'
 import type { Evaluation, TakeChange, TakeDocument } from '@/api/types'
 import { isSameDocument } from './same'
 import { useTakeStore } from './take'
+import { createQueue } from '@/ui/asking'
 
 interface Shown {
   document: TakeDocument
@@ -32,7 +33,7 @@ export function useChange() {
   /** A change that is being kept may take away the part of the page that asked for it. */
   let keeping = false
   /** Whole changes, one after the other: each begins from what the one before made. */
-  let queue: Promise<void> = Promise.resolve()
+  const inOrder = createQueue()
 
   function begin(work: Work) {
     from ??= take.document
@@ -103,13 +104,12 @@ export function useChange() {
 
   /** A whole change at once; one that is made meanwhile waits for it. */
   function make(change: TakeChange | (() => TakeChange | undefined)): Promise<void> {
-    queue = queue.then(async () => {
+    return inOrder(async () => {
       const made = typeof change === 'function' ? change() : change
       if (!made || disposed) return
       show(made)
       await keep()
     })
-    return queue
   }
 
   onScopeDispose(() => {

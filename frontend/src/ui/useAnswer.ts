@@ -1,5 +1,6 @@
 /** What views ask the server for when they open. What got no answer is said once for all of them. */
 import { computed, onScopeDispose, shallowRef } from 'vue'
+import { createLatest } from './asking'
 import { explain } from '@/api/client'
 
 interface Question {
@@ -32,19 +33,19 @@ export function useQuestion(ask: () => unknown) {
 export function useAnswer<T>(read: () => Promise<T>, atOnce = true) {
   const answer = shallowRef<T>()
   const question = useQuestion(ask)
-  let asked = 0
+  const latest = createLatest()
 
   async function ask() {
-    const number = ++asked
     try {
-      const found = await read()
-      if (number !== asked) return
+      const found = await latest.ask(read)
+      if (found === undefined) return
       answer.value = found
       question.answered()
     } catch (reason) {
-      if (number === asked) question.failed(reason)
+      question.failed(reason)
     }
   }
+  onScopeDispose(latest.cancel)
   if (atOnce) void ask()
   return { answer, ask }
 }

@@ -1,21 +1,14 @@
 <script setup lang="ts">
-import { shallowRef, watch } from 'vue'
 import { api, given } from '@/api/client'
-import type { Comparison, TakeDocument } from '@/api/types'
+import type { TakeDocument } from '@/api/types'
 import { formatDifference, formatRatio, roleName } from '@/ui/format'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ title: string; before: TakeDocument; after: TakeDocument }>()
-const changes = shallowRef<Comparison>()
-let asked = 0
-
-watch(
-  [() => props.before, () => props.after],
-  async ([before, after]) => {
-    const number = ++asked
-    const answer = await given(api.POST('/api/comparisons', { body: { before, after } }))
-    if (number === asked) changes.value = answer
-  },
-  { immediate: true },
+const { answer: changes } = useFollowing(
+  () => ({ before: props.before, after: props.after }),
+  (body, signal) => given(api.POST('/api/comparisons', { body, signal })),
+  { isShared: true },
 )
 const ratio = (value: number | null) => (value === null ? '–' : formatRatio(value))
 const pairName = (id: string) => id.replaceAll('-', ' ')

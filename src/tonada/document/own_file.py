@@ -32,16 +32,6 @@ def write_own(take: Take, name: str, origin: str = "") -> str:
     return json.dumps(whole, ensure_ascii=False, indent=1) + "\n"
 
 
-def is_own_file(data: bytes) -> bool:
-    """Say whether bytes are a file of Tonada's own, whatever else may be wrong with it."""
-    if len(data) > MAX_JSON_BYTES or data.lstrip()[:1] != b"{":
-        return False
-    try:
-        return is_own(parse_json(decode_text(data)))
-    except InputError:
-        return False
-
-
 def read_own(data: bytes) -> tuple[Take, str]:
     """Return the take of a file and its name. Raises InputError naming what is wrong, and where."""
     if len(data) > MAX_JSON_BYTES:

@@ -14,6 +14,7 @@ from tonada import __version__
 from tonada.store.database import Database
 from tonada.web import frontend, health, logs, problems, security
 from tonada.web.access import Access
+from tonada.web.answers import IS_DESCRIBED
 from tonada.web.brands import views as brands
 from tonada.web.handoff import slots
 from tonada.web.handoff import views as handoff
@@ -50,6 +51,7 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         validation_error_callback=problems.validation_problem,
         validation_error_model=Problem,
         validation_error_status=422,
+        doc_ui=IS_DESCRIBED,
         doc_prefix="/api",
         static_folder=None,
     )

@@ -9,14 +9,22 @@ from flask import Flask, Response, send_from_directory
 from werkzeug.exceptions import NotFound
 from whitenoise import WhiteNoise
 
+DESCRIPTION = Path(__file__).with_name("openapi.json")
+
 
 def register(app: Flask, folder: Path) -> None:
     """Serve the front end that was built into `folder`."""
     if (folder / "assets").is_dir():
         _serve_assets(app, folder)
+    app.add_url_rule("/api/openapi.json", "description", _description)
     app.add_url_rule("/api/docs", "docs", lambda: _page(folder, "docs.html"))
     app.add_url_rule("/", "page", lambda: _page(folder))
     app.add_url_rule("/<path:view>", "view", lambda view: _view(folder, view))
+
+
+def _description() -> Response:
+    """Give the document of the API, which is made from the application by `make types`."""
+    return send_from_directory(DESCRIPTION.parent, DESCRIPTION.name)
 
 
 def _serve_assets(app: Flask, folder: Path) -> None:

@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from numpy.typing import NDArray
 
+from tests.sampling import IS_LONG
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio, ratio_of_luminances, relative_luminance
 from tonada.core.color.spaces import (
@@ -86,7 +87,9 @@ def _keeps(moving: str, lab: Floats) -> NDArray[np.bool_]:
 
 
 def cases() -> list[tuple[str, str, float, str]]:
-    """180 of them: any colours, near-neutrals, and the corners around blue where the gamut is hollow."""
+    """180 of them, every kind twice in the first 60.
+
+    Any colours, near-neutrals, and the corners around blue where the gamut is hollow."""
     random = np.random.default_rng(2211)
     made = []
     for number in range(180):
@@ -101,7 +104,7 @@ def cases() -> list[tuple[str, str, float, str]]:
 
 
 def test_the_proposal_is_the_optimum_of_all_colors() -> None:
-    for moving, fixed, ratio, mode in cases():
+    for moving, fixed, ratio, mode in cases() if IS_LONG else cases()[:60]:
         if best_ratio(fixed) < ratio:
             with pytest.raises(NotReachable):
                 nearest_passing(moving, fixed, ratio, mode)

@@ -103,6 +103,7 @@ def test_a_photograph_of_a_dusk_gives_what_a_person_would_name() -> None:
     assert 4 <= len(found.colors) <= 8
 
 
+@pytest.mark.long
 def test_a_large_photograph_reads_like_its_small_self() -> None:
     small = extract_colors(dusk_ridge(900, 600))
     large = extract_colors(dusk_ridge(2700, 1800))

@@ -5,18 +5,18 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Final, Literal, TypeAlias
+from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
 import numpy as np
-from coloraide import Color
-from coloraide.css.color_names import name2val_map
 
 from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError
 
+if TYPE_CHECKING:
+    from coloraide import Color
+
 Notation: TypeAlias = Literal["hex", "decimals", "name", "function"]
 
-COLOR_NAMES: Final = frozenset(name2val_map)
 COLOR_FUNCTIONS: Final = (
     "rgb", "rgba", "hsl", "hsla", "hwb", "lab", "lch", "oklab", "oklch", "color",
 )  # fmt: skip
@@ -24,7 +24,7 @@ COLOR_FUNCTIONS: Final = (
 LONGEST_COLOR: Final = 200
 
 _BARE_HEX: Final = re.compile(r"[0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8}")
-_SHORT_HEX: Final = re.compile(r"#[0-9a-fA-F]{6}\Z")
+_OPAQUE_HEX: Final = re.compile(r"#?(?:[0-9a-fA-F]{6}|[0-9a-fA-F]{3})\Z")
 _DECIMALS: Final = re.compile(r"(\d{1,3})(?:\s*[,;/]\s*|\s+)(\d{1,3})(?:\s*[,;/]\s*|\s+)(\d{1,3})")
 
 
@@ -59,21 +59,45 @@ def parse_color(text: str, *, field: str = "color") -> tuple[Hex, float]:
     return found.hex, found.alpha
 
 
+def is_color_name(word: str) -> bool:
+    """Return whether a word is one of the named colours of CSS Color 4, in any case."""
+    return word.lower() in _color_names()
+
+
+@lru_cache(maxsize=1)
+def _color_names() -> frozenset[str]:
+    from coloraide.css.color_names import name2val_map
+
+    return frozenset(name2val_map)
+
+
+def css_color(*described: Any) -> Color:
+    """Return coloraide's colour for a CSS value, or for a space, its coordinates and an alpha.
+
+    The library takes a tenth of a second to import: it is, when something is more than a hex.
+    Raises ValueError, TypeError or OverflowError for what is no colour.
+    """
+    from coloraide import Color
+
+    return Color(*described)
+
+
 # Stylesheets and lists repeat their colours; the cache makes the second reading free.
 @lru_cache(maxsize=4096)
 def _read(text: str) -> ReadColor | None:
-    if _SHORT_HEX.match(text):
-        return ReadColor(text.lower(), 1.0, "hex", False)
+    if _OPAQUE_HEX.match(text):
+        digits = text.lstrip("#").lower()
+        return ReadColor(
+            "#" + (digits if len(digits) == 6 else "".join(2 * one for one in digits)), 1.0, "hex", False
+        )
     decimals = _DECIMALS.fullmatch(text)
     if decimals:
         return _from_decimals(decimals)
     if _BARE_HEX.fullmatch(text):
         text = f"#{text}"
-    notation: Notation = (
-        "hex" if text.startswith("#") else "name" if text.lower() in COLOR_NAMES else "function"
-    )
+    notation: Notation = "hex" if text.startswith("#") else "name" if is_color_name(text) else "function"
     try:
-        parsed = Color(text)
+        parsed = css_color(text)
         alpha = float(parsed.alpha(nans=False))
         srgb = parsed.convert("srgb")
         mapped = not srgb.in_gamut(tolerance=1e-6)

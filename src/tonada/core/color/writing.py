@@ -9,9 +9,7 @@ from collections.abc import Callable, Mapping
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
-from coloraide import Color
-
-from tonada.core.color.notation import read_color
+from tonada.core.color.notation import css_color, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8
 from tonada.core.errors import InputError
 
@@ -67,17 +65,17 @@ def _per_cent(value: Hex) -> str:
 
 
 def _hsl(value: Hex) -> str:
-    hue, saturation, lightness = Color(value).convert("hsl").coords(nans=False)
+    hue, saturation, lightness = css_color(value).convert("hsl").coords(nans=False)
     return f"hsl({_number(hue, 2)} {_number(saturation * 100, 2)}% {_number(lightness * 100, 2)}%)"
 
 
 def _hwb(value: Hex) -> str:
-    hue, white, black = Color(value).convert("hwb").coords(nans=False)
+    hue, white, black = css_color(value).convert("hwb").coords(nans=False)
     return f"hwb({_number(hue, 2)} {_number(white * 100, 2)}% {_number(black * 100, 2)}%)"
 
 
 def _oklch(value: Hex) -> str:
-    lightness, chroma, hue = Color(value).convert("oklch").coords(nans=False)
+    lightness, chroma, hue = css_color(value).convert("oklch").coords(nans=False)
     hue = hue if chroma > 1e-5 else 0.0
     return _reading_back(
         value,
@@ -86,7 +84,7 @@ def _oklch(value: Hex) -> str:
 
 
 def _lab(value: Hex) -> str:
-    lightness, a, b = Color(value).convert("lab").coords(nans=False)
+    lightness, a, b = css_color(value).convert("lab").coords(nans=False)
     return _reading_back(
         value,
         lambda more: f"lab({_number(lightness, more - 1)} {_number(a, more - 1)} {_number(b, more - 1)})",

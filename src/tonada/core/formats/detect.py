@@ -18,7 +18,7 @@ from tonada.core.formats.scss import read_scss
 from tonada.core.formats.svg_swatches import read_svg_swatches
 from tonada.core.formats.table import read_csv
 from tonada.core.formats.tokens import parse_json, read_token_object
-from tonada.core.limits import MAX_LIST_BYTES
+from tonada.core.limits import MAX_JSON_BYTES, MAX_LIST_BYTES
 
 
 def _read_any_json(text: str) -> ColorList:
@@ -96,3 +96,13 @@ def _format_of(start: str, text: str, name: str) -> Format:
     if start.startswith("$") or "\n$" in text:
         return FORMATS["SCSS variables"]
     return FORMATS["plain text"]
+
+
+def is_own_file(data: bytes) -> bool:
+    """Return whether bytes look like a file of Tonada's own; it may still be invalid."""
+    if len(data) > MAX_JSON_BYTES or data.lstrip()[:1] != b"{":
+        return False
+    try:
+        return is_own(parse_json(decode_text(data)))
+    except InputError:
+        return False

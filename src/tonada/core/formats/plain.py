@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from typing import Final
 
-from tonada.core.color.notation import COLOR_NAMES, ReadColor, read_color
+from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.errors import ColorError
 from tonada.core.formats.listed import ColorList, ListBuilder
 
@@ -53,7 +53,7 @@ def _colors_of_line(line: str) -> list[tuple[int, int, ReadColor]]:
             return read
     head, _, value = line.rpartition(":")
     word = value.strip(_AROUND)
-    if word.lower() in COLOR_NAMES and (color := _color(word)):
+    if is_color_name(word) and (color := _color(word)):
         start = len(head) + 1 + value.index(word) if head else line.index(word)
         return [(start, start + len(word), color)]
     return []

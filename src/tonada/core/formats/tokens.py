@@ -10,9 +10,8 @@ import json
 from typing import Any, Final, TypeAlias
 
 import numpy as np
-from coloraide import Color
 
-from tonada.core.color.notation import ReadColor, read_color
+from tonada.core.color.notation import ReadColor, css_color, read_color
 from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
@@ -192,7 +191,7 @@ def _color(value: Json) -> ReadColor:
     numbers = [0.0 if part == "none" else float(part) for part in components]
     for place in _IN_PERCENT.get(space, ()):
         numbers[place] /= 100
-    parsed = Color(SPACES[space], numbers, alpha)
+    parsed = css_color(SPACES[space], numbers, alpha)
     srgb = parsed.convert("srgb")
     mapped = not srgb.in_gamut(tolerance=1e-6)
     if mapped:

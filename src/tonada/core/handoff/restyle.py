@@ -10,7 +10,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color.notation import COLOR_FUNCTIONS, COLOR_NAMES, ReadColor, read_color
+from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.sheet import USUAL_OPTIONS, joined, words_of
@@ -199,7 +199,7 @@ def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: 
 def _colors_of(value: str) -> Iterator[tuple[int, int, ReadColor]]:
     for match in _COLOR.finditer(value):
         word = match["color"]
-        if word is None or (word[0] != "#" and "(" not in word and word.lower() not in COLOR_NAMES):
+        if word is None or (word[0] != "#" and "(" not in word and not is_color_name(word)):
             continue
         try:
             yield match.start(), match.end(), read_color(word)

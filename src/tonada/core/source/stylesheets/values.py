@@ -12,7 +12,7 @@ from typing import Any, Final
 
 import tinycss2
 
-from tonada.core.color.notation import COLOR_FUNCTIONS, COLOR_NAMES, ReadColor, read_color
+from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
 from tonada.core.errors import ColorError
 
 # A value is looked into only where it may hold a colour; most values of a stylesheet don't.
@@ -79,7 +79,7 @@ def _walk(nodes: list[Any], depth: int) -> Iterator[ReadColor | tuple[str, str]]
     for node in nodes:
         if node.type == "hash":
             yield from _color(f"#{node.value}")
-        elif node.type == "ident" and node.lower_value in COLOR_NAMES:
+        elif node.type == "ident" and is_color_name(node.lower_value):
             yield from _color(node.lower_value)
         elif node.type == "function" and node.lower_name == "var":
             yield from _reference(node.arguments)
