@@ -58,7 +58,7 @@ def template_url(cluster_url: str) -> str:
     return cluster_url
 
 
-@pytest.fixture
+@pytest.fixture(scope="session")
 def as_application(cluster: Cluster) -> AsApplication:
     """Turns the owner's address of a database into that of the application."""
     return lambda url: f"{cluster.application_url.rpartition('/')[0]}/{url.rpartition('/')[2]}"

@@ -12,11 +12,14 @@ import subprocess
 import sys
 import time
 from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
 
 import pytest
 from playwright.sync_api import Browser, Page, expect, sync_playwright
+
+from tests.conftest import AsApplication, a_copy_of
 
 ROOT = Path(__file__).parents[2]
 AXE = (ROOT / "frontend/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
@@ -93,17 +96,23 @@ def server_factory() -> Iterator[subprocess.Popen[str]]:
         factory.terminate()
 
 
-@pytest.fixture
-def server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Iterator[Server]:
+@contextmanager
+def running_server(database_url: str, factory: subprocess.Popen[str]) -> Iterator[Server]:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
     secret = "a secret for the browser tests, long enough"
-    environment = {"DATABASE_URL": demo_database_url, "SECRET_KEY": secret, "TONADA_LOG": "warnings"}
-    server = Server(f"http://127.0.0.1:{port}", environment, server_factory)
+    environment = {"DATABASE_URL": database_url, "SECRET_KEY": secret, "TONADA_LOG": "warnings"}
+    server = Server(f"http://127.0.0.1:{port}", environment, factory)
     server.start()
     yield server
     server.stop()
+
+
+@pytest.fixture
+def server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Iterator[Server]:
+    with running_server(demo_database_url, server_factory) as server:
+        yield server
 
 
 @pytest.fixture(scope="session")
@@ -116,8 +125,8 @@ def browser() -> Iterator[Browser]:
         started.close()
 
 
-@pytest.fixture
-def page(browser: Browser, server: Server) -> Iterator[Page]:
+@contextmanager
+def opened_page(browser: Browser, server: Server) -> Iterator[Page]:
     """A page at 1280 × 800 that fails its test on any script error or refused policy."""
     context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=server.url)
     context.grant_permissions(["clipboard-read", "clipboard-write"])
@@ -136,6 +145,29 @@ def page(browser: Browser, server: Server) -> Iterator[Page]:
     yield opened
     context.close()
     assert complaints == []
+
+
+@pytest.fixture
+def page(browser: Browser, server: Server) -> Iterator[Page]:
+    with opened_page(browser, server) as opened:
+        yield opened
+
+
+@pytest.fixture(scope="module")
+def visited_page(
+    browser: Browser,
+    server_factory: subprocess.Popen[str],
+    template_url: str,
+    demo_template: str,
+    as_application: AsApplication,
+) -> Iterator[Page]:
+    """A page for tests that only look, one after the other: a server for each would be most of their time."""
+    with (
+        a_copy_of(demo_template, template_url) as url,
+        running_server(as_application(url), server_factory) as server,
+        opened_page(browser, server) as opened,
+    ):
+        yield opened
 
 
 ALL_RULES = ("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")

@@ -170,7 +170,9 @@ VIEWS = [
 
 
 @pytest.mark.parametrize("view", VIEWS, ids=lambda view: view.__name__)
-def test_axe_finds_nothing_on_any_view(page: Page, view: Callable[[Page], None]) -> None:
+def test_axe_finds_nothing_on_any_view(visited_page: Page, view: Callable[[Page], None]) -> None:
+    page = visited_page
+    page.set_viewport_size({"width": 1280, "height": 800})
     view(page)
     assert axe_findings(page) == []
     # In the dark the page is the same but for its colours.
@@ -179,8 +181,9 @@ def test_axe_finds_nothing_on_any_view(page: Page, view: Callable[[Page], None])
     assert axe_findings(page, COLOR_RULES) == []
 
 
-def test_the_interface_itself_has_no_hue(page: Page) -> None:
+def test_the_interface_itself_has_no_hue(visited_page: Page) -> None:
     """Every colour of the interface, but for what shows the designer's, has R = G = B."""
+    page = visited_page
     for view in (brands, source, harmony, roles, pairs, proof):
         view(page)
         hued = page.evaluate(
@@ -213,7 +216,8 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
 
 
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768)])
-def test_a_view_fits_without_scrolling_the_page(page: Page, width: int, height: int) -> None:
+def test_a_view_fits_without_scrolling_the_page(visited_page: Page, width: int, height: int) -> None:
+    page = visited_page
     page.set_viewport_size({"width": width, "height": height})
     for view in (source, harmony, harmony_of_twelve, roles, pairs, swatch):
         view(page)

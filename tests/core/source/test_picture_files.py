@@ -9,7 +9,7 @@ import zlib
 import numpy as np
 import pytest
 import resvg_py
-from PIL import Image, ImageCms
+from PIL import Image, ImageCms, ImageFile
 
 from tests.artwork import encoded
 from tonada.core.errors import ImageError, ImageTooLarge
