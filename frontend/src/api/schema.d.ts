@@ -1906,24 +1906,32 @@ export interface components {
             /** Rules */
             rules: components["schemas"]["RuleAnswer"][];
             /** Characters */
-            characters: components["schemas"]["CharacterTargets"][];
+            characters: components["schemas"]["Character"][];
             /** Most Free Angles */
             most_free_angles: number;
             /** Last Seed */
             last_seed: number;
         };
-        /** CharacterTargets */
-        CharacterTargets: {
+        /**
+         * Character
+         * @description Targets for what is free in a palette.
+         *
+         *     lightness  OKLCH lightness in the middle of the brand colours, 0 to 1
+         *     chroma     share of the largest chroma that sRGB has at a colour's lightness and hue, 0 to 1
+         *     span       distance between the lightest and the darkest of them, in lightness
+         *     says       what it looks like, in a few words
+         */
+        Character: {
             /** Name */
             name: string;
-            /** Says */
-            says: string;
             /** Lightness */
             lightness: number;
             /** Chroma */
             chroma: number;
             /** Span */
             span: number;
+            /** Says */
+            says: string;
         };
         /**
          * RuleAnswer
@@ -1949,13 +1957,15 @@ export interface components {
             document: components["schemas"]["TakeDocument"];
             /** Said */
             said: string[];
-            evaluation: components["schemas"]["EvaluationAnswer"];
+            evaluation: components["schemas"]["Evaluation"];
         };
         /**
-         * CellAnswer
-         * @description A part of the measure: a colour in use, or a swatch that has no role yet. key: `id` or `id/step`.
+         * Cell
+         * @description One part of the measure: a colour in use, or a swatch that has no role yet.
+         *
+         *     key: a swatch's id, or `id/step`. share: of the page, all cells together 1.
          */
-        CellAnswer: {
+        Cell: {
             /** Key */
             key: string;
             /** Swatch */
@@ -1986,21 +1996,27 @@ export interface components {
             /** Held */
             held: boolean;
         };
-        /** EvaluationAnswer */
-        EvaluationAnswer: {
+        /**
+         * Evaluation
+         * @description swatches in the order of the take, pairs with those that fail first, the shortest at the head.
+         */
+        Evaluation: {
             /** Swatches */
-            swatches: components["schemas"]["SwatchFiguresAnswer"][];
+            swatches: components["schemas"]["SwatchFigures"][];
             /** Measure */
-            measure: components["schemas"]["CellAnswer"][];
+            measure: components["schemas"]["Cell"][];
             /** Pairs */
-            pairs: components["schemas"]["PairFiguresAnswer"][];
+            pairs: components["schemas"]["PairFigures"][];
             /** Failing */
             failing: number;
-            stave: components["schemas"]["StaveAnswer"];
-            plan: components["schemas"]["PlanAnswer"];
+            stave: components["schemas"]["Stave"];
+            plan: components["schemas"]["Plan"];
         };
-        /** FlagAnswer */
-        FlagAnswer: {
+        /**
+         * Flag
+         * @description A partner's flag on the hue ruler: its angle from the anchor, its hue, and who stands there.
+         */
+        Flag: {
             /** Angle */
             angle: number;
             /** Hue */
@@ -2008,15 +2024,27 @@ export interface components {
             /** Swatch */
             swatch: string | null;
         };
-        /** LineAnswer */
-        LineAnswer: {
+        /**
+         * Line
+         * @description A line of the stave: the ratio, and where on the contrast scale (0 to 1) it is reached.
+         */
+        Line: {
             /** Ratio */
             ratio: number;
             /** Position */
             position: number;
         };
-        /** PairFiguresAnswer */
-        PairFiguresAnswer: {
+        /**
+         * PairFigures
+         * @description Figures of one pair. ratio is exact; short_by is 0 where it passes or is exempt.
+         *
+         *     An exempt pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
+         *
+         *     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
+         *     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
+         *     by_ground: it was made by a ground of the proof, and is changed there.
+         */
+        PairFigures: {
             /** Id */
             id: string;
             /** Text */
@@ -2067,10 +2095,12 @@ export interface components {
             bracket_end: number;
         };
         /**
-         * PlanAnswer
-         * @description Shares of the page, together 1, and advice where an accent is planned larger than a ground.
+         * Plan
+         * @description Shares of the page, together 1: grounds; the accents that call; brand and text, the rest.
+         *
+         *     advice: a sentence for each accent that is planned larger than a ground.
          */
-        PlanAnswer: {
+        Plan: {
             /** Grounds */
             grounds: number;
             /** Brand */
@@ -2081,10 +2111,13 @@ export interface components {
             advice: string[];
         };
         /**
-         * StaveAnswer
-         * @description What the stave shows beside the notes; from near_start to near_end it is under 3 to 1.
+         * Stave
+         * @description anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
+         *
+         *     hue: of the anchor, 0 where it has none.
+         *     lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
          */
-        StaveAnswer: {
+        Stave: {
             /** Anchor */
             anchor: string | null;
             /** Ground */
@@ -2096,16 +2129,22 @@ export interface components {
             /** Has Hue */
             has_hue: boolean;
             /** Lines */
-            lines: components["schemas"]["LineAnswer"][];
+            lines: components["schemas"]["Line"][];
             /** Near Start */
             near_start: number;
             /** Near End */
             near_end: number;
             /** Flags */
-            flags: components["schemas"]["FlagAnswer"][];
+            flags: components["schemas"]["Flag"][];
         };
-        /** SwatchFiguresAnswer */
-        SwatchFiguresAnswer: {
+        /**
+         * SwatchFigures
+         * @description Figures of one swatch. srgb8: red, green, blue. position: 0 to 1 on the contrast scale.
+         *
+         *     better_label: whether white or black text is further from it, so that a label can be set on it.
+         *     on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
+         */
+        SwatchFigures: {
             /** Id */
             id: string;
             /** Srgb8 */
@@ -2202,7 +2241,7 @@ export interface components {
         };
         /**
          * NeutralChange
-         * @description A neutral made anew, or added; roles on its steps go to the nearest new ones.
+         * @description A neutral rebuilt, or added; roles on its steps go to the nearest new ones.
          */
         NeutralChange: {
             /**
@@ -2214,7 +2253,7 @@ export interface components {
         };
         /**
          * NightChange
-         * @description The night scheme made anew from the roles by day.
+         * @description The night scheme derived again from the roles by day.
          */
         NightChange: {
             /**
@@ -2225,7 +2264,7 @@ export interface components {
         };
         /**
          * PartnerChange
-         * @description A new swatch at an angle of the rule where none stands.
+         * @description A new swatch at an angle of the rule that has none.
          */
         PartnerChange: {
             /**
@@ -2284,7 +2323,7 @@ export interface components {
         };
         /**
          * RemoveChange
-         * @description A swatch or neutral is taken out; whatever points at it points at `instead`.
+         * @description A swatch or neutral is removed; whatever points at it points at `instead`.
          */
         RemoveChange: {
             /**
@@ -2310,7 +2349,7 @@ export interface components {
         };
         /**
          * SuggestChange
-         * @description All roles proposed anew from the swatches, by day and by night; no value changes.
+         * @description All roles proposed again from the swatches, by day and by night; no value changes.
          */
         SuggestChange: {
             /**
@@ -2353,10 +2392,14 @@ export interface components {
         /** AdvicesAnswer */
         AdvicesAnswer: {
             /** Advice */
-            advice: components["schemas"]["AdviceAnswer"][];
+            advice: components["schemas"]["Advice"][];
         };
-        /** AdviceAnswer */
-        AdviceAnswer: {
+        /**
+         * Advice
+         * @description text: what and why, in a sentence. swatches: those it is about. act: what the button says,
+         *     with the swatch and the value it would get; None where only a held one could be moved.
+         */
+        Advice: {
             /**
              * Kind
              * @enum {string}
@@ -2366,11 +2409,20 @@ export interface components {
             text: string;
             /** Swatches */
             swatches: string[];
-            /** Act */
+            /**
+             * Act
+             * @default null
+             */
             act: string | null;
-            /** Target */
+            /**
+             * Target
+             * @default null
+             */
             target: string | null;
-            /** Value */
+            /**
+             * Value
+             * @default null
+             */
             value: string | null;
         };
         /** EvaluateBody */
@@ -2378,16 +2430,24 @@ export interface components {
             document: components["schemas"]["TakeDocument"];
         };
         /** ComparisonAnswer */
-        ComparisonAnswer: {
+        ComparisonAnswer: components["schemas"]["Comparison"];
+        /**
+         * Comparison
+         * @description Everything in the order of the newer state, with what was removed behind it.
+         */
+        Comparison: {
             /** Swatches */
-            swatches: components["schemas"]["SwatchChangeAnswer"][];
+            swatches: components["schemas"]["SwatchChange"][];
             /** Roles */
-            roles: components["schemas"]["RoleChangeAnswer"][];
+            roles: components["schemas"]["RoleChange"][];
             /** Pairs */
-            pairs: components["schemas"]["PairChangeAnswer"][];
+            pairs: components["schemas"]["PairChange"][];
         };
-        /** PairChangeAnswer */
-        PairChangeAnswer: {
+        /**
+         * PairChange
+         * @description A pair whose ratio is another one now. Ratios are exact; None where there is no such pair.
+         */
+        PairChange: {
             /** Id */
             id: string;
             /** Before */
@@ -2399,8 +2459,11 @@ export interface components {
             /** Passes */
             passes: boolean;
         };
-        /** RoleChangeAnswer */
-        RoleChangeAnswer: {
+        /**
+         * RoleChange
+         * @description before and after: the values that the role had and has.
+         */
+        RoleChange: {
             /** Role */
             role: string;
             /** Before */
@@ -2408,8 +2471,11 @@ export interface components {
             /** After */
             after: string | null;
         };
-        /** SwatchChangeAnswer */
-        SwatchChangeAnswer: {
+        /**
+         * SwatchChange
+         * @description before and after: the values, None where there is no such swatch. difference: deltaEOK.
+         */
+        SwatchChange: {
             /**
              * Change
              * @enum {string}
@@ -2423,7 +2489,10 @@ export interface components {
             after: string | null;
             /** Difference */
             difference: number | null;
-            /** Renamed From */
+            /**
+             * Renamed From
+             * @default null
+             */
             renamed_from: string | null;
         };
         /** ComparisonBody */
@@ -2441,13 +2510,15 @@ export interface components {
             /** Told Apart */
             told_apart: number;
             /** Confusions */
-            confusions: components["schemas"]["ConfusionAnswer"][];
+            confusions: components["schemas"]["Confusion"][];
         };
         /**
-         * ConfusionAnswer
-         * @description Two roles that are hardly told apart. mend_swatch, mend_hex: a lightness that would tell them.
+         * Confusion
+         * @description difference: deltaEOK as seen; typical: to typical eyes.
+         *
+         *     mend: the swatch that could move by lightness alone; None where both are held.
          */
-        ConfusionAnswer: {
+        Confusion: {
             /** One */
             one: string;
             /** Other */
@@ -2464,10 +2535,17 @@ export interface components {
             difference: number;
             /** Typical */
             typical: number;
-            /** Mend Swatch */
-            mend_swatch: string | null;
-            /** Mend Hex */
-            mend_hex: string | null;
+            mend: components["schemas"]["OtherLightness"] | null;
+        };
+        /**
+         * OtherLightness
+         * @description A swatch, and the value that it would have in another lightness.
+         */
+        OtherLightness: {
+            /** Swatch */
+            swatch: string;
+            /** Hex */
+            hex: string;
         };
         /**
          * SightBody
@@ -2492,9 +2570,9 @@ export interface components {
          */
         GridAnswer: {
             /** Texts */
-            texts: components["schemas"]["GridColorAnswer"][];
+            texts: components["schemas"]["GridColor"][];
             /** Grounds */
-            grounds: components["schemas"]["GridColorAnswer"][];
+            grounds: components["schemas"]["GridColor"][];
             /** Ratios */
             ratios: number[][];
             /** Reaches */
@@ -2502,8 +2580,11 @@ export interface components {
             /** Csv */
             csv: string;
         };
-        /** GridColorAnswer */
-        GridColorAnswer: {
+        /**
+         * GridColor
+         * @description A row or column. key: as pairs name it.
+         */
+        GridColor: {
             /** Key */
             key: string;
             /** Name */
@@ -2616,11 +2697,11 @@ export interface components {
          */
         ProofVocabulary: {
             /** Pages */
-            pages: components["schemas"]["PageAnswer"][];
+            pages: components["schemas"]["Page"][];
             /** Typefaces */
-            typefaces: components["schemas"]["TypefaceAnswer"][];
+            typefaces: components["schemas"]["Typeface"][];
             /** Pairings */
-            pairings: components["schemas"]["PairingAnswer"][];
+            pairings: components["schemas"]["Pairing"][];
             /** Usual Sizes */
             usual_sizes: components["schemas"]["TextSizeModel"][];
             /**
@@ -2647,17 +2728,23 @@ export interface components {
              */
             most_grounds: number;
         };
-        /** PageAnswer */
-        PageAnswer: {
+        /**
+         * Page
+         * @description A kind of page, from top to bottom.
+         */
+        Page: {
             /** Id */
             id: string;
             /** Name */
             name: string;
             /** Sections */
-            sections: components["schemas"]["SectionAnswer"][];
+            sections: components["schemas"]["Section"][];
         };
-        /** PairingAnswer */
-        PairingAnswer: {
+        /**
+         * Pairing
+         * @description A face for headings with one for text, and why, in a sentence.
+         */
+        Pairing: {
             /**
              * Heading
              * @enum {string}
@@ -2671,22 +2758,33 @@ export interface components {
             /** Reason */
             reason: string;
         };
-        /** SectionAnswer */
-        SectionAnswer: {
+        /**
+         * Section
+         * @description A part of a page with a ground of its own.
+         */
+        Section: {
             /** Id */
             id: string;
             /** Name */
             name: string;
+            /** Ground */
+            ground: string;
         };
-        /** TypefaceAnswer */
-        TypefaceAnswer: {
+        /**
+         * Typeface
+         * @description lightest, heaviest: the weights that its file has.
+         */
+        Typeface: {
             /**
              * Name
              * @enum {string}
              */
             name: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "grotesque" | "geometric" | "humanist" | "serif";
             /** Lightest */
             lightest: number;
             /** Heaviest */
@@ -2721,7 +2819,7 @@ export interface components {
             /** Is Own */
             is_own: boolean;
             /** Elements */
-            elements: components["schemas"]["UseAnswer"][];
+            elements: components["schemas"]["Use"][];
             /** Series */
             series: components["schemas"]["SeriesColor"][];
         };
@@ -2787,12 +2885,14 @@ export interface components {
             criterion: string;
         };
         /**
-         * UseAnswer
-         * @description What an element uses on a ground, and what the rule would give it. ratio is exact.
+         * Use
+         * @description What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
          *
-         *     reads_in: of a text, the styles of the pages in which it passes.
+         *     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
+         *     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
+         *     pages in which it passes.
          */
-        UseAnswer: {
+        Use: {
             element: components["schemas"]["Element"];
             /** Key */
             key: string;
@@ -2941,7 +3041,7 @@ export interface components {
         };
         /**
          * PrintedAnswer
-         * @description In per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour.
+         * @description CMYK in per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour.
          */
         PrintedAnswer: {
             /** Text */
@@ -3186,10 +3286,16 @@ export interface components {
         /** MappingAnswer */
         MappingAnswer: {
             /** Colors */
-            colors: components["schemas"]["OldColorAnswer"][];
+            colors: components["schemas"]["OldColor"][];
         };
-        /** OldColorAnswer */
-        OldColorAnswer: {
+        /**
+         * OldColor
+         * @description A colour of the old stylesheet, with its near-twins, and what takes its place.
+         *
+         *     members: the values that become the same; count: uses of all. key: of the take, as Take.color_of
+         *     reads it. difference: deltaEOK from the old value to the new one.
+         */
+        OldColor: {
             /** Hex */
             hex: string;
             /** Members */
@@ -3236,10 +3342,13 @@ export interface components {
             /** Replaced */
             replaced: number;
             /** Pairs */
-            pairs: components["schemas"]["BesideAnswer"][];
+            pairs: components["schemas"]["PairBeside"][];
         };
-        /** BesideAnswer */
-        BesideAnswer: {
+        /**
+         * PairBeside
+         * @description A pair that stands in one rule, before and after. Ratios are exact.
+         */
+        PairBeside: {
             /** Selector */
             selector: string;
             /** Before */
@@ -3338,21 +3447,23 @@ export interface components {
             /** Versions */
             versions: components["schemas"]["VersionAnswer"][];
         };
+        /** EvaluationAnswer */
+        EvaluationAnswer: components["schemas"]["Evaluation"];
         /**
          * RampsAnswer
          * @description A row for each swatch, then the neutrals; and the overlays.
          */
         RampsAnswer: {
             /** Rows */
-            rows: components["schemas"]["RowAnswer"][];
+            rows: components["schemas"]["Row"][];
             /** Overlays */
-            overlays: components["schemas"]["OverlayAnswer"][];
+            overlays: components["schemas"]["OverlayRow"][];
         };
         /**
-         * OverAnswer
-         * @description An overlay on one ground, as it is seen.
+         * Over
+         * @description An overlay on one ground: what is seen.
          */
-        OverAnswer: {
+        Over: {
             /** Role */
             role: string;
             /** Ground */
@@ -3363,19 +3474,22 @@ export interface components {
             hex: string;
         };
         /**
-         * OverlayAnswer
-         * @description An overlay: its opaque value, and over each ground.
+         * OverlayRow
+         * @description An overlay with its own opaque value, over each ground of the take.
          */
-        OverlayAnswer: {
+        OverlayRow: {
             /** Id */
             id: string;
             /** Hex */
             hex: string;
             /** Over */
-            over: components["schemas"]["OverAnswer"][];
+            over: components["schemas"]["Over"][];
         };
-        /** RowAnswer */
-        RowAnswer: {
+        /**
+         * Row
+         * @description The steps of one swatch or neutral, light to dark.
+         */
+        Row: {
             /** Owner */
             owner: string;
             /** Name */
@@ -3386,13 +3500,15 @@ export interface components {
              */
             kind: "swatch" | "neutral";
             /** Steps */
-            steps: components["schemas"]["StepAnswer"][];
+            steps: components["schemas"]["Step"][];
         };
         /**
-         * StepAnswer
-         * @description One step of a row. step: from 1, the lightest; is_own: the swatch itself.
+         * Step
+         * @description One step. step: from 1, the lightest. is_own: the swatch itself, which has no step in a role.
+         *
+         *     on_ground: contrast ratio to the stave's ground, exact.
          */
-        StepAnswer: {
+        Step: {
             /** Step */
             step: number;
             /** Name */
@@ -3490,12 +3606,15 @@ export interface components {
         MendedTakeAnswer: {
             document: components["schemas"]["TakeDocument"];
             /** Moved */
-            moved: components["schemas"]["MovedAnswer"][];
+            moved: components["schemas"]["Moved"][];
             /** Impossible */
             impossible: string[];
         };
-        /** MovedAnswer */
-        MovedAnswer: {
+        /**
+         * Moved
+         * @description One colour before and after. difference: deltaEOK.
+         */
+        Moved: {
             /** Name */
             name: string;
             /** Before */

@@ -43,10 +43,10 @@ function mend(swatch: string, hex: string) {
         <span class="min-w-0 flex-1 truncate">{{ one.one_name }} and {{ one.other_name }}</span>
         <span class="value">{{ formatDifference(one.difference) }}</span>
         <button
-          v-if="one.mend_swatch && one.mend_hex"
+          v-if="one.mend"
           type="button"
           class="button"
-          @click="mend(one.mend_swatch, one.mend_hex)"
+          @click="mend(one.mend.swatch, one.mend.hex)"
         >
           Tell apart by lightness
         </button>

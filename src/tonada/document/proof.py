@@ -2,31 +2,16 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated
 
 from pydantic import Field, StringConstraints
 
 from tonada.core import limits
+from tonada.core.proof.typefaces import FaceName
 from tonada.core.take import proof_settings as proof_parts
 from tonada.core.take.proof_settings import TEXT_STYLES, Element, TextStyle
 from tonada.document.parts import ColorKey, Identifier, Model, Name
 
-FaceName = Literal[
-    "Archivo",
-    "Bricolage Grotesque",
-    "Fraunces",
-    "Instrument Sans",
-    "Karla",
-    "Literata",
-    "Lora",
-    "Manrope",
-    "Newsreader",
-    "Rubik",
-    "Source Sans 3",
-    "Source Serif 4",
-    "Space Grotesk",
-    "Work Sans",
-]
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
 

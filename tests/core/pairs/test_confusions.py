@@ -16,7 +16,7 @@ def test_confused_roles_are_named_with_a_lightness_that_tells_them() -> None:
     assert all(one.difference < TOLD_APART <= one.typical for one in found)
     first = found[0]
     assert first.mend
-    key, value = first.mend
+    key, value = first.mend.swatch, first.mend.hex
     mended = replace(
         free, swatches=tuple(replace(one, hex=value) if one.id == key else one for one in free.swatches)
     )

@@ -36,10 +36,18 @@ _LIGHTNESSES: Final = 101
 
 
 @dataclass(frozen=True, slots=True)
+class OtherLightness:
+    """A swatch, and the value that it would have in another lightness."""
+
+    swatch: str
+    hex: Hex
+
+
+@dataclass(frozen=True, slots=True)
 class Confusion:
     """difference: deltaEOK as seen; typical: to typical eyes.
 
-    mend: the swatch that could move, by lightness alone, and the value; None where both are held.
+    mend: the swatch that could move by lightness alone; None where both are held.
     """
 
     one: RoleKey
@@ -50,7 +58,7 @@ class Confusion:
     other_hex: Hex
     difference: float
     typical: float
-    mend: tuple[str, Hex] | None
+    mend: OtherLightness | None
 
 
 def confusions(take: Take, sight: AnySight, severity: float = 1.0) -> tuple[Confusion, ...]:
@@ -96,11 +104,11 @@ def _as_seen(colors: Srgb8, sight: AnySight, severity: float) -> list[Floats]:
 
 def _mend(
     take: Take, moving: RoleKey, staying: RoleKey, sight: AnySight, severity: float
-) -> tuple[str, Hex] | None:
+) -> OtherLightness | None:
     """Return the least change of lightness of a free swatch that tells the two apart."""
-    worn = take.assignment(moving)
+    given = take.assignment(moving)
     swatch = take.swatch_of(moving)
-    if swatch is None or swatch.held or worn.step is not None:
+    if swatch is None or swatch.held or given.step is not None:
         return None
     lightness, chroma, hue = hex_to_oklch(swatch.hex)
     grid = np.linspace(0.05, 0.97, _LIGHTNESSES)
@@ -117,4 +125,4 @@ def _mend(
     if not apart.any():
         return None
     away = np.where(apart, np.abs(grid - lightness), np.inf)
-    return swatch.id, srgb8_to_hex(colors[int(np.argmin(away))])
+    return OtherLightness(swatch.id, srgb8_to_hex(colors[int(np.argmin(away))]))

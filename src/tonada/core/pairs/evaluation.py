@@ -24,6 +24,7 @@ from tonada.core.harmony.stave import Stave, stave_of
 from tonada.core.pairs.ground_pairs import with_ground_pairs
 from tonada.core.roles.plan import Plan, plan_of, planned_share
 from tonada.core.take.key import step_key
+from tonada.core.take.parts import GroundPair
 from tonada.core.take.take import (
     Assignment,
     Pair,
@@ -41,14 +42,14 @@ SHARE_WITHOUT_ROLE: Final = 0.03
 
 @dataclass(frozen=True, slots=True)
 class SwatchFigures:
-    """Figures of one swatch. position: 0 to 1 on the contrast scale.
+    """Figures of one swatch. srgb8: red, green, blue. position: 0 to 1 on the contrast scale.
 
     better_label: whether white or black text is further from it, so that a label can be set on it.
     on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
     """
 
     id: str
-    srgb8: tuple[int, int, int]
+    srgb8: tuple[int, ...]
     lightness: float
     chroma: float
     hue: float
@@ -276,7 +277,7 @@ def _figures_of_pair(
         verdict=verdict_of(ratio, asked.usage),
         text_position=text_position,
         ground_position=ground_position,
-        by_ground=pair.place is not None,
+        by_ground=isinstance(pair, GroundPair),
         bracket_start=bracket_start,
         bracket_end=bracket_end,
     )

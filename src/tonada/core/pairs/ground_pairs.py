@@ -6,7 +6,7 @@ from dataclasses import replace
 from typing import Final
 
 from tonada.core.proof.grounds import TEXT_ELEMENTS, Ground, Use, grounds_of, set_use, smallest_heading
-from tonada.core.take.parts import GroundPlace, Pair
+from tonada.core.take.parts import GroundPair, GroundPlace
 from tonada.core.take.proof_settings import Element, TextSize
 from tonada.core.take.take import Take
 
@@ -38,11 +38,12 @@ def with_ground_pairs(take: Take) -> Take:
 
 def without_ground_pairs(take: Take) -> Take:
     """Return the take with what was changed in the pairs of its grounds written to the grounds."""
-    made = [(one, one.place) for one in take.pairs if one.place is not None]
+    made = [one for one in take.pairs if isinstance(one, GroundPair)]
     if not made:
         return take
-    plain = replace(take, pairs=tuple(one for one in take.pairs if one.place is None))
-    for pair, place in made:
+    plain = replace(take, pairs=tuple(one for one in take.pairs if not isinstance(one, GroundPair)))
+    for pair in made:
+        place = pair.place
         now = next((one for one in grounds_of(plain) if one.id == place.ground), None)
         here = next((one for one in now.elements if one.element == place.element), None) if now else None
         if here and here.key != pair.text:
@@ -50,7 +51,7 @@ def without_ground_pairs(take: Take) -> Take:
     return plain
 
 
-def _pair_of(take: Take, ground: Ground, use: Use) -> Pair:
+def _pair_of(take: Take, ground: Ground, use: Use) -> GroundPair:
     below = ground.key
     if use.element is Element.LABEL:
         below = next(one.key for one in ground.elements if one.element == Element.BUTTON)
@@ -60,7 +61,7 @@ def _pair_of(take: Take, ground: Ground, use: Use) -> Pair:
     elif use.element in TEXT_ELEMENTS:
         size = take.proof.size_of(TEXT_ELEMENTS[use.element])
     place = GroundPlace(ground.id, use.element)
-    return Pair(
+    return GroundPair(
         place.pair_id,
         use.key,
         below,

@@ -8,11 +8,29 @@ from typing import Final, Literal, TypeAlias
 Kind: TypeAlias = Literal["grotesque", "geometric", "humanist", "serif"]
 
 
+FaceName: TypeAlias = Literal[
+    "Archivo",
+    "Bricolage Grotesque",
+    "Fraunces",
+    "Instrument Sans",
+    "Karla",
+    "Literata",
+    "Lora",
+    "Manrope",
+    "Newsreader",
+    "Rubik",
+    "Source Sans 3",
+    "Source Serif 4",
+    "Space Grotesk",
+    "Work Sans",
+]
+
+
 @dataclass(frozen=True, slots=True)
 class Typeface:
     """lightest, heaviest: the weights that its file has."""
 
-    name: str
+    name: FaceName
     kind: Kind
     lightest: int
     heaviest: int
@@ -22,8 +40,8 @@ class Typeface:
 class Pairing:
     """A face for headings with one for text, and why, in a sentence."""
 
-    heading: str
-    text: str
+    heading: FaceName
+    text: FaceName
     reason: str
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Collection, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
@@ -154,7 +154,7 @@ class Pair:
 
     text and ground name a role, or a colour as Take.color_of reads it.
     layers: overlays between the two, the lowest first. size: of the text in CSS pixels, and weight,
-    1 to 1000; where they are given they decide whether it is large. place: where a ground makes the pair.
+    1 to 1000; where they are given they decide whether it is large.
     """
 
     id: str
@@ -165,7 +165,13 @@ class Pair:
     layers: tuple[str, ...] = ()
     size: float | None = None
     weight: int | None = None
-    place: GroundPlace | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class GroundPair(Pair):
+    """A pair that a ground of the proof makes. It is changed there, and is in no document."""
+
+    place: GroundPlace = field(kw_only=True)
 
 
 @dataclass(frozen=True, slots=True)

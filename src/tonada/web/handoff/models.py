@@ -12,6 +12,7 @@ from tonada.core.color.press import Press
 from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
 from tonada.core.formats.sheet import NAMINGS, Naming, Options
 from tonada.core.handoff import restyle
+from tonada.core.handoff.restyle import OldColor, PairBeside
 from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
@@ -100,7 +101,7 @@ class HandoffVocabulary(Model):
 
 
 class PrintedAnswer(Model):
-    """In per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour."""
+    """CMYK in per cents, as typed; hex: what the print looks like; in_gamut: whether that is the colour."""
 
     text: str
     hex: str
@@ -254,23 +255,8 @@ class MappingBody(Model):
     files: Annotated[tuple[StyleText, ...], Field(min_length=1, max_length=limits.MAX_STYLESHEET_FILES)]
 
 
-class OldColorAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    hex: str
-    members: tuple[str, ...]
-    count: int
-    text: int
-    ground: int
-    border: int
-    key: str
-    name: str
-    new_hex: str
-    difference: float
-
-
 class MappingAnswer(Model):
-    colors: tuple[OldColorAnswer, ...]
+    colors: tuple[OldColor, ...]
 
 
 class MappedColor(Model):
@@ -283,16 +269,8 @@ class RestyleBody(MappingBody):
     write: restyle.WriteAs = "values"
 
 
-class BesideAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    selector: str
-    before: float
-    after: float
-
-
 class RestyleAnswer(Model):
     files: tuple[StyleText, ...]
     diff: str
     replaced: int
-    pairs: tuple[BesideAnswer, ...]
+    pairs: tuple[PairBeside, ...]

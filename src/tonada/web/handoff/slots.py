@@ -14,9 +14,8 @@ from tonada.core.limits import MAX_STYLESHEET_BYTES
 from tonada.core.source.stylesheets import StyleFile
 from tonada.store import destinations
 from tonada.web.access import workspace_connection
-from tonada.web.answers import answer, blueprint
+from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.handoff.models import (
-    BesideAnswer,
     DestinationAnswer,
     DestinationBody,
     DestinationsAnswer,
@@ -25,10 +24,8 @@ from tonada.web.handoff.models import (
     FilledAnswer,
     MappingAnswer,
     MappingBody,
-    OldColorAnswer,
     RestyleAnswer,
     RestyleBody,
-    StyleText,
 )
 from tonada.web.security import csrf
 
@@ -106,20 +103,15 @@ def fill(body: FillBody) -> Response:
 @computed.post("/mapping", responses={200: MappingAnswer}, summary="Old colours with what takes their place")
 def propose(body: MappingBody) -> Response:
     found = propose_mapping(body.document.to_take(), _files(body))
-    return answer(MappingAnswer(colors=tuple(OldColorAnswer.model_validate(one) for one in found)))
+    return answer_value({"colors": found})
 
 
 @computed.post("/restyle", responses={200: RestyleAnswer}, summary="Stylesheets in the colours of a take")
 def rewrite(body: RestyleBody) -> Response:
     mapping = {one.old: one.key for one in body.mapping}
     made = restyle(body.document.to_take(), _files(body), mapping, body.write)
-    return answer(
-        RestyleAnswer(
-            files=tuple(StyleText(name=one.name, text=one.text) for one in made.files),
-            diff=made.diff,
-            replaced=made.replaced,
-            pairs=tuple(BesideAnswer.model_validate(one) for one in made.pairs),
-        )
+    return answer_value(
+        {"files": made.files, "diff": made.diff, "replaced": made.replaced, "pairs": made.pairs}
     )
 
 

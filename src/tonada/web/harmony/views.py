@@ -9,9 +9,9 @@ from tonada.core.harmony.advice import advise
 from tonada.core.harmony.stave import possible_colors
 from tonada.core.harmony.vary import vary_row
 from tonada.core.pairs.evaluation import evaluate
+from tonada.document.take import document_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.harmony.models import (
-    AdviceAnswer,
     AdvicesAnswer,
     ChangeAnswer,
     ChangeBody,
@@ -39,11 +39,8 @@ def read_vocabulary() -> Response:
 @api.post("/changes", responses={200: ChangeAnswer}, summary="A take after a change of its harmony")
 @limiter.exempt
 def change_take(body: ChangeBody) -> Response:
-    document, said = body.change.apply(body.document)
-    evaluation = evaluate(document.to_take())
-    return answer_value(
-        {"document": document.model_dump(mode="json"), "evaluation": evaluation, "said": said}
-    )
+    take, said = body.change.apply(body.document.to_take())
+    return answer_value({"document": document_json(take), "evaluation": evaluate(take), "said": said})
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")
@@ -54,14 +51,12 @@ def list_variations(body: VariationsBody) -> Response:
 
 @api.post("/advice", responses={200: AdvicesAnswer}, summary="Advice on a take's colours")
 def list_advice(body: EvaluateBody) -> Response:
-    said = advise(body.document.to_take())
-    return answer(AdvicesAnswer(advice=tuple(AdviceAnswer.model_validate(one) for one in said)))
+    return answer_value({"advice": advise(body.document.to_take())})
 
 
 @api.post("/comparisons", responses={200: ComparisonAnswer}, summary="What changed between two takes")
 def compare_takes(body: ComparisonBody) -> Response:
-    found = compare(body.before.to_take(), body.after.to_take())
-    return answer(ComparisonAnswer.model_validate(found))
+    return answer_value(compare(body.before.to_take(), body.after.to_take()))
 
 
 @api.get("/stave/field", summary="What sRGB has at a chroma: hue across, contrast scale up, as PNG")

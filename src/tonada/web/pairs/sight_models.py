@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from pydantic import ConfigDict, Field
+from pydantic import Field
 
 from tonada.core import limits
 from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
 from tonada.core.pairs.backdrop import Layer, OverBackdrop
+from tonada.core.pairs.confusions import Confusion
 from tonada.core.pairs.evaluation import Reach
-from tonada.core.pairs.grid import GridOrder
+from tonada.core.pairs.grid import GridColor, GridOrder
 from tonada.core.sight.vision import AnySight
 from tonada.core.take.take import Take
 from tonada.document.parts import ColorKey, Identifier, Model, PixelSize, Weight
@@ -28,27 +29,12 @@ class SightBody(Model):
     severity: Annotated[float, Field(ge=0, le=1)] = 1.0
 
 
-class ConfusionAnswer(Model):
-    """Two roles that are hardly told apart. mend_swatch, mend_hex: a lightness that would tell them."""
-
-    one: str
-    other: str
-    one_name: str
-    other_name: str
-    one_hex: str
-    other_hex: str
-    difference: float
-    typical: float
-    mend_swatch: str | None
-    mend_hex: str | None
-
-
 class SightAnswer(Model):
     """matrix: nine numbers, row by row, for linear light."""
 
     matrix: tuple[float, ...]
     told_apart: float
-    confusions: tuple[ConfusionAnswer, ...]
+    confusions: tuple[Confusion, ...]
 
 
 class GridBody(Model):
@@ -59,20 +45,11 @@ class GridBody(Model):
     tried: bool = False
 
 
-class GridColorAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    key: str
-    name: str
-    hex: str
-    position: float
-
-
 class GridAnswer(Model):
     """ratios and what they are enough for: [text][ground]. csv: the same, to be saved."""
 
-    texts: tuple[GridColorAnswer, ...]
-    grounds: tuple[GridColorAnswer, ...]
+    texts: tuple[GridColor, ...]
+    grounds: tuple[GridColor, ...]
     ratios: tuple[tuple[float, ...], ...]
     reaches: tuple[tuple[Reach, ...], ...]
     csv: str

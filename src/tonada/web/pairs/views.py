@@ -11,7 +11,6 @@ from tonada.core.sight.vision import sight_matrix
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.pairs.sight_models import (
     BackdropAnswer,
-    ConfusionAnswer,
     GradientBody,
     GridAnswer,
     GridBody,
@@ -32,27 +31,7 @@ csrf.exempt(api)
 def look(body: SightBody) -> Response:
     found = confusions(body.document.to_take(), body.sight, body.severity)
     matrix = sight_matrix(body.sight, body.severity).reshape(-1).tolist()
-    return answer(
-        SightAnswer(
-            matrix=tuple(matrix),
-            told_apart=TOLD_APART,
-            confusions=tuple(
-                ConfusionAnswer(
-                    one=one.one,
-                    other=one.other,
-                    one_name=one.one_name,
-                    other_name=one.other_name,
-                    one_hex=one.one_hex,
-                    other_hex=one.other_hex,
-                    difference=one.difference,
-                    typical=one.typical,
-                    mend_swatch=one.mend[0] if one.mend else None,
-                    mend_hex=one.mend[1] if one.mend else None,
-                )
-                for one in found
-            ),
-        )
-    )
+    return answer_value({"matrix": matrix, "told_apart": TOLD_APART, "confusions": found})
 
 
 @api.post("/grid", responses={200: GridAnswer}, summary="Every colour in use on every other")

@@ -2,50 +2,18 @@
 
 from __future__ import annotations
 
-from pydantic import ConfigDict
-
 from tonada.core import limits
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex
-from tonada.core.color.wcag import Usage
 from tonada.core.proof.chart_series import NEEDED, series_of
-from tonada.core.proof.grounds import Ground, grounds_of, needed_for
-from tonada.core.proof.pages import PAGES, section_grounds
-from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES
+from tonada.core.proof.grounds import Ground, Use, grounds_of, needed_for
+from tonada.core.proof.pages import PAGES, Page, section_grounds
+from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
-from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, Element, TextStyle
+from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, TextStyle
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
-from tonada.document.proof import FaceName, TextSizeModel
-
-
-class Read(Model):
-    """Made from a value of the core by its attributes."""
-
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-
-class UseAnswer(Read):
-    """What an element uses on a ground, and what the rule would give it. ratio is exact.
-
-    reads_in: of a text, the styles of the pages in which it passes.
-    """
-
-    element: Element
-    key: str
-    name: str
-    hex: str
-    by_rule: str
-    by_rule_name: str
-    changed: bool
-    over: str
-    usage: Usage
-    ratio: float
-    needed: float
-    criterion: str
-    passes: bool
-    is_text: bool
-    reads_in: tuple[TextStyle, ...]
+from tonada.document.proof import TextSizeModel
 
 
 class SeriesColor(Model):
@@ -81,7 +49,7 @@ class GroundAnswer(Model):
     key: str
     hex: str
     is_own: bool
-    elements: tuple[UseAnswer, ...]
+    elements: tuple[Use, ...]
     series: tuple[SeriesColor, ...]
 
     @classmethod
@@ -92,7 +60,7 @@ class GroundAnswer(Model):
             key=one.key,
             hex=one.hex,
             is_own=one.is_own,
-            elements=tuple(UseAnswer.model_validate(worn) for worn in one.elements),
+            elements=one.elements,
             series=tuple(SeriesColor.of(take, key, one.hex) for key in series_of(take, one.hex)),
         )
 
@@ -152,36 +120,12 @@ def _style(take: Take, style: TextStyle) -> TextStyleAnswer:
     )
 
 
-class SectionAnswer(Read):
-    id: str
-    name: str
-
-
-class PageAnswer(Read):
-    id: str
-    name: str
-    sections: tuple[SectionAnswer, ...]
-
-
-class TypefaceAnswer(Read):
-    name: FaceName
-    kind: str
-    lightest: int
-    heaviest: int
-
-
-class PairingAnswer(Read):
-    heading: FaceName
-    text: FaceName
-    reason: str
-
-
 class ProofVocabulary(Model):
     """The pages, the typefaces that ship, and which roles count as grounds and as calls."""
 
-    pages: tuple[PageAnswer, ...]
-    typefaces: tuple[TypefaceAnswer, ...]
-    pairings: tuple[PairingAnswer, ...]
+    pages: tuple[Page, ...]
+    typefaces: tuple[Typeface, ...]
+    pairings: tuple[Pairing, ...]
     usual_sizes: tuple[TextSizeModel, ...]
     ground_roles: tuple[str, ...] = tuple(sorted(GROUND_ROLES))
     call_roles: tuple[str, ...] = tuple(sorted(CALL_ROLES))
@@ -190,9 +134,9 @@ class ProofVocabulary(Model):
     @classmethod
     def whole(cls) -> ProofVocabulary:
         return cls(
-            pages=tuple(PageAnswer.model_validate(page) for page in PAGES),
-            typefaces=tuple(TypefaceAnswer.model_validate(face) for face in TYPEFACES),
-            pairings=tuple(PairingAnswer.model_validate(one) for one in PAIRINGS),
+            pages=PAGES,
+            typefaces=TYPEFACES,
+            pairings=PAIRINGS,
             usual_sizes=tuple(
                 TextSizeModel(style=style, size=one.size, weight=one.weight)
                 for style, one in USUAL_SIZES.items()

@@ -17,7 +17,7 @@ from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.ramp_rows import overlay_rows, rows_of
 from tonada.document.readings import ListWarning
-from tonada.document.take import TakeDocument
+from tonada.document.take import TakeDocument, document_json
 from tonada.reading.results import list_to_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.roles.models import RampsAnswer
@@ -32,7 +32,6 @@ from tonada.web.takes.models import (
     MendedTakeAnswer,
     MendsAnswer,
     MendsBody,
-    MovedAnswer,
     ProposalAnswer,
     ProposalBody,
     ProposedRoleAnswer,
@@ -81,9 +80,8 @@ def list_mends(body: MendsBody) -> Response:
 @api.post("/mend-all", responses={200: MendedTakeAnswer}, summary="The least change that mends every pair")
 def mend_every_pair(body: EvaluateBody) -> Response:
     mended = mend_all(body.document.to_take())
-    moved = tuple(MovedAnswer.model_validate(one) for one in mended.moved)
-    return answer(
-        MendedTakeAnswer(document=TakeDocument.of(mended.take), moved=moved, impossible=mended.impossible)
+    return answer_value(
+        {"document": document_json(mended.take), "moved": mended.moved, "impossible": mended.impossible}
     )
 
 

@@ -6,14 +6,15 @@ from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import ConfigDict, Field, StringConstraints
+from pydantic import Field, RootModel, StringConstraints
 
 from tonada.core import limits
 from tonada.core.color.notation import Notation
-from tonada.core.color.wcag import Level, Usage, Verdict
+from tonada.core.color.wcag import Level
+from tonada.core.mends.all_pairs import Moved
 from tonada.core.mends.nearest import MendMode
 from tonada.core.mends.one_pair import Mend, MendKind
-from tonada.core.pairs.evaluation import Reach
+from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.roles.brand import Candidate, Whole
 from tonada.core.roles.proposal import ProposedRole
 from tonada.core.take.take import Role
@@ -156,122 +157,8 @@ class EvaluateBody(Model):
     document: TakeDocument
 
 
-class SwatchFiguresAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    id: str
-    srgb8: tuple[int, ...]
-    lightness: float
-    chroma: float
-    hue: float
-    luminance: float
-    position: float
-    roles: tuple[str, ...]
-    better_label: Literal["black", "white"]
-    on_ground: float
-    reaches: Reach
-    is_neutral: bool
-
-
-class CellAnswer(Model):
-    """A part of the measure: a colour in use, or a swatch that has no role yet. key: `id` or `id/step`."""
-
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    key: str
-    swatch: str
-    step: int | None
-    name: str
-    hex: str
-    roles: tuple[str, ...]
-    role_names: str
-    share: float
-    position: float
-    hue: float
-    is_neutral: bool
-    better_label: Literal["black", "white"]
-    held: bool
-
-
-class PairFiguresAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    id: str
-    text: str
-    ground: str
-    text_name: str
-    ground_name: str
-    text_hex: str
-    ground_hex: str
-    usage: Usage
-    size: float | None
-    weight: int | None
-    sample: str
-    ratio: float
-    needed: float
-    passes: bool
-    exempt: bool
-    criterion: str
-    short_by: float
-    verdict: Verdict
-    text_position: float
-    ground_position: float
-    by_ground: bool
-    bracket_start: float
-    bracket_end: float
-
-
-class LineAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    ratio: float
-    position: float
-
-
-class FlagAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    angle: float
-    hue: float
-    swatch: str | None
-
-
-class StaveAnswer(Model):
-    """What the stave shows beside the notes; from near_start to near_end it is under 3 to 1."""
-
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    anchor: str | None
-    ground: str | None
-    ground_name: str
-    hue: float
-    has_hue: bool
-    lines: tuple[LineAnswer, ...]
-    near_start: float
-    near_end: float
-    flags: tuple[FlagAnswer, ...]
-
-
-class PlanAnswer(Model):
-    """Shares of the page, together 1, and advice where an accent is planned larger than a ground."""
-
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    grounds: float
-    brand: float
-    call: float
-    advice: tuple[str, ...]
-
-
-class EvaluationAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    swatches: tuple[SwatchFiguresAnswer, ...]
-    measure: tuple[CellAnswer, ...]
-    pairs: tuple[PairFiguresAnswer, ...]
-    failing: int
-    stave: StaveAnswer
-    plan: PlanAnswer
+class EvaluationAnswer(RootModel[Evaluation]):
+    pass
 
 
 class ColorChoice(Model):
@@ -358,20 +245,11 @@ class MendsAnswer(Model):
     best_ground: float
 
 
-class MovedAnswer(Model):
-    model_config = ConfigDict(from_attributes=True, frozen=True)
-
-    name: str
-    before: str
-    after: str
-    difference: float
-
-
 class MendedTakeAnswer(Model):
     """All pairs mended: the take, what moved, and why the rest still falls short."""
 
     document: TakeDocument
-    moved: tuple[MovedAnswer, ...]
+    moved: tuple[Moved, ...]
     impossible: tuple[str, ...]
 
 

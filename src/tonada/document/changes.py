@@ -1,0 +1,164 @@
+"""What may be done to a take: each change as it is asked for, and the take that it makes."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal, TypeAlias
+
+from pydantic import Field
+
+from tonada.core.color.hue_rules import MOST_FREE_ANGLES
+from tonada.core.harmony import chord
+from tonada.core.pairs.states import with_states
+from tonada.core.roles.suggest import derive_night, suggest_roles
+from tonada.core.take import repoint
+from tonada.core.take.take import Take
+from tonada.document.parts import Identifier, Model, StepNumber
+from tonada.document.take import HarmonyModel, NeutralModel, RampModel
+
+# The take after a change, and what there is to say about it.
+Changed: TypeAlias = tuple[Take, tuple[str, ...]]
+Position: TypeAlias = Annotated[float, Field(ge=-0.5, le=1.5)]
+
+
+class PlaceChange(Model):
+    """A note moved by hand. position: on the contrast scale, in place of lightness."""
+
+    kind: Literal["place"]
+    swatch: Identifier
+    chroma: Annotated[float, Field(ge=0, le=0.5)]
+    hue: Annotated[float, Field(ge=-720, le=1080)]
+    lightness: Annotated[float, Field(ge=0, le=1)] | None = None
+    position: Position | None = None
+    settle: bool = False
+
+    def apply(self, take: Take) -> Changed:
+        where = chord.Place(self.swatch, self.chroma, self.hue, self.lightness, self.position, self.settle)
+        return chord.place(take, where), ()
+
+
+class ChordChange(Model):
+    """Other settings; the free swatches take their places by the rule, the chord turned by `turn`."""
+
+    kind: Literal["chord"]
+    harmony: HarmonyModel
+    turn: Annotated[float, Field(ge=-720, le=720)] = 0.0
+
+    def apply(self, take: Take) -> Changed:
+        return chord.play(replace(take, harmony=self.harmony.to_settings()), turn=self.turn), ()
+
+
+class FlagChange(Model):
+    """A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free."""
+
+    kind: Literal["flag"]
+    index: Annotated[int, Field(ge=0, le=MOST_FREE_ANGLES - 1)]
+    angle: Annotated[float, Field(ge=-720, le=720)]
+
+    def apply(self, take: Take) -> Changed:
+        return chord.move_flag(take, self.index, self.angle), ()
+
+
+class CharacterChange(Model):
+    """Other settings; the free swatches get the lightness and chroma of the character."""
+
+    kind: Literal["character"]
+    harmony: HarmonyModel
+
+    def apply(self, take: Take) -> Changed:
+        return chord.shape(replace(take, harmony=self.harmony.to_settings())), ()
+
+
+class PartnerChange(Model):
+    """A new swatch at an angle of the rule that has none."""
+
+    kind: Literal["partner"]
+    angle: Annotated[float, Field(ge=-360, le=720)]
+
+    def apply(self, take: Take) -> Changed:
+        return chord.add_partner(take, self.angle), ()
+
+
+class RampChange(Model):
+    """Another ramp for a swatch; roles on its steps go to the nearest new ones."""
+
+    kind: Literal["ramp"]
+    swatch: Identifier
+    ramp: RampModel
+
+    def apply(self, take: Take) -> Changed:
+        return repoint.set_ramp(take, self.swatch, self.ramp.to_settings()), ()
+
+
+class NeutralChange(Model):
+    """A neutral rebuilt, or added; roles on its steps go to the nearest new ones."""
+
+    kind: Literal["neutral"]
+    neutral: NeutralModel
+
+    def apply(self, take: Take) -> Changed:
+        return repoint.set_neutral(take, self.neutral.to_neutral()), ()
+
+
+class Instead(Model):
+    """What takes the place of a colour: a swatch, or a step of a swatch or neutral."""
+
+    swatch: Identifier
+    step: StepNumber | None = None
+
+
+class RemoveChange(Model):
+    """A swatch or neutral is removed; whatever points at it points at `instead`."""
+
+    kind: Literal["remove"]
+    owner: Identifier
+    instead: Instead | None = None
+
+    def apply(self, take: Take) -> Changed:
+        instead = (self.instead.swatch, self.instead.step) if self.instead else None
+        return repoint.remove(take, self.owner, instead), ()
+
+
+class SuggestChange(Model):
+    """All roles proposed again from the swatches, by day and by night; no value changes."""
+
+    kind: Literal["suggest"]
+
+    def apply(self, take: Take) -> Changed:
+        made, impossible = suggest_roles(take)
+        return (made if take.scheme == "day" else made.turned()), impossible
+
+
+class NightChange(Model):
+    """The night scheme derived again from the roles by day."""
+
+    kind: Literal["night"]
+
+    def apply(self, take: Take) -> Changed:
+        made, impossible = derive_night(take)
+        return (made if take.scheme == "day" else made.turned()), impossible
+
+
+class StatesChange(Model):
+    """A pair for each state of links and buttons, by rule, in place of those that were there."""
+
+    kind: Literal["states"]
+
+    def apply(self, take: Take) -> Changed:
+        return with_states(take), ()
+
+
+TakeChange = Annotated[
+    PlaceChange
+    | ChordChange
+    | FlagChange
+    | CharacterChange
+    | PartnerChange
+    | RampChange
+    | NeutralChange
+    | RemoveChange
+    | SuggestChange
+    | NightChange
+    | StatesChange,
+    Field(discriminator="kind"),
+]
