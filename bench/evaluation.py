@@ -8,13 +8,13 @@ from dataclasses import replace
 from coloraide import Color
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.color.spaces import contrast
-from tonada.core.color.spaces import spaces as color
+from tonada.core.color import contrast
+from tonada.core.color import spaces as color
 from tonada.core.mends.nearest import mend_color
+from tonada.core.pairs import evaluation
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
-from tonada.core.roles.page_pairs import evaluation
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.take.take import Origin, Pair, Role, Swatch, Take
 from tonada.document.take import TakeDocument

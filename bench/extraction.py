@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import subprocess
 import sys
+from functools import partial
 
 import numpy as np
 from PIL import Image
@@ -40,9 +41,7 @@ def compare(what: str, data: bytes, *, times: int) -> list[Row]:
         ("Pillow quantize", quantize),
         (f"scikit-learn KMeans of {KMEANS_PIXELS:,} pixels", kmeans),
     )
-    return [
-        Row(what, own, name, milliseconds(lambda work=work: work(data), times=times)) for name, work in peers
-    ]
+    return [Row(what, own, name, milliseconds(partial(work, data), times=times)) for name, work in peers]
 
 
 def peak_megabytes(code: str, data: bytes) -> float:

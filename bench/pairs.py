@@ -12,7 +12,7 @@ from bench.timing import Row, milliseconds, table
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.spaces import linear_to_srgb, srgb8_to_hex
 from tonada.core.mends.all_pairs import mend_all
-from tonada.core.mends.nearest import best_ratio, nearest_passing
+from tonada.core.mends.nearest import MendMode, best_ratio, nearest_passing
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
@@ -27,10 +27,11 @@ def run() -> str:
     picture = random.integers(0, 256, (800, 1280, 3)).astype(np.uint8)
     moving = [srgb8_to_hex(color) for color in random.integers(0, 256, (400, 3))]
     fixed = [srgb8_to_hex(color) for color in random.integers(0, 256, (400, 3))]
+    modes: tuple[MendMode, ...] = ("hue", "free") * 200
     cases = cycle(
         [
             (one, other, 4.5, mode)
-            for one, other, mode in zip(moving, fixed, ("hue", "free") * 200, strict=True)
+            for one, other, mode in zip(moving, fixed, modes, strict=True)
             if contrast_ratio_of(one, other) < 4.5 <= best_ratio(other)
         ]
     )

@@ -171,10 +171,13 @@ def dragging() -> str:
     )
 
 
-def frames(page: Page, work: object) -> list[float]:
+def frames(page: Page, work: Callable[[], None]) -> list[float]:
     page.evaluate(WATCH)
-    work()  # type: ignore[operator]
-    return page.evaluate("() => { cancelAnimationFrame(window.ticking_); return window.frames_.slice(1) }")
+    work()
+    measured: list[float] = page.evaluate(
+        "() => { cancelAnimationFrame(window.ticking_); return window.frames_.slice(1) }"
+    )
+    return measured
 
 
 def wander(page: Page, x: float, y: float) -> None:

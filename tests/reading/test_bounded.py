@@ -104,7 +104,7 @@ def test_memory_is_limited() -> None:
 
 
 def test_one_reads_at_a_time_and_who_waits_too_long_is_sent_away(monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr(bounded.limits, "READING_WAIT_SECONDS", 0.1)
+    monkeypatch.setattr("tonada.core.limits.READING_WAIT_SECONDS", 0.1)
     impatient = Budget("short", 1, 0.1, 2**28)
     drawing = SVG % b'<path fill="#2b3a8c" d="M0 0h100v100H0z"/>'
     with bounded._turn(SHORT), pytest.raises(ReadingBusy):

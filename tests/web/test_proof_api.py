@@ -8,8 +8,7 @@ from typing import get_args
 
 from tests.takes import TAKE
 from tests.web.conftest import Client
-from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES
-from tonada.document.proof import FaceName
+from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, FaceName
 from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")

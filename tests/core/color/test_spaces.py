@@ -50,7 +50,7 @@ def test_gamut_mapping_keeps_the_hue(lightness: float, chroma: float, hue: float
 @given(st.floats(0.02, 0.98), st.floats(0, 360))
 def test_the_largest_chroma_is_inside_and_a_little_more_is_not(lightness: float, hue: float) -> None:
     limit = largest_chroma(np.array(lightness), np.array(hue))
-    around = np.stack([[lightness, limit, hue], [lightness, limit + 2e-5, hue]])
+    around = np.array([[lightness, float(limit) + more, hue] for more in (0.0, 2e-5)])
     inside = is_in_gamut(oklab_to_linear(oklch_to_oklab(around)))
     assert inside.tolist() == [True, False]
 

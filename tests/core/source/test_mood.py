@@ -30,11 +30,11 @@ def test_three_to_six_colors_far_enough_apart(words: tuple[str, ...]) -> None:
     assert 3 <= len(reading.starting_colors) <= 6
     assert reading.starting_colors[0].weight == 1
     hues = [FAMILIES[one.family].hue for one in reading.starting_colors]
-    for one, other in combinations(hues, 2):
-        assert hue_distance(one, other) >= LEAST_HUE_DISTANCE
+    for hue, next_hue in combinations(hues, 2):
+        assert hue_distance(hue, next_hue) >= LEAST_HUE_DISTANCE
     for one in reading.starting_colors:
-        hue = float(srgb8_to_oklch(hex_to_srgb8(one.hex))[2])
-        assert hue_distance(hue, FAMILIES[one.family].hue) < 4
+        drawn = float(srgb8_to_oklch(hex_to_srgb8(one.hex))[2])
+        assert hue_distance(drawn, FAMILIES[one.family].hue) < 4
     assert reading == read_mood(words, "craft")
 
 
