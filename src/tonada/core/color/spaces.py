@@ -58,6 +58,10 @@ _OKLAB_TO_LMS: Final = np.linalg.inv(_LMS_TO_OKLAB)
 NEUTRAL_CHROMA: Final = 1e-6
 
 
+# By the number of axes: the last one first, and back. np.moveaxis finds the same in ten times the time.
+_AXES: Final = tuple(((count - 1, *range(count - 1)), (*range(1, count), 0)) for count in range(9))
+
+
 def _transform(matrix: Floats, vectors: Floats) -> Floats:
     """Return the matrix applied to each vector on the last axis.
 
@@ -65,7 +69,8 @@ def _transform(matrix: Floats, vectors: Floats) -> Floats:
     and the same input has to give the same output, bit for bit. The result is laid out in columns,
     which whatever follows is quicker with.
     """
-    return np.moveaxis(_transform_columns(matrix, np.moveaxis(vectors, -1, 0)), 0, -1)
+    to_front, to_back = _AXES[vectors.ndim]
+    return _transform_columns(matrix, vectors.transpose(to_front)).transpose(to_back)
 
 
 def _transform_columns(matrix: Floats, columns: Floats) -> Floats:

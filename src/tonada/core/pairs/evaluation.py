@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
@@ -21,7 +22,7 @@ from tonada.core.color.wcag import (
 )
 from tonada.core.harmony.chord import ground_of
 from tonada.core.harmony.stave import Stave, stave_of
-from tonada.core.pairs.ground_pairs import with_ground_pairs
+from tonada.core.pairs.ground_pairs import ground_pairs
 from tonada.core.roles.plan import Plan, plan_of, planned_share
 from tonada.core.take.key import step_key
 from tonada.core.take.parts import GroundPair
@@ -136,7 +137,7 @@ def evaluate(take: Take) -> Evaluation:
     """Return the figures of a whole take. Source of every ratio: WCAG 2.2."""
     ground = ground_of(take)
     pairs = sorted(
-        _pair_figures(with_ground_pairs(take)),
+        _pair_figures(take, (*take.pairs, *ground_pairs(take))),
         key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
     )
     return Evaluation(
@@ -232,7 +233,7 @@ def reach(ratio: float) -> Reach:
     )
 
 
-def _pair_figures(take: Take) -> list[PairFigures]:
+def _pair_figures(take: Take, pairs: Iterable[Pair]) -> list[PairFigures]:
     return [
         _figures_of_pair(
             pair,
@@ -241,7 +242,7 @@ def _pair_figures(take: Take) -> list[PairFigures]:
             *take.pair_colors(pair),
             take.level,
         )
-        for pair in take.pairs
+        for pair in pairs
     ]
 
 

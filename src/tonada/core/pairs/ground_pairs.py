@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.proof.grounds import TEXT_ELEMENTS, Ground, Use, grounds_of, set_use, smallest_heading
+from tonada.core.proof.grounds import TEXT_ELEMENTS, Choice, choices_of, set_use, smallest_heading
 from tonada.core.take.parts import GroundPair, GroundPlace
-from tonada.core.take.proof_settings import Element, TextSize
+from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, TextSize
 from tonada.core.take.take import Take
 
 _SAMPLES: Final[dict[Element, str]] = {
@@ -19,20 +20,26 @@ _SAMPLES: Final[dict[Element, str]] = {
 }
 
 
-def with_ground_pairs(take: Take) -> Take:
-    """Return the take with a pair for each element that fails or was changed by hand.
+def ground_pairs(take: Take) -> tuple[GroundPair, ...]:
+    """Return a pair for each element that fails or was changed by hand.
 
     The rule's own choices pass and say nothing new, so they stay out of the list.
     """
-    take = without_ground_pairs(take)
     known = {(one.text, one.ground, one.usage) for one in take.pairs}
-    pairs = [
+    return tuple(
         pair
-        for ground in grounds_of(take)
-        for use in ground.elements
-        if use.changed or not use.passes
-        if (pair := _pair_of(take, ground, use)) and (pair.text, pair.ground, pair.usage) not in known
-    ]
+        for ground, key, choices in choices_of(take)
+        for one in choices.values()
+        if one.key != one.by_rule or one.ratio < one.needed
+        if (pair := _pair_of(take, ground, key, one, choices))
+        and (pair.text, pair.ground, pair.usage) not in known
+    )
+
+
+def with_ground_pairs(take: Take) -> Take:
+    """Return the take with the pairs of ground_pairs among its own."""
+    take = without_ground_pairs(take)
+    pairs = ground_pairs(take)
     return replace(take, pairs=(*take.pairs, *pairs)) if pairs else take
 
 
@@ -44,29 +51,36 @@ def without_ground_pairs(take: Take) -> Take:
     plain = replace(take, pairs=tuple(one for one in take.pairs if not isinstance(one, GroundPair)))
     for pair in made:
         place = pair.place
-        now = next((one for one in grounds_of(plain) if one.id == place.ground), None)
-        here = next((one for one in now.elements if one.element == place.element), None) if now else None
+        here = next(
+            (
+                choices.get(place.element)
+                for ground, _, choices in choices_of(plain)
+                if ground == place.ground
+            ),
+            None,
+        )
         if here and here.key != pair.text:
             plain = set_use(plain, place.ground, place.element, pair.text)
     return plain
 
 
-def _pair_of(take: Take, ground: Ground, use: Use) -> GroundPair:
-    below = ground.key
-    if use.element is Element.LABEL:
-        below = next(one.key for one in ground.elements if one.element == Element.BUTTON)
+def _pair_of(
+    take: Take, ground: str, key: str, choice: Choice, choices: Mapping[Element, Choice]
+) -> GroundPair:
+    element = choice.element
+    below = choices[Element.BUTTON].key if element is Element.LABEL else key
     size: TextSize | None = None
-    if use.element is Element.HEADING:
+    if element is Element.HEADING:
         size = smallest_heading(take)
-    elif use.element in TEXT_ELEMENTS:
-        size = take.proof.size_of(TEXT_ELEMENTS[use.element])
-    place = GroundPlace(ground.id, use.element)
+    elif element in TEXT_ELEMENTS:
+        size = take.proof.size_of(TEXT_ELEMENTS[element])
+    place = GroundPlace(ground, element)
     return GroundPair(
         place.pair_id,
-        use.key,
+        choice.key,
         below,
-        use.usage,
-        _SAMPLES.get(use.element, use.element.capitalize()),
+        ELEMENT_USAGES[element],
+        _SAMPLES.get(element, element.capitalize()),
         size=size.size if size else None,
         weight=size.weight if size else None,
         place=place,

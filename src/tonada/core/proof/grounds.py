@@ -6,10 +6,10 @@ element needs there; then the nearest step of a ramp; where nothing does, the be
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from functools import lru_cache
-from typing import Final
+from typing import Final, NamedTuple
 
 from tonada.core.color.contrast import luminance_of, ratio_between
 from tonada.core.color.requirements import Requirement, requirement
@@ -91,22 +91,53 @@ class Ground:
     elements: tuple[Use, ...]
 
 
+class Choice(NamedTuple):
+    """The colour that an element has on a ground, what the rule would give, and what it reaches."""
+
+    element: Element
+    key: str
+    by_rule: str
+    hex: Hex
+    over: Hex
+    ratio: float
+    needed: float
+
+
 def grounds_of(take: Take) -> tuple[Ground, ...]:
     """Return the grounds of a take: those of the rule that its roles allow, then the designer's own."""
+    return tuple(
+        styler.style(_name_of(take, styler), is_own=styler.given.id not in STANDARD_GROUNDS)
+        for styler in _stylers(take)
+    )
+
+
+def choices_of(take: Take) -> Iterator[tuple[str, str, dict[Element, Choice]]]:
+    """Return the id and the key of each ground with its choices: what grounds_of has, without the words."""
+    for styler in _stylers(take):
+        yield styler.given.id, styler.key, styler.choose()
+
+
+def _stylers(take: Take) -> Iterator[_Styler]:
     changed = {one.id: one for one in take.grounds}
     colors = _TakeColors(take)
-    grounds = []
     for standard in STANDARD_GROUNDS:
         given = changed.get(standard, GroundSettings(standard))
         key = _key_there(take, given.ground) or _standard_key(take, standard)
         if key is not None:
-            name = given.name or (TINT_NAME if standard == TINT else role_name(standard))
-            grounds.append(_Styler(colors, given, key).style(name, is_own=False))
+            yield _Styler(colors, given, key)
     for one in take.grounds:
         key = _key_there(take, one.ground)
         if one.id not in STANDARD_GROUNDS and key is not None:
-            grounds.append(_Styler(colors, one, key).style(one.name or take.display_name(key), is_own=True))
-    return tuple(grounds)
+            yield _Styler(colors, one, key)
+
+
+def _name_of(take: Take, styler: _Styler) -> str:
+    ground = styler.given
+    if ground.name:
+        return ground.name
+    if ground.id in STANDARD_GROUNDS:
+        return TINT_NAME if ground.id == TINT else role_name(ground.id)
+    return take.display_name(styler.key)
 
 
 def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> Requirement:
@@ -202,47 +233,52 @@ def _asked(take: Take, element: Element) -> Requirement:
 
 
 class _Styler:
-    """Goes through the figures of one ground; later ones may depend on earlier ones."""
+    """Goes through the elements of one ground; later ones may depend on earlier ones."""
 
     def __init__(self, colors: _TakeColors, given: GroundSettings, key: str) -> None:
         self.colors, self.take, self.given, self.key = colors, colors.take, given, key
         self.hex = colors.color(key)
         self.by_hand = dict(given.uses)
-        self.uses: dict[Element, Use] = {}
+        self.choices: dict[Element, Choice] = {}
 
-    def style(self, name: str, *, is_own: bool) -> Ground:
+    def choose(self) -> dict[Element, Choice]:
+        """Return the choice for each element, in the order in which they are shown."""
         for element, choose in _RULES.items():
             needed = self.colors.needs[element]
-            face = self.uses.get(Element.BUTTON)
-            if element is Element.LABEL and face is None:
+            background = self.choices.get(Element.BUTTON)
+            if element is Element.LABEL and background is None:
                 continue
-            over = face.hex if face and element is Element.LABEL else self.hex
+            over = background.hex if background and element is Element.LABEL else self.hex
             by_rule = choose(self, over, needed)
             if by_rule is not None:
-                self.uses[element] = self._use(element, by_rule, over, needed)
-        return Ground(self.given.id, name, self.key, self.hex, is_own, tuple(self.uses.values()))
+                key = _key_there(self.take, self.by_hand.get(element)) or by_rule
+                value = self.colors.color(key)
+                ratio = ratio_between(value, over)
+                self.choices[element] = Choice(element, key, by_rule, value, over, ratio, needed)
+        return self.choices
 
-    def _use(self, element: Element, by_rule: str, over: Hex, needed: float) -> Use:
-        hand = _key_there(self.take, self.by_hand.get(element))
-        key = hand or by_rule
-        value = self.colors.color(key)
-        ratio = ratio_between(value, over)
+    def style(self, name: str, *, is_own: bool) -> Ground:
+        uses = tuple(self._use(choice) for choice in self.choose().values())
+        return Ground(self.given.id, name, self.key, self.hex, is_own, uses)
+
+    def _use(self, choice: Choice) -> Use:
+        usage = ELEMENT_USAGES[choice.element]
         return Use(
-            element=element,
-            key=key,
-            name=self.colors.name(key),
-            hex=value,
-            by_rule=by_rule,
-            by_rule_name=self.colors.name(by_rule),
-            changed=key != by_rule,
-            over=over,
-            usage=ELEMENT_USAGES[element],
-            ratio=ratio,
-            needed=needed,
-            criterion=self.colors.asked[element].criterion,
-            passes=ratio >= needed,
-            is_text=ELEMENT_USAGES[element] in TEXTS,
-            reads_in=self._reads_in(element, ratio),
+            element=choice.element,
+            key=choice.key,
+            name=self.colors.name(choice.key),
+            hex=choice.hex,
+            by_rule=choice.by_rule,
+            by_rule_name=self.colors.name(choice.by_rule),
+            changed=choice.key != choice.by_rule,
+            over=choice.over,
+            usage=usage,
+            ratio=choice.ratio,
+            needed=choice.needed,
+            criterion=self.colors.asked[choice.element].criterion,
+            passes=choice.ratio >= choice.needed,
+            is_text=usage in TEXTS,
+            reads_in=self._reads_in(choice.element, choice.ratio),
         )
 
     def _reads_in(self, element: Element, ratio: float) -> tuple[TextStyle, ...]:
@@ -253,8 +289,8 @@ class _Styler:
     @property
     def text(self) -> str | None:
         """What a text uses here, the last resort of other elements."""
-        use = self.uses.get(Element.TEXT)
-        return use.key if use else None
+        text = self.choices.get(Element.TEXT)
+        return text.key if text else None
 
     def roles(self, wanted: tuple[Role, ...]) -> list[str]:
         return [role for role in wanted if self.take.has_role(role)]

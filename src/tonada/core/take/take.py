@@ -87,6 +87,8 @@ class Take:
     _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
     _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
     _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)
+    # Every ramp is asked for many times in an evaluation.
+    _ramps: dict[str, Ramp] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
@@ -99,6 +101,7 @@ class Take:
             one = self._by_role[role]
             roles[one.swatch, one.step] = (*roles.get((one.swatch, one.step), ()), role)
         object.__setattr__(self, "_roles", roles)
+        object.__setattr__(self, "_ramps", {})
 
     def swatch_of(self, role: RoleKey) -> Swatch | None:
         """Return the swatch that moves when the role's colour is to change: the one that has the role.
@@ -140,6 +143,12 @@ class Take:
 
     def ramp(self, owner: str) -> Ramp:
         """Return the ramp of a swatch or a neutral. Raises TakeError for an unknown one."""
+        known = self._ramps.get(owner)
+        if known is None:
+            known = self._ramps[owner] = self._ramp(owner)
+        return known
+
+    def _ramp(self, owner: str) -> Ramp:
         neutral = self.neutral(owner) if owner not in self._by_id else None
         if neutral is None:
             swatch = self.swatch(owner)
