@@ -15,3 +15,13 @@ ANSWER = Path(os.environ["BENCH_ANSWER"]).read_bytes() if "BENCH_ANSWER" in os.e
 def evaluate() -> Response:
     request.get_json()
     return Response(ANSWER, mimetype="application/json")
+
+
+class NoReadings:
+    """The settings of the real server wake what reads long files; here is none."""
+
+    def wake(self) -> None:
+        pass
+
+
+app.extensions["tonada.readings"] = NoReadings()

@@ -94,10 +94,21 @@ def asker(port: int, body: bytes) -> tuple[Ask, bytes]:
     connection = http.client.HTTPConnection("127.0.0.1", port, timeout=10)
 
     def ask() -> bytes:
-        connection.request("POST", "/api/evaluate", body, {"Content-Type": "application/json"})
-        return connection.getresponse().read()
+        try:
+            connection.request("POST", "/api/evaluate", body, {"Content-Type": "application/json"})
+            return connection.getresponse().read()
+        except OSError:
+            connection.close()  # the next call opens it again
+            raise
 
-    return ask, ask()
+    end = time.monotonic() + 20
+    while True:
+        try:
+            return ask, ask()
+        except OSError:  # the port is open, but nobody works yet
+            if time.monotonic() > end:
+                raise
+            time.sleep(0.1)
 
 
 def over_http() -> str:

@@ -49,6 +49,7 @@ KEPT = {
     "0005": "update source set attempts = 2 where state = 'reading';",
     "0006": "",
     "0007": "",
+    "0008": "",
 }
 
 

@@ -144,7 +144,7 @@ def test_nothing_is_saved_into_a_deleted_take(connection: Connection, workspace:
         with pytest.raises(Removed):
             use()
     assert takes.restore(connection, workspace, gone.id) == gone
-    assert versions.list_of_take(connection, workspace, gone.id) == []
+    assert versions.page(connection, workspace, gone.id, None, 10) == []
     with pytest.raises(NotFound):
         takes.save(connection, uuid4(), kept.id, {}, made_from=1)
 

@@ -20,8 +20,8 @@ LOGO = (
 )
 
 
-def new_brand(client: Client) -> dict[str, Any]:
-    answer = client.post("/api/brands", json={"name": " Orrin Peak "})
+def new_brand(client: Client, name: str = " Orrin Peak ") -> dict[str, Any]:
+    answer = client.post("/api/brands", json={"name": name})
     assert answer.status_code == 201
     return answer.get_json()
 
@@ -150,3 +150,25 @@ def test_every_view_s_address_gives_the_page(client: Client, path: str) -> None:
     page = client.get(path)
     assert page.status_code == 200
     assert "<title>Tonada" in page.text
+
+
+def test_brands_and_versions_come_in_pages(client: Client, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr("tonada.web.brands.views.BRANDS_A_PAGE", 2)
+    monkeypatch.setattr("tonada.web.takes.views.VERSIONS_A_PAGE", 2)
+    made = [new_brand(client, f"Brand {number}") for number in range(5)]
+    names, after, asked = [], None, 0
+    while asked == 0 or after:
+        page = client.get("/api/brands", query_string={"after": after} if after else {}).get_json()
+        assert len(page["brands"]) <= 2
+        names += [one["brand"]["name"] for one in page["brands"]]
+        after, asked = page["next"], asked + 1
+    assert (names, asked) == ([f"Brand {number}" for number in range(5)], 3)
+    path = f"/api/takes/{made[0]['first_take']}/versions"
+    for number in range(3):
+        client.post(path, json={"description": f"state {number + 1}"})
+    first = client.get(path).get_json()
+    second = client.get(path, query_string={"before": first["next"]}).get_json()
+    assert [one["number"] for one in first["versions"]] == [3, 2]
+    assert [(one["number"], one["description"]) for one in second["versions"]] == [(1, "state 1")]
+    assert (second["next"], second["versions"][0]["hexes"]) == (None, [])
+    assert "document" not in first["versions"][0]

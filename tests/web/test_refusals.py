@@ -264,7 +264,7 @@ def test_the_unexpected_says_nothing_about_itself(
     def fail(*_: object) -> None:
         raise RuntimeError("the secret inside")
 
-    monkeypatch.setattr("tonada.web.brands.views.brands.list_all", fail)
+    monkeypatch.setattr("tonada.web.brands.views.brands.page", fail)
     body = problem_of(client.get("/api/brands"), 500)
     assert "secret" not in str(body)
 

@@ -28,7 +28,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All brands, with their first take's colours */
+        /** A page of brands, with their colours */
         get: operations["brands_list_brands_brands_get"];
         put?: never;
         /** A new brand with one empty take */
@@ -685,7 +685,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A take's versions */
+        /** A page of versions */
         get: operations["takes_list_versions_takes__uuid_take_id__versions_get"];
         put?: never;
         /** Cut a version */
@@ -1452,10 +1452,15 @@ export interface components {
              */
             difference: number;
         };
-        /** BrandsAnswer */
+        /**
+         * BrandsAnswer
+         * @description A page of brands. next: what to ask for as `after`, null on the last page.
+         */
         BrandsAnswer: {
             /** Brands */
             brands: components["schemas"]["BrandSummary"][];
+            /** Next */
+            next: string | null;
         };
         /** BrandAnswer */
         BrandAnswer: {
@@ -3441,11 +3446,32 @@ export interface components {
         };
         /**
          * VersionsAnswer
-         * @description The newest first.
+         * @description A page of versions, the newest first. next: what to ask for as `before`, null on the last page.
          */
         VersionsAnswer: {
             /** Versions */
-            versions: components["schemas"]["VersionAnswer"][];
+            versions: components["schemas"]["ListedVersion"][];
+            /** Next */
+            next: number | null;
+        };
+        /**
+         * ListedVersion
+         * @description A version in the list. hexes: of its swatches, in their order.
+         */
+        ListedVersion: {
+            /** Number */
+            number: number;
+            /** Description */
+            description: string;
+            /** Is Automatic */
+            is_automatic: boolean;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /** Hexes */
+            hexes: string[];
         };
         /** EvaluationAnswer */
         EvaluationAnswer: components["schemas"]["Evaluation"];
@@ -3782,7 +3808,9 @@ export interface operations {
     };
     brands_list_brands_brands_get: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: string | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7094,7 +7122,9 @@ export interface operations {
     };
     takes_list_versions_takes__uuid_take_id__versions_get: {
         parameters: {
-            query?: never;
+            query?: {
+                before?: number | null;
+            };
             header?: never;
             path: {
                 take_id: string;

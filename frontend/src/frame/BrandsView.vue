@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue'
+import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
@@ -7,19 +7,25 @@ import AppMark from './AppMark.vue'
 import ScaleStrip from '@/ui/ScaleStrip.vue'
 import ViewMenu from './ViewMenu.vue'
 import { countOf } from '@/ui/format'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import { useUnanswered } from '@/ui/useAnswer'
+import { usePages } from '@/ui/usePages'
 
 const router = useRouter()
-const brands = shallowRef<BrandSummary[]>()
 const name = ref('')
 const error = ref('')
-
-onMounted(async () => {
-  try {
-    brands.value = (await given(api.GET('/api/brands'))).brands
-  } catch (reason) {
-    error.value = explain(reason)
-  }
+const {
+  items: brands,
+  isLoading,
+  hasMore,
+  reload,
+  more,
+} = usePages(async (after: string | null, signal) => {
+  const found = await given(api.GET('/api/brands', { params: { query: { after } }, signal }))
+  return { items: found.brands, next: found.next }
 })
+const { problem: unanswered, askAgain } = useUnanswered()
+onMounted(reload)
 
 const frame = (brand: BrandSummary['brand']) => ({
   name: 'source',
@@ -68,6 +74,7 @@ const state = (brand: BrandSummary) => {
         <button class="button-solid">New brand</button>
       </form>
       <p id="brand-error" role="alert" class="mt-2 font-semibold empty:hidden">{{ error }}</p>
+      <NoticeBar v-if="unanswered" class="mt-3" :text="unanswered" again @again="askAgain" />
       <p v-if="brands?.length === 0" class="mt-6 text-quiet">
         There are no brands yet. Name one, then drop its logo.
       </p>
@@ -85,6 +92,9 @@ const state = (brand: BrandSummary) => {
           </RouterLink>
         </li>
       </ul>
+      <button v-if="hasMore" type="button" class="button mt-3" :disabled="isLoading" @click="more">
+        Show more brands
+      </button>
     </main>
   </div>
 </template>

@@ -12,21 +12,25 @@ export function useHandoff() {
   const problem = ref('')
   const { answer, ask } = useAnswer(read)
   watch(() => take.take?.id, ask)
-  const versions = computed(() => answer.value ?? [])
 
-  async function read(): Promise<Version[]> {
+  /** The newest version, whole; null where there is none. */
+  async function read(): Promise<Version | null> {
     const id = take.take?.id
-    if (!id) return []
+    if (!id) return null
     const path = { take_id: id }
     const found = await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
-    return found.versions
+    const number = found.versions[0]?.number
+    if (!number) return null
+    return given(
+      api.GET('/api/takes/{take_id}/versions/{number}', { params: { path: { ...path, number } } }),
+    )
   }
   /** Unlike asking, this fails aloud: nothing may leave that isn't known to be a version. */
   const load = async () => {
     answer.value = await read()
   }
 
-  const newest = computed(() => versions.value[0])
+  const newest = computed(() => answer.value ?? undefined)
   /** Whether the newest version is the take as it is now. */
   const isCut = computed(
     () =>
@@ -73,5 +77,5 @@ export function useHandoff() {
     link.click()
   }
 
-  return { versions, newest, isCut, problem, download, versionToHand }
+  return { newest, isCut, problem, download, versionToHand }
 }

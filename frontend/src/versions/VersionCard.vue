@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
-import type { Version } from '@/api/types'
+import type { ListedVersion } from '@/api/types'
 
-defineProps<{ version: Version; isShown: boolean }>()
+defineProps<{ version: ListedVersion; isShown: boolean }>()
 const emit = defineEmits<{ restore: [] }>()
 const route = useRoute()
 
@@ -30,10 +30,10 @@ const when = (text: string) =>
     </RouterLink>
     <span class="keeps-color flex h-7 border border-hair" aria-hidden="true">
       <span
-        v-for="swatch in version.document.swatches"
-        :key="swatch.id"
+        v-for="(hex, row) in version.hexes"
+        :key="row"
         class="flex-1"
-        :style="{ backgroundColor: swatch.hex }"
+        :style="{ backgroundColor: hex }"
       ></span>
     </span>
     <button type="button" class="button" @click="emit('restore')">Restore</button>

@@ -1,57 +1,78 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, explain, given } from '@/api/client'
-import type { Version } from '@/api/types'
+import type { ListedVersion } from '@/api/types'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import ChangeList from './ChangeList.vue'
 import VersionCard from './VersionCard.vue'
 import { asKept } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
+import { useFollowing } from '@/ui/useFollowing'
+import { usePages } from '@/ui/usePages'
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const route = useRoute()
-const versions = shallowRef<Version[]>()
 const note = ref('')
 const problem = ref('')
-
-async function load() {
-  const id = take.take?.id
-  if (!id) return
-  try {
-    const path = { take_id: id }
-    versions.value = (
-      await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
-    ).versions
-  } catch (reason) {
-    problem.value = explain(reason)
-  }
-}
-watch(() => take.take?.id, load, { immediate: true })
-
-const shown = computed(() => {
-  const number = Number(route.params.number)
-  return versions.value?.find((one) => one.number === number) ?? versions.value?.[0]
+const {
+  items: versions,
+  isLoading,
+  hasMore,
+  reload,
+  more,
+} = usePages(async (before: number | null, signal) => {
+  const path = { take_id: take.take?.id ?? '' }
+  const found = await given(
+    api.GET('/api/takes/{take_id}/versions', { params: { path, query: { before } }, signal }),
+  )
+  return { items: found.versions, next: found.next }
 })
+watch(
+  () => take.take?.id,
+  async (id) => {
+    if (id) await reload()
+  },
+  { immediate: true },
+)
+
+/** The one in the address, also where it is on no page yet; else the newest. */
+const number = computed(() => Number(route.params.number) || versions.value?.[0]?.number)
+const { answer: shown } = useFollowing(
+  () => (take.take && number.value ? { take_id: take.take.id, number: number.value } : undefined),
+  readVersion,
+  { isShared: true },
+)
+function readVersion(path: { take_id: string; number: number }, signal?: AbortSignal) {
+  return given(api.GET('/api/takes/{take_id}/versions/{number}', { params: { path }, signal }))
+}
 
 async function cut(text: string, isAutomatic = false) {
   problem.value = ''
   try {
     await take.cutVersion(text, isAutomatic)
     note.value = ''
-    await load()
+    await reload()
   } catch (reason) {
     problem.value = explain(reason)
   }
 }
 
 /** Restoring makes a new state of an old one; what is there now is cut as a version first. */
-async function restore(version: Version) {
-  await cut(`Before going back to version ${version.number}`, true)
-  if (!problem.value) take.change(version.document)
+async function restore(version: ListedVersion) {
+  const id = take.take?.id
+  if (!id) return
+  await cut(`Before going back to version ${version.number.toString()}`, true)
+  if (problem.value) return
+  try {
+    const { document } = await readVersion({ take_id: id, number: version.number })
+    if (id === take.take?.id) take.change(document)
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
 }
 </script>
 
@@ -84,11 +105,14 @@ async function restore(version: Version) {
         <li v-for="version in versions" :key="version.number">
           <VersionCard
             :version="version"
-            :is-shown="shown?.number === version.number"
+            :is-shown="number === version.number"
             @restore="restore(version)"
           />
         </li>
       </ol>
+      <button v-if="hasMore" type="button" class="button mt-3" :disabled="isLoading" @click="more">
+        Show older versions
+      </button>
     </div>
     <InspectorPanel>
       <ChangeList

@@ -27,9 +27,15 @@ CUT = """
       from take where take.workspace_id = %(workspace)s and take.id = %(take)s
     returning id, take_id, number, description, is_automatic, document, created_at
 """
+# A page of the list, without the documents: of each only its colours.
 LIST = """
-    select id, take_id, number, description, is_automatic, document, created_at from version
-     where workspace_id = %(workspace)s and take_id = %(take)s order by number desc
+    select number, description, is_automatic, created_at,
+           jsonb_path_query_array(document, '$.swatches[*].hex') as hexes
+      from version
+     where workspace_id = %(workspace)s and take_id = %(take)s
+       and (%(before)s::integer is null or number < %(before)s)
+     order by number desc
+     limit %(count)s
 """
 FIND = """
     select id, take_id, number, description, is_automatic, document, created_at from version
@@ -50,6 +56,17 @@ class VersionRow:
     created_at: datetime
 
 
+@dataclass(frozen=True, slots=True)
+class ListedVersion:
+    """A version in the list. hexes: of its swatches, in their order."""
+
+    number: int
+    description: str
+    is_automatic: bool
+    created_at: datetime
+    hexes: list[str]
+
+
 def cut(
     connection: Connection, workspace: UUID, take: UUID, *, description: str, is_automatic: bool = False
 ) -> VersionRow:
@@ -63,10 +80,13 @@ def cut(
         return cursor.execute(CUT, row).fetchall()[0]
 
 
-def list_of_take(connection: Connection, workspace: UUID, take: UUID) -> list[VersionRow]:
-    """Return the versions of a take, the newest first."""
-    with connection.cursor(row_factory=class_row(VersionRow)) as cursor:
-        return cursor.execute(LIST, {"workspace": workspace, "take": take}).fetchall()
+def page(
+    connection: Connection, workspace: UUID, take: UUID, before: int | None, count: int
+) -> list[ListedVersion]:
+    """Return so many versions of a take, the newest first, of those numbered lower than `before`."""
+    row = {"workspace": workspace, "take": take, "before": before, "count": count}
+    with connection.cursor(row_factory=class_row(ListedVersion)) as cursor:
+        return cursor.execute(LIST, row).fetchall()
 
 
 def find(connection: Connection, workspace: UUID, take: UUID, number: int) -> VersionRow:

@@ -72,8 +72,8 @@ def luminance_of(value: Hex) -> float:
 
 def ratio_between(one: Hex, other: Hex) -> float:
     """Return the contrast ratio of two opaque values, exact. Source: WCAG 2.2."""
-    darker, lighter = sorted((luminance_of(one), luminance_of(other)))
-    return (lighter + FLARE) / (darker + FLARE)
+    first, second = luminance_of(one) + FLARE, luminance_of(other) + FLARE
+    return first / second if first > second else second / first
 
 
 def scale_position(luminance: Floats) -> Floats:

@@ -14,7 +14,7 @@ from typing import Final, NamedTuple
 from tonada.core.color.contrast import luminance_of, ratio_between
 from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.spaces import Hex
-from tonada.core.color.wcag import TEXTS, Usage
+from tonada.core.color.wcag import TEXTS, Level, Usage
 from tonada.core.errors import TakeError
 from tonada.core.take.key import step_key
 from tonada.core.take.proof_settings import (
@@ -22,6 +22,7 @@ from tonada.core.take.proof_settings import (
     TEXT_STYLES,
     Element,
     GroundSettings,
+    ProofSettings,
     TextSize,
     TextStyle,
 )
@@ -203,9 +204,7 @@ class _TakeColors:
 
     def __init__(self, take: Take) -> None:
         self.take = take
-        self.asked = {element: _asked(take, element) for element in Element}
-        self.needs = {element: asked.ratio for element, asked in self.asked.items()}
-        self.styles = {style: needed_for(take, style).ratio for style in TEXT_STYLES}
+        self.asked, self.needs, self.styles = _all_asked(take.level, take.proof)
         self._colors: dict[str, Hex] = {}
         self._names: dict[str, str] = {}
 
@@ -221,6 +220,18 @@ class _TakeColors:
 
     def ramp(self, owner: str) -> tuple[Hex, ...]:
         return self.take.ramp(owner).hexes
+
+
+# The same in every step of a drag.
+@lru_cache(maxsize=64)
+def _all_asked(
+    level: Level, proof: ProofSettings
+) -> tuple[dict[Element, Requirement], dict[Element, float], dict[TextStyle, float]]:
+    """Return what is asked of each element, the ratios alone, and those of each style of text."""
+    take = Take(level=level, proof=proof)
+    asked = {element: _asked(take, element) for element in Element}
+    ratios = {element: one.ratio for element, one in asked.items()}
+    return asked, ratios, {style: needed_for(take, style).ratio for style in TEXT_STYLES}
 
 
 def _asked(take: Take, element: Element) -> Requirement:

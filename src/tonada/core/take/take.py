@@ -126,6 +126,8 @@ class Take:
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """Return an overlay by its id, or None."""
+        if not self.overlays:
+            return None
         return next((one for one in self.overlays if one.id == overlay_id), None)
 
     def has_role(self, role: RoleKey) -> bool:

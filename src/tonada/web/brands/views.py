@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from typing import Final
 from uuid import UUID
 
 from flask import Response
@@ -10,8 +11,7 @@ from pydantic import BaseModel
 from tonada.core.pairs.evaluation import evaluate
 from tonada.document.take import TakeDocument
 from tonada.store import brands, sources, takes
-from tonada.store.brands import BrandRow
-from tonada.store.database import Connection
+from tonada.store.brands import ListedBrand
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.sources.models import BrandDetail, SourceAnswer
@@ -19,6 +19,7 @@ from tonada.web.takes.models import (
     BrandAnswer,
     BrandBody,
     BrandsAnswer,
+    BrandsQuery,
     BrandSummary,
     SwatchOnScale,
     TakeSummary,
@@ -27,16 +28,21 @@ from tonada.web.takes.models import (
 api = blueprint("brands")
 
 
+BRANDS_A_PAGE: Final = 24
+
+
 class BrandPath(BaseModel):
     brand_id: UUID
 
 
-@api.get("/brands", responses={200: BrandsAnswer}, summary="All brands, with their first take's colours")
-def list_brands() -> Response:
+@api.get("/brands", responses={200: BrandsAnswer}, summary="A page of brands, with their colours")
+def list_brands(query: BrandsQuery) -> Response:
     with workspace_connection() as (connection, workspace):
-        rows = brands.list_all(connection, workspace)
-        summaries = tuple(_summary(connection, workspace, row) for row in rows)
-    return answer(BrandsAnswer(brands=summaries))
+        # One more than is shown says whether there is a next page.
+        rows = brands.page(connection, workspace, query.after, BRANDS_A_PAGE + 1)
+    shown = rows[:BRANDS_A_PAGE]
+    following = shown[-1].id if len(rows) > len(shown) else None
+    return answer(BrandsAnswer(brands=tuple(map(_summary, shown)), next=following))
 
 
 @api.post("/brands", responses={201: BrandAnswer}, summary="A new brand with one empty take")
@@ -70,17 +76,12 @@ def rename_brand(path: BrandPath, body: BrandBody) -> Response:
     return answer(BrandAnswer.of(row))
 
 
-def _summary(connection: Connection, workspace: UUID, row: BrandRow) -> BrandSummary:
-    swatches: tuple[SwatchOnScale, ...] = ()
-    failing = 0
-    if row.first_take:
-        document = takes.find(connection, workspace, row.first_take).document
-        take = TakeDocument.model_validate(document).to_take()
-        evaluation = evaluate(take)
-        failing = evaluation.failing
-        swatches = tuple(
-            SwatchOnScale(hex=swatch.hex, position=figures.position)
-            for swatch, figures in zip(take.swatches, evaluation.swatches, strict=True)
-        )
-    count = len(sources.list_of_brand(connection, workspace, row.id))
-    return BrandSummary(brand=BrandAnswer.of(row), swatches=swatches, failing=failing, sources=count)
+def _summary(row: ListedBrand) -> BrandSummary:
+    take = TakeDocument.model_validate(row.document or {}).to_take()
+    evaluation = evaluate(take)
+    swatches = tuple(
+        SwatchOnScale(hex=swatch.hex, position=figures.position)
+        for swatch, figures in zip(take.swatches, evaluation.swatches, strict=True)
+    )
+    brand = BrandAnswer(id=row.id, name=row.name, first_take=row.first_take)
+    return BrandSummary(brand=brand, swatches=swatches, failing=evaluation.failing, sources=row.sources)

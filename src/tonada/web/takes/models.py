@@ -22,7 +22,7 @@ from tonada.document.parts import Described, HexText, Line, Model, Name, PairId,
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow
 from tonada.store.takes import TakeRow
-from tonada.store.versions import VersionRow
+from tonada.store.versions import ListedVersion, VersionRow
 
 
 class BrandBody(Model):
@@ -55,8 +55,17 @@ class BrandSummary(Model):
     sources: int
 
 
+class BrandsQuery(Model):
+    """after: the brand that the page before ended with."""
+
+    after: UUID | None = None
+
+
 class BrandsAnswer(Model):
+    """A page of brands. next: what to ask for as `after`, null on the last page."""
+
     brands: tuple[BrandSummary, ...]
+    next: UUID | None
 
 
 class TakeSummary(Model):
@@ -132,10 +141,17 @@ class VersionAnswer(Model):
         )
 
 
-class VersionsAnswer(Model):
-    """The newest first."""
+class VersionsQuery(Model):
+    """before: the number that the page before ended with."""
 
-    versions: tuple[VersionAnswer, ...]
+    before: Annotated[int, Field(ge=1)] | None = None
+
+
+class VersionsAnswer(Model):
+    """A page of versions, the newest first. next: what to ask for as `before`, null on the last page."""
+
+    versions: tuple[ListedVersion, ...]
+    next: int | None
 
 
 class ColorBody(Model):

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from typing import Final
 from uuid import UUID
 
 from flask import Response
@@ -20,9 +21,13 @@ from tonada.web.takes.models import (
     VersionAnswer,
     VersionBody,
     VersionsAnswer,
+    VersionsQuery,
 )
 
 api = blueprint("takes")
+
+
+VERSIONS_A_PAGE: Final = 100
 
 
 class TakePath(BaseModel):
@@ -100,12 +105,14 @@ def cut_version(path: TakePath, body: VersionBody) -> Response:
     return answer(VersionAnswer.of(row), 201)
 
 
-@api.get("/takes/<uuid:take_id>/versions", responses={200: VersionsAnswer}, summary="A take's versions")
-def list_versions(path: TakePath) -> Response:
+@api.get("/takes/<uuid:take_id>/versions", responses={200: VersionsAnswer}, summary="A page of versions")
+def list_versions(path: TakePath, query: VersionsQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         takes.find(connection, workspace, path.take_id)
-        rows = versions.list_of_take(connection, workspace, path.take_id)
-    return answer(VersionsAnswer(versions=tuple(VersionAnswer.of(row) for row in rows)))
+        rows = versions.page(connection, workspace, path.take_id, query.before, VERSIONS_A_PAGE + 1)
+    shown = rows[:VERSIONS_A_PAGE]
+    following = shown[-1].number if len(rows) > len(shown) else None
+    return answer(VersionsAnswer(versions=tuple(shown), next=following))
 
 
 @api.get("/takes/<uuid:take_id>/versions/<int:number>", responses={200: VersionAnswer}, summary="One version")
