@@ -40,7 +40,8 @@ FILL = """
 """
 MORE_VERSIONS = """
     insert into version (workspace_id, take_id, number, document)
-    select workspace_id, id, number, document from take, generate_series(%(from)s::integer, %(to)s::integer) as number
+    select workspace_id, id, number, document
+      from take, generate_series(%(from)s::integer, %(to)s::integer) as number
      where workspace_id = %(workspace)s and id = %(take)s
 """
 
