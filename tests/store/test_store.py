@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
 from importlib import resources
@@ -12,7 +13,7 @@ import pytest
 
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
-from tonada.store.errors import NotFound, Removed, StaleDestination, StoreUnavailable
+from tonada.store.errors import LastTake, NotFound, Removed, StaleDestination, StoreUnavailable
 from tonada.store.migrate import EVERYTHING, migrate
 from tonada.store.takes import StaleRevision
 
@@ -337,3 +338,44 @@ def test_the_last_handoff_before_a_version_is_found(
     with pytest.raises(NotFound):
         handoffs.record(connection, stranger, take, 1, "CSS")
     assert handoffs.last_before(connection, stranger, take, 4) is None
+
+
+def test_of_two_takes_removed_at_once_one_stays(database_url: str) -> None:
+    database = Database(database_url)
+    with database.transaction() as connection:
+        workspace = workspaces.find_or_create(connection, "Studio")
+        workspaces.enter(connection, workspace)
+        brand = brands.create(connection, workspace, "Two").id
+        one, other = (takes.create(connection, workspace, brand, DOCUMENT).id for _ in range(2))
+
+    def remove_other() -> None:
+        with database.transaction() as connection:
+            workspaces.enter(connection, workspace)
+            takes.remove(connection, workspace, other)
+
+    with ThreadPoolExecutor(1) as pool:
+        with database.transaction() as connection:
+            workspaces.enter(connection, workspace)
+            takes.remove(connection, workspace, one)
+            # It begins before this one has ended, and has to wait for it.
+            waiting = pool.submit(remove_other)
+            until_someone_waits(database_url)
+        with pytest.raises(LastTake):
+            waiting.result(20)
+    with database.transaction() as connection:
+        workspaces.enter(connection, workspace)
+        assert [row.id for row in takes.list_of_brand(connection, workspace, brand)] == [other]
+    database.close()
+
+
+def until_someone_waits(database_url: str) -> None:
+    """Wait until a transaction of this database waits for another one."""
+    end = time.monotonic() + 20
+    with connect(database_url) as connection:
+        connection.autocommit = True
+        while not connection.execute(WAITING).fetchone():
+            assert time.monotonic() < end, "nothing waits"
+            time.sleep(0.01)
+
+
+WAITING = "select 1 from pg_locks where not granted"

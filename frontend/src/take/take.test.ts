@@ -256,6 +256,46 @@ it('of two takes opened in a hurry the last one is shown', async () => {
   expect([take.take?.id, nameOf(take.document)]).toEqual(['t1', 'Night'])
 })
 
+it('a take opens by day, whatever the one before was looked at by', async () => {
+  const take = await opened()
+  take.change({
+    ...named('Dusk'),
+    other: { roles: [], pairs: [], grounds: [] },
+  })
+  take.scheme = 'night'
+  expect(take.document?.scheme).toBe('night')
+  answer('GET /api/takes/t2', () => ({
+    ...saved({ ...named('Other'), other: { roles: [], pairs: [], grounds: [] } }, 1),
+    id: 't2',
+  }))
+  await take.open('t2')
+  expect([take.scheme, take.document?.scheme]).toEqual(['day', 'day'])
+})
+
+it('tries again once, however the first try ended', async () => {
+  const take = await opened()
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'], shouldAdvanceTime: true })
+  answer('PUT /api/takes/t1', () => {
+    throw new TypeError('offline')
+  })
+  take.change(named('Dusk'))
+  await vi.advanceTimersByTimeAsync(50)
+  // The next change goes out at once, and the try that was to come is not wanted any more.
+  answer('PUT /api/takes/t1', (call) => saved(sent(call).document, ++revision))
+  take.change(named('Dawn'))
+  await vi.advanceTimersByTimeAsync(50)
+  expect(take.saveState).toBe('saved')
+  const before = calls.length
+  answer('PUT /api/takes/t1', () => {
+    throw new TypeError('offline')
+  })
+  take.change(named('Noon'))
+  await vi.advanceTimersByTimeAsync(3900)
+  // One for the change itself; the old try would have been due by now.
+  expect(calls.slice(before).filter(({ method }) => method === 'PUT')).toHaveLength(1)
+  vi.useRealTimers()
+})
+
 it('a take deleted elsewhere keeps what was made here, and is brought back with it', async () => {
   const take = await opened()
   answer('PUT /api/takes/t1', () => new Refusal({ status: 410, detail: 'It was deleted.' }))
