@@ -1,7 +1,7 @@
 /** The one way to the server: no answer is overlooked, and a token that ran out is no error of the user's. */
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
-import type { BrandDetail, Source } from '@/api/types'
+import type { Source } from '@/api/types'
 import { answer, calls, Refusal, settled } from '@/testing/server'
 
 beforeEach(() => {
@@ -41,7 +41,7 @@ const DETAIL = { brand: { id: 'b1', name: 'Orrin Peak' }, takes: [], sources: [S
 
 it('a source that could not be removed is still there, and can’t be brought back', async () => {
   const { useBrandStore } = await import('@/take/brand')
-  answer('GET /api/brands/b1', () => DETAIL as unknown as BrandDetail)
+  answer('GET /api/brands/b1', () => DETAIL)
   const brand = useBrandStore()
   await brand.open('b1')
   answer('DELETE /api/sources/x1', () => new Refusal({ status: 503, detail: 'Not now.' }))
@@ -61,7 +61,7 @@ it('a source that could not be removed is still there, and can’t be brought ba
 
 it('a source is shown in its own brand only, whatever was opened while it was read', async () => {
   const { useBrandStore } = await import('@/take/brand')
-  answer('GET /api/brands/b1', () => DETAIL as unknown as BrandDetail)
+  answer('GET /api/brands/b1', () => DETAIL)
   answer('GET /api/brands/b2', () => ({ ...DETAIL, brand: { id: 'b2' }, sources: [] }))
   answer('POST /api/brands/b1/lists', () => ({ ...SOURCE, id: 'x2' }))
   const brand = useBrandStore()

@@ -22,12 +22,13 @@ const WAYS = [
 const write = ref<'values' | 'properties'>('values')
 
 const { open, onChange } = useFileDialog({ accept: '.css,.scss,text/css', reset: true })
-onChange(async (list) => {
+onChange((list) => void readFiles([...(list ?? [])]))
+async function readFiles(list: File[]) {
   const read = await Promise.all(
-    [...(list ?? [])].map(async (one) => ({ name: one.name.slice(0, 80), text: await one.text() })),
+    list.map(async (one) => ({ name: one.name.slice(0, 80), text: await one.text() })),
   )
   if (read.length) files.value = read
-})
+}
 
 const mapping = useFollowing(
   () => {

@@ -40,7 +40,7 @@ const KINDS = computed<{ value: Kind; label: string }[]>(() => [
 ])
 
 const chosenSquare = computed({
-  get: () => `${square.value}` as (typeof SQUARES)[number]['value'],
+  get: () => `${square.value}`,
   set: (value) => (square.value = Number(value) as Square),
 })
 const kind = computed<Kind>({

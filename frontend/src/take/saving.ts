@@ -50,7 +50,7 @@ export function createSaving(opened: Take) {
 
   async function run() {
     // Never done before it is known to be running, and known to be done as soon as it is.
-    await null
+    await Promise.resolve()
     try {
       while (pending || wanted !== stored) {
         pending ??= { document: wanted, revision }

@@ -61,7 +61,7 @@ export function useChange() {
 
   async function run() {
     // Never done before it is known to be running, and known to be done as soon as it is.
-    await null
+    await Promise.resolve()
     while (waiting && from && !disposed) {
       const work = waiting
       waiting = undefined

@@ -44,7 +44,7 @@ export function createPaced<Question>(work: (question: Question) => Promise<void
 
   async function run() {
     // Known to be running before anything is done.
-    await null
+    await Promise.resolve()
     try {
       for (let next = waiting; next; next = waiting) {
         waiting = undefined
