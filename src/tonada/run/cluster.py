@@ -30,6 +30,8 @@ OWNER: Final = "tonada"
 APPLICATION: Final = "tonada_app"
 _STOP_SECONDS: Final = 60
 _NOT_YET: Final = re.compile("starting up|not yet accepting|in recovery mode")
+# What PostgreSQL says of the processes of a server that was killed and that have not all ended yet.
+_STILL_ENDING: Final = "is still in use"
 
 FIND_ROLE: LiteralString = "select 1 from pg_roles where rolname = %(role)s"
 FIND_DATABASE: LiteralString = "select 1 from pg_database where datname = %(database)s"
@@ -37,6 +39,10 @@ FIND_DATABASE: LiteralString = "select 1 from pg_database where datname = %(data
 
 class ClusterError(Exception):
     """The cluster can't be made, started or stopped; the message says why in one line."""
+
+
+class _StillEnding(ClusterError):
+    """Processes of a server that was killed still hold its memory."""
 
 
 class Cluster:
@@ -61,7 +67,7 @@ class Cluster:
             self._make(programs)
             self._stop_another(programs)
             self._port = self._port or _free_port()
-            self._launch(programs)
+            self._launch_when_free(programs)
         self._prepare()
         return self._url(OWNER, self._secret("password"))
 
@@ -200,6 +206,18 @@ class Cluster:
         # After a crash the number may be another program's.
         return process if name.startswith("postgres") else None
 
+    def _launch_when_free(self, programs: Path) -> None:
+        """Launch; after a crash what is left of the server before may need a moment to end."""
+        end = time.monotonic() + _STOP_SECONDS
+        while True:
+            try:
+                self._launch(programs)
+                return
+            except _StillEnding:
+                if time.monotonic() > end:
+                    raise
+                time.sleep(0.2)
+
     def _launch(self, programs: Path) -> None:
         settings = {
             "port": str(self._port),
@@ -238,7 +256,8 @@ class Cluster:
         while not _answers(self._port):
             if not self.is_running():
                 self._process = None
-                raise ClusterError(self._explain("postgres", ""))
+                reason = self._explain("postgres", "")
+                raise _StillEnding(reason) if _STILL_ENDING in reason else ClusterError(reason)
             waited = time.monotonic() - started
             if waited - said > 10:
                 said = waited
