@@ -28,6 +28,7 @@ frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES)
 	@echo "Building the front end …"
 	@log=$$(mktemp) && (cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build) >"$$log" 2>&1 \
 	  || { cat "$$log" >&2; exit 1; }; rm -f "$$log"
+	@$(PYTHON) scripts/notices.py frontend/dist/third-party-notices.txt
 	@$(PYTHON) -m whitenoise.compress --quiet frontend/dist
 
 setup: .venv/.installed-run frontend/dist/index.html ## install and build what running needs; afterwards .venv/bin/tonada is the command

@@ -1,3 +1,3 @@
 """Tonada derives a brand colour palette, gives its colours roles, and proves that text can be read."""
 
-__version__ = "0.1.0"
+__version__ = "0.2.0"

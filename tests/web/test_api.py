@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+from pathlib import Path
 from typing import Any
 from uuid import uuid4
 
@@ -172,3 +173,9 @@ def test_brands_and_versions_come_in_pages(client: Client, monkeypatch: pytest.M
     assert [(one["number"], one["description"]) for one in second["versions"]] == [(1, "state 1")]
     assert (second["next"], second["versions"][0]["hexes"]) == (None, [])
     assert "document" not in first["versions"][0]
+
+
+def test_the_notices_of_third_parties_are_served_as_text(client: Client, tmp_path: Path) -> None:
+    (tmp_path / "third-party-notices.txt").write_text("Thank you.")
+    answer = client.get("/third-party-notices.txt")
+    assert (answer.mimetype, answer.text) == ("text/plain", "Thank you.")

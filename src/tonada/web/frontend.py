@@ -9,6 +9,8 @@ from flask import Flask, Response, send_from_directory
 from werkzeug.exceptions import NotFound
 from whitenoise import WhiteNoise
 
+# Files of the build that are served as they are, beside the assets.
+PLAIN_FILES = ("favicon.svg", "third-party-notices.txt")
 DESCRIPTION = Path(__file__).with_name("openapi.json")
 
 
@@ -47,7 +49,7 @@ def _view(folder: Path, view: str) -> Response:
     """Give the page for an address of a view; its router does the rest."""
     if view.startswith(("api/", "assets/")):
         raise NotFound("There is nothing at this address.")
-    if (folder / view).is_file() and view in ("favicon.svg",):
+    if view in PLAIN_FILES and (folder / view).is_file():
         return send_from_directory(folder, view)
     return _page(folder)
 
