@@ -36,19 +36,22 @@ def python_packages() -> Iterator[tuple[str, str, list[str]]]:
             found = distribution(name)
         except PackageNotFoundError:
             continue  # for another platform
-        about = found.metadata
-        licence = about.get("License-Expression") or short(about.get("License")) or classified(found)
+        licence = field(found, "License-Expression") or short(field(found, "License")) or classified(found)
         texts = [
-            str(file.locate().read_text(encoding="utf-8", errors="replace"))
+            Path(str(file.locate())).read_text(encoding="utf-8", errors="replace")
             for file in found.files or ()
             if "dist-info" in str(file) and TEXTS.match(file.name)
         ]
         yield name, f"{name} {found.version} ({licence})", texts
 
 
-def short(licence: str | None) -> str:
+def field(found: Distribution, name: str) -> str:
+    return str(next(iter(found.metadata.get_all(name) or ()), ""))
+
+
+def short(licence: str) -> str:
     """Some packages put the whole text where its name belongs."""
-    return licence.splitlines()[0] if licence and len(licence) < 100 else ""
+    return licence if len(licence) < 100 else ""
 
 
 def classified(found: Distribution) -> str:
