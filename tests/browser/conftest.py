@@ -198,3 +198,16 @@ def make_brand(page: Page, name: str) -> None:
     page.get_by_label("Name of the new brand").fill(name)
     page.get_by_role("button", name="New brand").click()
     page.get_by_text("Start with the logo").wait_for()
+
+
+def copied(page: Page, text: str) -> None:
+    """Wait until the clipboard holds a text: copying ends some time after the click."""
+    page.wait_for_function("async text => (await navigator.clipboard.readText()) === text", arg=text)
+
+
+def clipboard(page: Page, other_than: str) -> str:
+    """Return what was copied, once it is another text than the one before."""
+    changed = "async before => (await navigator.clipboard.readText()) !== before"
+    page.wait_for_function(changed, arg=other_than)
+    text: str = page.evaluate("() => navigator.clipboard.readText()")
+    return text

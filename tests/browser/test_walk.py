@@ -9,7 +9,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.artwork import draw, encoded, flattened
-from tests.browser.conftest import Server, make_brand, open_demo
+from tests.browser.conftest import Server, copied, make_brand, open_demo
 from tests.browser.saving import not_saved, saved
 
 LOGO = (
@@ -123,7 +123,7 @@ def test_a_hex_is_copied_in_one_gesture(page: Page) -> None:
     open_demo(page)
     page.get_by_test_id("measure").get_by_role("button", name="Copy Comet, #d7b13c").click()
     expect(page.get_by_text("#d7b13c copied")).to_be_attached()
-    assert page.evaluate("navigator.clipboard.readText()") == "#d7b13c"
+    copied(page, "#d7b13c")
 
 
 def test_a_swatch_is_looked_into_typed_and_released(page: Page) -> None:
