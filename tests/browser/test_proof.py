@@ -156,7 +156,7 @@ def test_parts_are_reached_from_a_list_with_the_keyboard(page: Page) -> None:
     page.keyboard.press("Enter")
     expect(page.get_by_role("complementary", name="Inspector")).to_contain_text("Story’s link")
     expect(page).to_have_url(re.compile("part="))
-    assert frame_of(page).locator(".is-chosen").count() == 1
+    expect(frame_of(page).locator(".is-chosen")).to_have_count(1)
 
 
 def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> None:

@@ -98,7 +98,7 @@ def test_night_is_a_scheme_of_its_own(page: Page) -> None:
     expect(flag(page, "muted")).to_have_attribute("data-key", key or "")
     page.get_by_role("link", name=re.compile("Pairs")).click()
     expect(page.locator("[data-pair]").first).to_be_visible()
-    assert page.locator("[data-pair]").count() == 19
+    expect(page.locator("[data-pair]")).to_have_count(19)
 
 
 def test_shares_are_planned_at_the_edges_of_the_measure(page: Page) -> None:
