@@ -46,7 +46,7 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     act(page, "Versions")
     expect(page.get_by_text("There are no versions yet")).to_be_visible()
     page.get_by_label("Note for the version").fill("Shown to the board")
-    page.get_by_role("button", name="Cut a version").click()
+    page.get_by_role("button", name="Save a version").click()
     listed = page.get_by_test_id("versions").locator("li")
     expect(listed).to_have_count(1)
     page.get_by_role("link", name="Harmony").click()

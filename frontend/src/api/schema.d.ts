@@ -409,7 +409,7 @@ export interface paths {
         /** The sample pages and the typefaces */
         get: operations["proof_read_pages_proof_get"];
         put?: never;
-        /** Grounds, and what every element wears on them */
+        /** Grounds, and what every element uses on them */
         post: operations["proof_draw_proof_post"];
         delete?: never;
         options?: never;
@@ -688,7 +688,7 @@ export interface paths {
         /** A page of versions */
         get: operations["takes_list_versions_takes__uuid_take_id__versions_get"];
         put?: never;
-        /** Cut a version */
+        /** Save a version */
         post: operations["takes_cut_version_takes__uuid_take_id__versions_post"];
         delete?: never;
         options?: never;
@@ -3430,7 +3430,7 @@ export interface components {
         };
         /**
          * VersionBody
-         * @description is_automatic: cut by itself before something large.
+         * @description is_automatic: saved by Tonada before something large.
          */
         VersionBody: {
             /**

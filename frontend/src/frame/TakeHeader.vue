@@ -21,7 +21,7 @@ const waiting = computed(() => {
 const saved = computed(
   () =>
     ({
-      saved: `Saved, revision ${take.take?.revision ?? ''}`,
+      saved: 'Saved',
       saving: 'Saving …',
       waiting: waiting.value,
       conflict: 'Not saved: changed in another window',

@@ -140,16 +140,19 @@ async function duplicate() {
   <section
     v-if="current"
     ref="area"
-    class="mt-3 flex items-stretch border-2 border-ink bg-sheet"
+    class="mt-3 flex flex-wrap items-stretch border-2 border-ink bg-sheet"
     aria-label="Next slot"
     tabindex="0"
     @keydown="onKey"
   >
-    <div class="keeps-color w-44 flex-none" :style="{ backgroundColor: current.hex }"></div>
-    <div class="min-w-0 flex-1 px-4 py-3">
+    <div
+      class="keeps-color min-h-16 w-44 flex-none max-[640px]:w-full"
+      :style="{ backgroundColor: current.hex }"
+    ></div>
+    <div class="min-w-64 flex-1 px-4 py-3">
       <p class="text-quiet">Slot {{ at + 1 }} of {{ filled.length }}, {{ current.purpose }}</p>
-      <h2 class="truncate text-[22px] leading-tight font-semibold">{{ current.name }}</h2>
-      <p class="value mt-1 text-[22px]" data-testid="current">{{ current.text }}</p>
+      <h2 class="text-[22px] leading-tight font-semibold wrap-break-word">{{ current.name }}</h2>
+      <p class="value mt-1 text-[22px] wrap-break-word" data-testid="current">{{ current.text }}</p>
       <p class="text-quiet">
         {{ current.color_name }}. Press <span class="value">C</span> to copy and go on, the arrows
         to move.
@@ -167,7 +170,7 @@ async function duplicate() {
     <li
       v-for="(slot, row) in filled"
       :key="slot.name"
-      class="flex items-center gap-3 border-x border-b border-hair px-2 py-1"
+      class="flex flex-wrap items-center gap-x-3 gap-y-1 border-x border-b border-hair px-2 py-1"
       :class="row === at && 'border-l-4 border-l-ink'"
     >
       <span class="value w-6 text-right text-quiet">{{ row + 1 }}</span>
@@ -175,9 +178,11 @@ async function duplicate() {
         class="keeps-color h-6 w-10 flex-none border border-hair"
         :style="{ backgroundColor: slot.hex }"
       ></span>
-      <span class="w-44 truncate font-semibold">{{ slot.name }}</span>
+      <span class="w-44 font-semibold wrap-break-word max-[640px]:w-auto max-[640px]:flex-1">{{
+        slot.name
+      }}</span>
       <ChoiceList
-        class="w-48"
+        class="w-48 max-[640px]:w-full"
         :label="`Colour of ${slot.name}`"
         align="left"
         :model-value="slot.by_rule ? BY_RULE : slot.key"
@@ -192,13 +197,15 @@ async function duplicate() {
       >
         {{ slot.text }}
       </button>
-      <span class="min-w-0 flex-1 truncate" :title="slot.warning ?? ''">
+      <span class="min-w-40 flex-1">
         <b v-if="slot.warning">{{ slot.warning }}</b>
         <span v-else-if="slot.ratio !== null" class="text-quiet"
           >reads on {{ slot.on }}, {{ formatRatio(slot.ratio) }} : 1</span
         >
       </span>
-      <span class="w-14 text-right text-quiet">{{ done.has(row) ? 'copied' : '' }}</span>
+      <span class="w-14 text-right text-quiet max-[640px]:w-auto">{{
+        done.has(row) ? 'copied' : ''
+      }}</span>
     </li>
   </ol>
   <SlotEditor

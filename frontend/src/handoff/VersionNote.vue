@@ -33,12 +33,11 @@ const address = computed(() => {
     </template>
     <template v-else>
       <p class="text-quiet">
-        What leaves the house is always a version. One is cut by itself with the first file<template
-          v-if="newest"
+        Files come from a version. The first one you take saves it<template v-if="newest"
           >; the newest is version {{ newest.number }}</template
         >.
       </p>
-      <button type="button" class="button mt-2" @click="emit('cut')">Cut a version now</button>
+      <button type="button" class="button mt-2" @click="emit('cut')">Save a version now</button>
     </template>
   </section>
 </template>

@@ -63,21 +63,30 @@ async function add() {
 <template>
   <SheetDialog v-model="shown" title="Add a pair">
     <form class="mt-3 grid gap-2" @submit.prevent="add">
-      <ChoiceList v-model="text" label="Text or element" align="left" :options="texts" />
+      <div>
+        <span class="text-small text-quiet" aria-hidden="true">Text or element</span>
+        <ChoiceList v-model="text" label="Text or element" align="left" :options="texts" />
+      </div>
       <input
         v-if="text === OWN"
         v-model="typed.text"
         class="field value"
         aria-label="Colour of the text or element, in any CSS notation"
       />
-      <ChoiceList v-model="ground" label="Ground" align="left" :options="colors" />
+      <div>
+        <span class="text-small text-quiet" aria-hidden="true">Ground</span>
+        <ChoiceList v-model="ground" label="Ground" align="left" :options="colors" />
+      </div>
       <input
         v-if="ground === OWN"
         v-model="typed.ground"
         class="field value"
         aria-label="Colour of the ground, in any CSS notation"
       />
-      <ChoiceList v-model="usage" label="Usage" align="left" :options="USAGES" />
+      <div>
+        <span class="text-small text-quiet" aria-hidden="true">Usage</span>
+        <ChoiceList v-model="usage" label="Usage" align="left" :options="USAGES" />
+      </div>
       <label class="text-small text-quiet"
         >Sample <input v-model="sample" class="field text-ink" maxlength="80"
       /></label>

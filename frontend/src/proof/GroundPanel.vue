@@ -50,7 +50,7 @@ const changes = (ground: GroundFigures) => ground.elements.filter((one) => one.c
 function counted(ground: string) {
   const { parts, short } = props.counts.get(ground) ?? { parts: 0, short: 0 }
   if (!parts) return 'not on this page'
-  return `${parts.toString()} ${parts === 1 ? 'part' : 'parts'}, ${short ? `${short.toString()} short` : 'all read'}`
+  return `${parts.toString()} ${parts === 1 ? 'part' : 'parts'}, ${short ? `${short.toString()} falling short` : 'all read'}`
 }
 </script>
 
@@ -86,26 +86,27 @@ function counted(ground: string) {
           <div
             v-for="use in ground.elements"
             :key="use.element"
-            class="mt-1.5 flex items-center gap-2"
+            class="mt-1.5 grid grid-cols-[24px_minmax(0,1fr)] items-center gap-x-2"
           >
+            <p class="col-span-2 flex justify-between gap-2 text-small">
+              <span class="text-quiet">{{ use.element }}</span>
+              <span class="value" :class="!use.passes && 'font-semibold'"
+                >{{ formatRatio(use.ratio) }} : 1{{ use.passes ? '' : ', falls short' }}</span
+              >
+            </p>
             <span
-              class="keeps-color h-6 w-6 flex-none text-center leading-6 font-semibold"
+              class="keeps-color h-6 w-6 text-center leading-6 font-semibold"
               :style="{ color: use.hex, backgroundColor: use.over }"
               aria-hidden="true"
               >a</span
             >
             <ChoiceList
-              class="min-w-0 flex-1"
               :label="`${use.element} on ${ground.name}`"
               align="left"
               :model-value="use.changed ? use.key : BY_RULE"
               :options="optionsFor(use)"
               @update:model-value="set(ground.id, use.element, $event)"
             />
-            <span class="value w-20 text-right text-small" :class="!use.passes && 'font-semibold'"
-              ><span class="block truncate font-sans text-quiet">{{ use.element }}</span
-              >{{ formatRatio(use.ratio) }}{{ use.passes ? '' : ' short' }}</span
-            >
           </div>
           <div class="mt-2 flex gap-2">
             <button

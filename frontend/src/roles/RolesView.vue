@@ -19,7 +19,7 @@ defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const change = useChange()
-const { rows, overlays } = useRamps()
+const { rows, overlays, problem: unanswered, askAgain } = useRamps({ isShared: false })
 const { selected, select } = useSelection('swatch')
 const { selected: role, select: selectRole } = useSelection('role')
 
@@ -75,6 +75,12 @@ function remove(name: string) {
           @keep="change.keep"
           @drop="change.drop"
           @remove="remove"
+        />
+        <NoticeBar
+          v-if="unanswered"
+          :text="`The ramps aren’t up to date. ${unanswered}`"
+          again
+          @again="askAgain"
         />
         <PlanBar :document="take.shown" :evaluation="take.evaluation" />
         <NoticeBar

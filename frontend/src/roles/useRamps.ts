@@ -4,8 +4,8 @@ import type { Row } from '@/api/types'
 import { useTakeStore } from '@/take/take'
 import { useFollowing } from '@/ui/useFollowing'
 
-/** The steps of every swatch and neutral of the take that is shown. */
-export function useRamps() {
+/** The steps of every swatch and neutral of the take that is shown. isShared: as useFollowing has it. */
+export function useRamps({ isShared }: { isShared: boolean }) {
   const take = useTakeStore()
 
   /** Who has a role changes no step. */
@@ -22,17 +22,19 @@ export function useRamps() {
     ])
   })
 
-  const { answer } = useFollowing(
+  const { answer, problem, askAgain } = useFollowing(
     () => (take.shown ? signature.value : undefined),
     (_, signal) => {
       const { shown: document } = take
       if (!document) throw new Error('No take is open.')
       return given(api.POST('/api/ramps', { body: { document }, signal }))
     },
-    { isPaced: true, isShared: true },
+    { isPaced: true, isShared },
   )
   return {
     rows: computed<readonly Row[]>(() => answer.value?.rows ?? []),
     overlays: computed(() => answer.value?.overlays ?? []),
+    problem,
+    askAgain,
   }
 }

@@ -12,7 +12,7 @@ import { useTakeStore } from './take'
 const props = defineProps<{ target: Target }>()
 const emit = defineEmits<{ close: []; pair: [id: string]; owner: [id: string] }>()
 const take = useTakeStore()
-const { rows } = useRamps()
+const { rows } = useRamps({ isShared: true })
 
 const step = computed(() =>
   rows.value

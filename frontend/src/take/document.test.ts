@@ -74,7 +74,7 @@ describe('giving a role', () => {
     ['held', { held: true, origin: made }, {}],
     ['typed', {}, {}],
     ['tinting a neutral', { origin: made }, { neutrals: [{ id: 'n1', name: 'Grey', tint: 's3' }] }],
-    ['worn by night', { origin: made }, { other: { ...NIGHT, roles: [assigned('paper', 's3')] } }],
+    ['used by night', { origin: made }, { other: { ...NIGHT, roles: [assigned('paper', 's3')] } }],
   ])('leaves what is %s', (_, changes, more) => {
     const swatches = [...takeOf().swatches.slice(0, 2), swatch('s3', 'Snow', '#f9fafd', changes)]
     const take = takeOf({ swatches, ...(more as Partial<TakeDocument>) })

@@ -20,12 +20,12 @@ const when = (text: string) =>
       class="min-w-0"
       :aria-current="isShown ? 'true' : undefined"
     >
-      <span class="block truncate">
+      <span class="block wrap-break-word">
         <b class="font-semibold">Version {{ version.number }}</b>
         <span v-if="version.description">, {{ version.description }}</span>
       </span>
       <span class="block text-quiet"
-        >{{ when(version.created_at) }}{{ version.is_automatic ? ', cut by itself' : '' }}</span
+        >{{ when(version.created_at) }}{{ version.is_automatic ? ', saved by Tonada' : '' }}</span
       >
     </RouterLink>
     <span class="keeps-color flex h-7 border border-hair" aria-hidden="true">

@@ -94,12 +94,12 @@ async function restore(version: ListedVersion) {
           placeholder="What this state is, such as “shown to the board”"
           autocomplete="off"
         />
-        <button class="button-solid">Cut a version</button>
+        <button class="button-solid">Save a version</button>
       </form>
       <NoticeBar v-if="problem" class="mt-2" :text="problem" @dismiss="problem = ''" />
       <p v-if="versions?.length === 0" class="mt-4 max-w-120 text-quiet">
         There are no versions yet. A version is one saved state with a number and an address of its
-        own, never changed afterwards. One is cut by itself before something large.
+        own, never changed afterwards. Tonada saves one before anything large.
       </p>
       <ol class="mt-3 border-t border-ink" data-testid="versions">
         <li v-for="version in versions" :key="version.number">

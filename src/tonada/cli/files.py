@@ -24,7 +24,7 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
     export.add_argument("--to", required=True, choices=KINDS, metavar="FORMAT", help=", ".join(KINDS))
     export.add_argument("--out", type=Path, metavar="FILE", help="where to (standard output)")
     export.add_argument("--steps", action="store_true", help="tints and shades too")
-    export.add_argument("--grounds", action="store_true", help="what is worn on every ground too")
+    export.add_argument("--grounds", action="store_true", help="what every element uses on every ground too")
     export.add_argument("--no-night", action="store_true", help="without the night scheme")
     export.add_argument("--naming", choices=("kebab", "camel", "snake"), default="kebab")
     export.add_argument(

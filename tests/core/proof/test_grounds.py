@@ -20,7 +20,8 @@ from tonada.core.mends.one_pair import mends_for_pair
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
 from tonada.core.proof.chart_series import series_of
-from tonada.core.proof.grounds import STANDARD_GROUNDS, Use, grounds_of, needed_for, set_use
+from tonada.core.proof.choices import needed_for
+from tonada.core.proof.grounds import STANDARD_GROUNDS, Use, grounds_of, set_use
 from tonada.core.proof.pages import PAGES, section_grounds
 from tonada.core.sight.vision import simulated_oklab
 from tonada.core.take.proof_settings import TEXT_STYLES, Element, GroundSettings, ProofSettings, TextSize

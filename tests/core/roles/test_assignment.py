@@ -137,8 +137,8 @@ def test_rows_have_every_step_at_its_place_with_its_roles() -> None:
     assert set(rows) == {*(one.id for one in TAKE.swatches), "n1"}
     own = next(step for step in rows["s1"].steps if step.is_own)
     assert Role.PRIMARY in own.roles
-    worn = {role for row in rows.values() for step in row.steps for role in step.roles}
-    assert worn == {one.role for one in TAKE.roles}
+    shown = {role for row in rows.values() for step in row.steps for role in step.roles}
+    assert shown == {one.role for one in TAKE.roles}
     for row in rows.values():
         places = [step.position for step in row.steps]
         assert places == sorted(places, reverse=True)

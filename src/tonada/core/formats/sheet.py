@@ -183,7 +183,7 @@ def _steps(take: Take, owners: dict[str, tuple[str, ...]]) -> list[Value]:
 
 
 def _ground_values(take: Take) -> list[Value]:
-    """Return what every element wears on every ground: “on mist heading”."""
+    """Return what every element uses on every ground: “on mist heading”."""
     values = []
     for ground in grounds_of(take):
         base = ("on", *words_of(ground.name))

@@ -6,7 +6,8 @@ from collections.abc import Mapping
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.proof.grounds import TEXT_ELEMENTS, Choice, choices_of, set_use, smallest_heading
+from tonada.core.proof.choices import TEXT_ELEMENTS, Choice, smallest_heading
+from tonada.core.proof.grounds import choices_of, set_use
 from tonada.core.take.parts import GroundPair, GroundPlace
 from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, TextSize
 from tonada.core.take.take import Take

@@ -1,7 +1,6 @@
-"""Who wears the grounds, the texts, the line, the link and the night: steps of ramps, by day and by night.
+"""Which step has each ground and text, the line, the link and Deep: steps of ramps, by day and by night.
 
-Each role has required (the tables below): what it must reach on which grounds, and what it would like
-to be. Paper and Mist are tried in every combination; for each, every other role takes the step
+The tables below say of each role what it must reach on which grounds, and what it would like to be. Paper and Mist are tried in every combination; for each, every other role takes the step
 that costs least. The cheapest whole wins, so nothing depends on the order of the search.
 """
 

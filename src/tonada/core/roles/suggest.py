@@ -45,8 +45,8 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
     plain = replace(day, other=None)
     found = assign_roles(plain, {}, "night", day.neutrals[0].id)
     own = tuple(one for one in day.roles if one.role not in set(Role))
-    worn = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
-    roles = tuple(sorted(worn, key=lambda one: role_rank(one.role)))
+    given = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
+    roles = tuple(sorted(given, key=lambda one: role_rank(one.role)))
     at_night = replace(plain, roles=roles, pairs=())
     pairs = page_pairs({one.role: at_night.hex_of(one.role) for one in roles})
     made = replace(day, other=SchemeRoles(roles, pairs, day.other.grounds if day.other else ()))

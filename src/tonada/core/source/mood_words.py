@@ -12,7 +12,7 @@ from typing import Final
 
 @dataclass(frozen=True, slots=True)
 class Family:
-    """A hue family: its hue in OKLCH degrees, the lightness it is at home in, the most chroma it wears."""
+    """A hue family: its hue in OKLCH degrees, the lightness it is at home in, the most chroma it has."""
 
     hue: float
     lightness: float

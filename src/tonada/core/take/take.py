@@ -106,7 +106,7 @@ class Take:
     def swatch_of(self, role: RoleKey) -> Swatch | None:
         """Return the swatch that moves when the role's colour is to change: the one that has the role.
 
-        None where the role is worn by a neutral. Raises KeyError where nothing has the role.
+        None where a neutral has the role. Raises KeyError where nothing has the role.
         """
         return self._by_id.get(self._by_role[role].swatch)
 

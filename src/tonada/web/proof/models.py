@@ -1,4 +1,4 @@
-"""The proof across the boundary: grounds with what is worn on them, the pages, the typefaces."""
+"""The proof across the boundary: grounds with what every element uses on them, the pages, the typefaces."""
 
 from __future__ import annotations
 
@@ -6,7 +6,8 @@ from tonada.core import limits
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex
 from tonada.core.proof.chart_series import NEEDED, series_of
-from tonada.core.proof.grounds import Ground, Use, grounds_of, needed_for
+from tonada.core.proof.choices import needed_for
+from tonada.core.proof.grounds import Ground, Use, grounds_of
 from tonada.core.proof.pages import PAGES, Page, section_grounds
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES

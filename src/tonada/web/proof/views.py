@@ -1,4 +1,4 @@
-"""The proof: the pages there are, and what a take's colours are worn as on them."""
+"""The proof: the pages there are, and what every element uses on a take's grounds."""
 
 from __future__ import annotations
 
@@ -19,7 +19,7 @@ def read_pages() -> Response:
     return answer(ProofVocabulary.whole())
 
 
-@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every element wears on them")
+@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every element uses on them")
 @limiter.exempt
 def draw(body: EvaluateBody) -> Response:
     return answer(ProofAnswer.of(body.document.to_take()))

@@ -117,7 +117,7 @@ class TakeOrderBody(Model):
 
 
 class VersionBody(Model):
-    """is_automatic: cut by itself before something large."""
+    """is_automatic: saved by Tonada before something large."""
 
     description: Annotated[str, Line, StringConstraints(max_length=200)] = ""
     is_automatic: bool = False

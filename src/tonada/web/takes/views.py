@@ -96,7 +96,7 @@ def order_takes(path: BrandPath, body: TakeOrderBody) -> Response:
     return Response(status=204)
 
 
-@api.post("/takes/<uuid:take_id>/versions", responses={201: VersionAnswer}, summary="Cut a version")
+@api.post("/takes/<uuid:take_id>/versions", responses={201: VersionAnswer}, summary="Save a version")
 def cut_version(path: TakePath, body: VersionBody) -> Response:
     with workspace_connection() as (connection, workspace):
         row = versions.cut(

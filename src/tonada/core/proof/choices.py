@@ -1,0 +1,262 @@
+"""What every element uses on a ground so that it can be read: the rules.
+
+A rule goes down a list of colours for its element and takes the first that reaches what the element
+needs there; then the nearest step of a ramp; where nothing does, the best there is.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from functools import lru_cache
+from typing import Final, NamedTuple
+
+from tonada.core.color.contrast import ratio_between
+from tonada.core.color.requirements import Requirement, requirement
+from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import Level, Usage
+from tonada.core.errors import TakeError
+from tonada.core.take.key import step_key
+from tonada.core.take.proof_settings import (
+    ELEMENT_USAGES,
+    TEXT_STYLES,
+    Element,
+    GroundSettings,
+    ProofSettings,
+    TextSize,
+    TextStyle,
+)
+from tonada.core.take.take import Role, Take
+
+_HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
+# The style of each element that is a running text.
+TEXT_ELEMENTS: Final[dict[Element, TextStyle]] = {
+    Element.TEXT: "text",
+    Element.QUIET: "small",
+    Element.LINK: "text",
+    Element.LABEL: "label",
+}
+# On a brand colour and at night the accent may lead a heading; on light grounds Primary does.
+_LIT_HEADINGS: Final = (Role.ACCENT, Role.PAPER, Role.INK)
+_HEADING_ROLES: Final = (Role.PRIMARY, Role.INK, Role.PAPER)
+_BUTTON_ROLES: Final = (Role.ACCENT, Role.PRIMARY, Role.SECONDARY, Role.INK, Role.PAPER)
+_LINK_ROLES: Final = (Role.LINK, Role.ACCENT, Role.PRIMARY)
+_SIGNALS: Final = {
+    Element.SUCCESS: Role.SUCCESS,
+    Element.WARNING: Role.WARNING,
+    Element.ERROR: Role.ERROR,
+    Element.INFO: Role.INFO,
+}
+
+
+class Choice(NamedTuple):
+    """The colour that an element has on a ground, what the rule would give, and what it reaches."""
+
+    element: Element
+    key: str
+    by_rule: str
+    hex: Hex
+    over: Hex
+    ratio: float
+    needed: float
+
+
+def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> Requirement:
+    """Return what a text of the proof's pages needs in its size and weight."""
+    size = take.proof.size_of(style)
+    return requirement(usage, take.level, size.size, size.weight)
+
+
+def smallest_heading(take: Take) -> TextSize:
+    """Return the size of the heading that needs the highest ratio."""
+    sizes = [take.proof.size_of(style) for style in _HEADINGS]
+    return max(sizes, key=lambda one: requirement(Usage.BODY_TEXT, take.level, one.size, one.weight).ratio)
+
+
+def key_there(take: Take, key: str | None) -> str | None:
+    """Return a key whose colour is still there; what was taken out falls back to the rule."""
+    if key is None:
+        return None
+    try:
+        take.color_of(key)
+    except TakeError:
+        return None
+    return key
+
+
+class TakeColors:
+    """A take with what was asked of it before: the same colours come up on every ground."""
+
+    def __init__(self, take: Take) -> None:
+        self.take = take
+        self.asked, self.needs, self.styles = _all_asked(take.level, take.proof)
+        self._colors: dict[str, Hex] = {}
+        self._names: dict[str, str] = {}
+
+    def color(self, key: str) -> Hex:
+        if key not in self._colors:
+            self._colors[key] = self.take.color_of(key)
+        return self._colors[key]
+
+    def name(self, key: str) -> str:
+        if key not in self._names:
+            self._names[key] = self.take.display_name(key)
+        return self._names[key]
+
+    def ramp(self, owner: str) -> tuple[Hex, ...]:
+        return self.take.ramp(owner).hexes
+
+
+# The same in every step of a drag.
+@lru_cache(maxsize=64)
+def _all_asked(
+    level: Level, proof: ProofSettings
+) -> tuple[dict[Element, Requirement], dict[Element, float], dict[TextStyle, float]]:
+    """Return what is asked of each element, the ratios alone, and those of each style of text."""
+    take = Take(level=level, proof=proof)
+    asked = {element: _asked(take, element) for element in Element}
+    ratios = {element: one.ratio for element, one in asked.items()}
+    return asked, ratios, {style: needed_for(take, style).ratio for style in TEXT_STYLES}
+
+
+def _asked(take: Take, element: Element) -> Requirement:
+    if element is Element.HEADING:
+        size = smallest_heading(take)
+        return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight)
+    if element in TEXT_ELEMENTS:
+        return needed_for(take, TEXT_ELEMENTS[element], ELEMENT_USAGES[element])
+    return requirement(ELEMENT_USAGES[element], take.level)
+
+
+class Chooser:
+    """Goes through the elements of one ground; later ones may depend on earlier ones."""
+
+    def __init__(self, colors: TakeColors, given: GroundSettings, key: str) -> None:
+        self.colors, self.take, self.given, self.key = colors, colors.take, given, key
+        self.hex = colors.color(key)
+        self.by_hand = dict(given.uses)
+        self.choices: dict[Element, Choice] = {}
+
+    def choose(self) -> dict[Element, Choice]:
+        """Return the choice for each element, in the order in which they are shown."""
+        for element, choose in _RULES.items():
+            needed = self.colors.needs[element]
+            background = self.choices.get(Element.BUTTON)
+            if element is Element.LABEL and background is None:
+                continue
+            over = background.hex if background and element is Element.LABEL else self.hex
+            by_rule = choose(self, over, needed)
+            if by_rule is not None:
+                key = key_there(self.take, self.by_hand.get(element)) or by_rule
+                value = self.colors.color(key)
+                ratio = ratio_between(value, over)
+                self.choices[element] = Choice(element, key, by_rule, value, over, ratio, needed)
+        return self.choices
+
+    @property
+    def text(self) -> str | None:
+        """What a text uses here, the last resort of other elements."""
+        text = self.choices.get(Element.TEXT)
+        return text.key if text else None
+
+    def roles(self, wanted: tuple[Role, ...]) -> list[str]:
+        return [role for role in wanted if self.take.has_role(role)]
+
+    def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
+        """Return the first that reaches what is needed; else the quietest step that does; else the best."""
+        for key in keys:
+            if ratio_between(self.colors.color(key), over) >= needed:
+                return key
+        step = self.quietest(over, needed)
+        return step or self.best(keys, over)
+
+    def best(self, keys: list[str], over: Hex) -> str | None:
+        return max(keys, key=lambda key: ratio_between(self.colors.color(key), over), default=None)
+
+    def quietest(self, over: Hex, needed: float) -> str | None:
+        """Return the step of the neutrals that just reaches the ratio, or None."""
+        return self.step_of([one.id for one in self.take.neutrals], over, needed)
+
+    def step_of(self, owners: list[str], over: Hex, needed: float) -> str | None:
+        for owner in owners:
+            step = _quietest_step(self.colors.ramp(owner), over, needed)
+            if step is not None:
+                return step_key(owner, step + 1)
+        return None
+
+    def texts(self) -> list[str]:
+        return self.roles((Role.INK, Role.PAPER, Role.DEEP, Role.MIST, Role.PRIMARY))
+
+
+@lru_cache(maxsize=4096)
+def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | None:
+    passing = [(ratio_between(value, over), row) for row, value in enumerate(hexes)]
+    passing = [one for one in passing if one[0] >= needed]
+    return min(passing)[1] if passing else None
+
+
+def _heading(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    is_lit = chooser.given.id in (Role.PRIMARY, Role.DEEP)
+    return chooser.first(chooser.roles(_LIT_HEADINGS if is_lit else _HEADING_ROLES), over, needed)
+
+
+def _text(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    pair = chooser.roles((Role.INK, Role.PAPER))
+    best = chooser.best(pair, over)
+    if best is not None and ratio_between(chooser.colors.color(best), over) >= needed:
+        return best
+    return chooser.first(chooser.texts(), over, needed)
+
+
+def _quiet(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    muted = chooser.roles((Role.MUTED,))
+    if muted and ratio_between(chooser.colors.color(muted[0]), over) >= needed:
+        return muted[0]
+    return chooser.quietest(over, needed) or chooser.text
+
+
+def _link(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    text = chooser.colors.color(chooser.text) if chooser.text else None
+    for key in chooser.roles(_LINK_ROLES):
+        value = chooser.colors.color(key)
+        if value != text and ratio_between(value, over) >= needed:
+            return key
+    owners = [chooser.take.assignment(role).swatch for role in chooser.roles(_LINK_ROLES)]
+    return chooser.step_of(owners, over, needed) or chooser.text
+
+
+def _button(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    return chooser.first([key for key in chooser.roles(_BUTTON_ROLES) if key != chooser.key], over, needed)
+
+
+def _line(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    return chooser.first(chooser.roles((Role.LINE,)), over, needed) or chooser.text
+
+
+def _focus(chooser: Chooser, over: Hex, needed: float) -> str | None:
+    return chooser.first(chooser.roles((Role.INK, Role.PAPER)), over, needed) or chooser.text
+
+
+def _signal(element: Element) -> Callable[[Chooser, Hex, float], str | None]:
+    def choose(chooser: Chooser, over: Hex, needed: float) -> str | None:
+        role = _SIGNALS[element]
+        if not chooser.take.has_role(role):
+            return None
+        if ratio_between(chooser.colors.color(role), over) >= needed:
+            return role
+        return chooser.step_of([chooser.take.assignment(role).swatch], over, needed) or role
+
+    return choose
+
+
+# In the order in which they are chosen: a label needs its button, a link keeps off the text.
+_RULES: Final[dict[Element, Callable[[Chooser, Hex, float], str | None]]] = {
+    Element.HEADING: _heading,
+    Element.TEXT: _text,
+    Element.QUIET: _quiet,
+    Element.LINK: _link,
+    Element.BUTTON: _button,
+    Element.LABEL: _text,
+    Element.LINE: _line,
+    Element.FOCUS: _focus,
+    **{element: _signal(element) for element in _SIGNALS},
+}
