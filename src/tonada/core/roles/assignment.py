@@ -1,7 +1,8 @@
 """Which step has each ground and text, the line, the link and Deep: steps of ramps, by day and by night.
 
-The tables below say of each role what it must reach on which grounds, and what it would like to be. Paper and Mist are tried in every combination; for each, every other role takes the step
-that costs least. The cheapest whole wins, so nothing depends on the order of the search.
+The tables below say of each role what it must reach on which grounds, and what it would like to be.
+Paper and Mist are tried in every combination; for each, every other role takes the step that costs
+least. The cheapest whole wins, so nothing depends on the order of the search.
 """
 
 from __future__ import annotations
