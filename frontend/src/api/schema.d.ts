@@ -1699,6 +1699,8 @@ export interface components {
         /**
          * ShownImage
          * @description count: how many colours are shown; counts: how many there can be; usual: how many were found.
+         *
+         *     leaves_ground_out: whether its ground is no colour of the brand, until the designer says otherwise.
          */
         ShownImage: {
             /** Format */
@@ -1716,6 +1718,8 @@ export interface components {
             height: number;
             /** Ground */
             ground: string | null;
+            /** Leaves Ground Out */
+            leaves_ground_out: boolean;
             /** Count */
             count: number;
             /** Counts */
@@ -3652,7 +3656,10 @@ export interface components {
         };
         /**
          * ProposalAnswer
-         * @description The roles, what becomes of each colour asked for, the take, and what its colours make impossible.
+         * @description The roles, what becomes of each colour asked for, and the take.
+         *
+         *     checked: how many pairs it has by day and night. short: a sentence for each that doesn't pass AA;
+         *     impossible: what its colours keep a role from being.
          */
         ProposalAnswer: {
             /** Roles */
@@ -3661,6 +3668,10 @@ export interface components {
             choices: (components["schemas"]["Role"] | ("keep" | "leave out"))[];
             /** Impossible */
             impossible: string[];
+            /** Checked */
+            checked: number;
+            /** Short */
+            short: string[];
             document: components["schemas"]["TakeDocument"];
         };
         /** ProposedRoleAnswer */

@@ -12,6 +12,8 @@ const props = defineProps<{
   roles: readonly Role[]
   /** Whether the shares mean anything: those of a list don't. */
   hasShares: boolean
+  /** Whether they are the designer's own, to be held; those of a mood are only a start. */
+  isHeld: boolean
   /** What else is to be said of a colour: those that pass for it, and what it is used for. */
   details?: Readonly<Record<string, ColorDetail | undefined>>
 }>()
@@ -83,7 +85,7 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
         @update:model-value="emit('choose', offer, $event)"
       />
       <span class="self-center font-semibold">{{
-        offer.choice !== 'leave out' ? 'held' : ''
+        isHeld && offer.choice !== 'leave out' ? 'held' : ''
       }}</span>
     </li>
   </ul>

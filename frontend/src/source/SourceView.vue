@@ -119,6 +119,7 @@ async function pickScreen() {
             :roles="roles"
             :details="details"
             has-shares
+            is-held
             @choose="become"
             @drop="adoption.drop($event.color.hex)"
           />
@@ -130,6 +131,7 @@ async function pickScreen() {
           :offers="offers"
           :roles="roles"
           :has-shares="source.kind !== 'list'"
+          :is-held="source.kind !== 'mood'"
           @choose="become"
           @drop="adoption.drop($event.color.hex)"
         />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Proposal, Source } from '@/api/types'
-import { roleName } from '@/ui/format'
+import { countOf, roleName } from '@/ui/format'
 
 const props = defineProps<{
   proposal: Proposal
@@ -16,7 +16,7 @@ const FROM = {
   image: 'From the artwork, held as it is',
   stylesheet: 'From the old site, held as it is',
   list: 'From the list, held as it is',
-  mood: 'From the mood’s colours',
+  mood: 'From the mood’s colours, free to move',
 } as const
 const read = computed(() => props.proposal.roles.filter((role) => !role.made))
 const made = computed(() => props.proposal.roles.filter((role) => role.made))
@@ -37,6 +37,14 @@ const parts = computed(() => [
         {{ failing ? `See the ${failing} short` : 'See the pairs' }}
       </RouterLink>
     </div>
+    <p v-if="!proposal.short.length" class="mt-2">
+      {{ proposal.checked }} pairs checked by day and night: all pass AA.
+    </p>
+    <div v-else class="mt-2 border-2 border-ink p-2" data-testid="short">
+      <h3>{{ countOf(proposal.short.length, 'pair falls', 'pairs fall') }} short of AA</h3>
+      <p v-for="text in proposal.short" :key="text" class="mt-1">{{ text }}</p>
+    </div>
+    <p v-for="text in proposal.impossible" :key="text" class="mt-2 text-quiet">{{ text }}</p>
     <template v-for="part in parts" :key="part.title">
       <h3 v-if="part.roles.length" class="mt-3 text-quiet">{{ part.title }}</h3>
       <ul class="rule-list" :data-testid="part.roles === read ? 'roles-read' : 'roles-made'">

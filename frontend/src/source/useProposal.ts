@@ -68,9 +68,10 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
   watch(
     () => source.value?.id,
     () => {
-      leaveOutGround.value = true
+      leaveOutGround.value = source.value?.image?.leaves_ground_out ?? true
       wishes.value = {}
     },
+    { immediate: true },
   )
   watch([asking, wishes, take], () => (newest = ask()), { immediate: true, deep: true })
 

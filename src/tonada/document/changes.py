@@ -9,6 +9,7 @@ from pydantic import Field
 
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
+from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.take import repoint
@@ -126,7 +127,7 @@ class SuggestChange(Model):
 
     def apply(self, take: Take) -> Changed:
         made, impossible = suggest_roles(take)
-        return (made if take.scheme == "day" else made.turned()), impossible
+        return (made if take.scheme == "day" else made.turned()), (*impossible, *shortfalls(made))
 
 
 class NightChange(Model):
@@ -136,7 +137,8 @@ class NightChange(Model):
 
     def apply(self, take: Take) -> Changed:
         made, impossible = derive_night(take)
-        return (made if take.scheme == "day" else made.turned()), impossible
+        said = (*impossible, *shortfalls_in(made.turned()))
+        return (made if take.scheme == "day" else made.turned()), said
 
 
 class StatesChange(Model):

@@ -12,7 +12,8 @@ from tonada.core.handoff.changes_text import changes_text
 from tonada.core.handoff.restyle import propose_mapping, restyle
 from tonada.core.handoff.slots import SHIPPED, Destination, Slot, fill_slots
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
-from tonada.core.take.recolor import recolor
+from tonada.core.take.parts import Role
+from tonada.core.take.recolor import change_pair_text, recolor
 from tonada.core.take.take import Take
 from tonada.demo.seed import demo_file
 
@@ -50,8 +51,9 @@ def test_notations_are_the_slots_own_and_an_empty_take_is_refused() -> None:
 
 
 def test_what_changed_is_told_in_sentences() -> None:
-    swatch = TAKE.swatches[1]
-    text = changes_text(TAKE, recolor(TAKE, swatch.id, "#7a3f20", "moved by hand"))
+    before = change_pair_text(TAKE, "label-on-secondary", Role.PAPER)
+    swatch = before.swatches[1]
+    text = changes_text(before, recolor(before, swatch.id, "#7a3f20", "moved by hand"))
     assert "#b6653a is now #7a3f20" in text
     assert "Paper on Secondary passes now" in text
     assert changes_text(TAKE, TAKE) == "Nothing changed.\n"

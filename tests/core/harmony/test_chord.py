@@ -31,6 +31,7 @@ from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.sight.vision import MATRICES, simulate
+from tonada.core.take.recolor import change_pair_text
 from tonada.core.take.take import Origin, Role, Swatch, Take
 
 
@@ -210,6 +211,8 @@ def test_variations_leave_needed_pairs_passing_or_say_why_not() -> None:
         ),
         level="AAA",
     )
+    for pair in ("label-on-secondary", "label-on-accent"):
+        cornered = change_pair_text(cornered, pair, Role.PAPER)
     result = vary(cornered, 1)
     figures = {pair.id: pair.passes for pair in evaluate(result.take).pairs}
     assert result.failing

@@ -13,6 +13,7 @@ from tonada.core.color.spaces import (
     Floats,
     Hex,
     delta_e_ok,
+    hex_to_oklch,
     hex_to_srgb8,
     hue_distance,
     oklab_to_oklch,
@@ -73,6 +74,11 @@ RULES: Final = {
         FREE,
     )
 }
+
+
+def is_neutral(value: Hex) -> bool:
+    """Say whether a `#rrggbb` is so near grey that its hue counts for nothing."""
+    return hex_to_oklch(value)[1] < NEUTRAL_BELOW
 
 
 def rule_angles(name: str, spread: float | None = None, free: tuple[float, ...] = ()) -> tuple[float, ...]:

@@ -22,7 +22,9 @@ Naming: TypeAlias = Literal["kebab", "camel", "snake"]
 NAMINGS: Final[tuple[Naming, ...]] = ("kebab", "camel", "snake")
 Part: TypeAlias = Literal["role", "swatch", "step", "ground"]
 # A pair with the words of its text and of its ground.
-NamedPair: TypeAlias = tuple[Pair, tuple[str, ...], tuple[str, ...]]
+# The end of a pair: the words of a value on the sheet, or the colour itself where it has no name there.
+End: TypeAlias = tuple[str, ...] | Hex
+NamedPair: TypeAlias = tuple[Pair, End, End]
 PREFIX: Final = re.compile(r"[a-z][a-z0-9]{0,19}\Z")
 
 
@@ -74,7 +76,7 @@ class Value:
 class Sheet:
     """day and night: values with unlike names; night is empty where there is none.
 
-    origin: where it comes from, such as a version's address. pairs: of the day, by words of values.
+    origin: where it comes from, such as a version's address. pairs: of the day.
     """
 
     title: str
@@ -212,15 +214,17 @@ def _distinct(values: list[Value]) -> tuple[Value, ...]:
     return tuple(found)
 
 
-def _pairs(
-    take: Take, values: tuple[Value, ...]
-) -> tuple[tuple[Pair, tuple[str, ...], tuple[str, ...]], ...]:
-    """Return the pairs whose both ends are roles on the sheet."""
-    words = {role: words_of(one.name or one.role) for one in take.roles for role in (one.role,)}
+def _pairs(take: Take, values: tuple[Value, ...]) -> tuple[NamedPair, ...]:
+    """Return the pairs of two opaque colours, one of them at least a role on the sheet."""
+    words = {one.role: words_of(one.name or one.role) for one in take.roles}
     there = {value.words for value in values if value.part == "role"}
-    return tuple(
-        (pair, words[pair.text], words[pair.ground])
+
+    def end(key: str) -> End:
+        return words[key] if words.get(key) in there else take.color_of(key)
+
+    named = (
+        (pair, end(pair.text), end(pair.ground))
         for pair in take.pairs
-        if not pair.layers and pair.text in words and pair.ground in words
-        if {words[pair.text], words[pair.ground]} <= there
+        if not pair.layers and take.overlay(pair.text) is None
     )
+    return tuple(one for one in named if not (isinstance(one[1], str) and isinstance(one[2], str)))

@@ -9,7 +9,7 @@ import json
 
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.formats.check_key import PAIRS_KEY
-from tonada.core.formats.sheet import Options, Sheet, Value, joined
+from tonada.core.formats.sheet import End, Options, Sheet, Value, joined
 from tonada.core.formats.tokens import Json
 
 
@@ -26,8 +26,8 @@ def write_tokens(sheet: Sheet, options: Options) -> str:
         root |= day
     pairs: list[Json] = [
         {
-            "text": _reference(text, options, "day." if sheet.night else ""),
-            "ground": _reference(ground, options, "day." if sheet.night else ""),
+            "text": _end(text, options, "day." if sheet.night else ""),
+            "ground": _end(ground, options, "day." if sheet.night else ""),
             "usage": str(pair.usage),
             **({"size": pair.size} if pair.size else {}),
             **({"weight": pair.weight} if pair.weight else {}),
@@ -50,6 +50,10 @@ def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str,
             token["$description"] = note
         group[joined(value.words, options)] = token
     return group
+
+
+def _end(end: End, options: Options, above: str) -> str:
+    return end if isinstance(end, str) else _reference(end, options, above)
 
 
 def _reference(words: tuple[str, ...], options: Options, above: str) -> str:

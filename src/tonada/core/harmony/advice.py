@@ -6,8 +6,6 @@ from dataclasses import dataclass
 from itertools import combinations
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-
 from tonada.core.color.hue_rules import NEUTRAL_BELOW, color_at
 from tonada.core.color.spaces import (
     Floats,
@@ -18,6 +16,7 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
     srgb8_to_oklch,
 )
+from tonada.core.color.vibration import vibrates
 from tonada.core.harmony.chord import is_for_reading
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab
@@ -30,11 +29,12 @@ MOST_HUES: Final = 3
 SAME_HUE: Final = 25.0
 # Neighbours closer than this (deltaEOK) aren't told apart across a page.
 HUES_APART: Final = 0.07
-# Opposites closer than this in lightness, both this chromatic, seem to move at their edge.
-VIBRATES_WITHIN: Final = 0.08
-VIBRATES_FROM: Final = 0.09
 ACCENT_CHROMA: Final = 0.08
 ACCENT_DISTANCE: Final = 0.15
+# How far the free one of two moves away in lightness: as little of these as helps.
+LIGHTNESS_STEPS: Final = (0.18, 0.26, 0.34, 0.42)
+LEAST_LIGHTNESS: Final = 0.12
+MOST_LIGHTNESS: Final = 0.95
 _SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan")
 
 
@@ -115,24 +115,16 @@ def _pairs(hued: list[_HuedSwatch]) -> list[Advice]:
                 "apart on a page."
             )
             said.append(_lighter("close", text, one, other))
-        elif _vibrates(one, other):
+        elif vibrates(one.swatch.hex, other.swatch.hex):
             text = (
-                f"{one.swatch.name} and {other.swatch.name} are opposites of equal lightness: where they "
-                "touch, the edge seems to move."
+                f"{one.swatch.name} and {other.swatch.name} are strong, far apart in hue and near in "
+                "lightness: where they touch, the edge seems to move."
             )
             said.append(_lighter("vibrates", text, one, other))
         elif (sight := _confused_by(one, other)) is not None:
             text = f"{sight.capitalize()} eyes can hardly tell {one.swatch.name} from {other.swatch.name}."
             said.append(_lighter("confused", text, one, other))
     return said
-
-
-def _vibrates(one: _HuedSwatch, other: _HuedSwatch) -> bool:
-    return (
-        _turn(one, other) > 150
-        and abs(one.lightness - other.lightness) < VIBRATES_WITHIN
-        and min(one.chroma, other.chroma) > VIBRATES_FROM
-    )
 
 
 def _confused_by(one: _HuedSwatch, other: _HuedSwatch) -> Sight | None:
@@ -150,13 +142,15 @@ def _lighter(kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch) 
     mover, fixed = (other, one) if not other.swatch.held else (one, other)
     if mover.swatch.held:
         return Advice(kind, text + " Both are held.", ids)
-    is_up = mover.lightness > fixed.lightness or (
-        mover.lightness == fixed.lightness and fixed.lightness < 0.5
-    )
-    lightness = fixed.lightness + (0.18 if is_up else -0.18)
-    if not 0.12 <= lightness <= 0.95:
-        is_up, lightness = not is_up, fixed.lightness + (-0.18 if is_up else 0.18)
-    value = color_at(float(np.clip(lightness, 0.05, 0.97)), mover.chroma, mover.hue)
+    # On its side as far as there is room, then on the other one.
+    side = 1 if mover.lightness > fixed.lightness or (mover == fixed and fixed.lightness < 0.5) else -1
+    ways = [
+        (step * way > 0, color_at(lightness, mover.chroma, mover.hue))
+        for way in (side, -side)
+        for step in LIGHTNESS_STEPS
+        if LEAST_LIGHTNESS <= (lightness := fixed.lightness + way * step) <= MOST_LIGHTNESS
+    ]
+    is_up, value = next((one for one in ways if not vibrates(one[1], fixed.swatch.hex)), ways[0])
     act = f"Make {mover.swatch.name} {'lighter' if is_up else 'darker'}"
     return Advice(kind, text, ids, act, mover.swatch.id, value)
 

@@ -9,6 +9,7 @@ from tonada.core.color.contrast import ratio_between
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, difference_between
+from tonada.core.color.vibration import vibrates
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.mends.nearest import MendMode, best_ratio, mend_color
 from tonada.core.pairs.evaluation import evaluate
@@ -16,7 +17,7 @@ from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pai
 from tonada.core.take.key import step_key
 from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.recolor import change_pair_text, recolor
-from tonada.core.take.take import Origin, Pair, Swatch, Take
+from tonada.core.take.take import SIGNALS, Origin, Pair, Swatch, Take
 
 MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role", "use step"]
 End: TypeAlias = Literal["text", "ground"]
@@ -51,7 +52,8 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
     mode: whether a colour that moves keeps its hue.
 
     Held colours don't move. Another role for the text counts as least visible, since no colour
-    changes; the ones that break no other pair come first. Raises TakeError for an unknown pair.
+    changes; the ones that break no other pair come first, then those that don't vibrate. Raises
+    TakeError for an unknown pair.
     """
     take, pair = _with_pair(take, pair_id)
     needed = requirement(pair.usage, take.level, pair.size, pair.weight).ratio
@@ -66,7 +68,11 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
     ]
     passing = _passing(take)
     mends = [_weighed(take, pair, one, passing) for one in found]
-    return tuple(sorted(mends, key=lambda mend: (mend.breaks > 0, mend.difference, -mend.ratio)))
+    return tuple(sorted(mends, key=_rank))
+
+
+def _rank(mend: Mend) -> tuple[bool, bool, float, float]:
+    return mend.breaks > 0, vibrates(mend.text_hex, mend.ground_hex), mend.difference, -mend.ratio
 
 
 @dataclass(frozen=True, slots=True)
@@ -214,11 +220,11 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
     found, seen = [], {text}
     for one in take.roles:
         value = take.hex_of(one.role)
-        if value in seen:
+        if value in seen or one.role in SIGNALS:
             continue
         seen.add(value)
         ratio = ratio_between(value, ground)
-        if ratio >= needed:
+        if ratio >= needed and not vibrates(value, ground):
             mended = change_pair_text(take, pair.id, one.role)
             found.append((-ratio, _Change("change role", take.display_name(one.role), 0.0, mended)))
     return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
@@ -229,18 +235,25 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     text, ground = take.pair_colors(pair)
     own, _ = take.owner_of(pair.text)
     in_use = {take.hex_of(one.role) for one in take.roles}
-    owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
+    swatches = [one.id for one in take.swatches if not _only_signals(take, one.id)]
+    owners = swatches + [one.id for one in take.neutrals]
     found = [
         (difference_between(value, text), step_key(owner, row + 1))
         for owner in owners
         if owner != own
         for row, value in enumerate(take.ramp(owner).hexes)
-        if value not in in_use and ratio_between(value, ground) >= needed
+        if value not in in_use and ratio_between(value, ground) >= needed and not vibrates(value, ground)
     ]
     return [
         _Change("use step", take.display_name(key), difference, change_pair_text(take, pair.id, key))
         for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
     ]
+
+
+def _only_signals(take: Take, swatch: str) -> bool:
+    """Say whether a swatch says something by its colour, and nothing else: no text may look like it."""
+    roles = take.roles_of(swatch)
+    return bool(roles) and set(roles) <= set(SIGNALS)
 
 
 def _passing(take: Take) -> set[str]:

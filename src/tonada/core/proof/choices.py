@@ -13,8 +13,10 @@ from typing import Final, NamedTuple
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.spaces import Hex
+from tonada.core.color.vibration import is_neon, vibrates
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.errors import TakeError
+from tonada.core.roles.page_pairs import EXTREMES, nearest_step
 from tonada.core.take.key import step_key
 from tonada.core.take.proof_settings import (
     ELEMENT_USAGES,
@@ -164,10 +166,18 @@ class Chooser:
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
         """Return the first that reaches what is needed; else the quietest step that does; else the best."""
         for key in keys:
-            if ratio_between(self.colors.color(key), over) >= needed:
+            if self.reads(key, over, needed):
                 return key
         step = self.quietest(over, needed)
-        return step or self.best(keys, over)
+        return step or self.best([*keys, *EXTREMES], over)
+
+    def reads(self, key: str, over: Hex, needed: float) -> bool:
+        return ratio_between(self.colors.color(key), over) >= needed
+
+    def glares(self, key: str, over: Hex) -> bool:
+        """Say whether a text in this colour vibrates here, or glows anywhere."""
+        value = self.colors.color(key)
+        return vibrates(value, over) or is_neon(value)
 
     def best(self, keys: list[str], over: Hex) -> str | None:
         return max(keys, key=lambda key: ratio_between(self.colors.color(key), over), default=None)
@@ -195,21 +205,29 @@ def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | No
 
 
 def _heading(chooser: Chooser, over: Hex, needed: float) -> str | None:
-    is_lit = chooser.given.id in (Role.PRIMARY, Role.DEEP)
-    return chooser.first(chooser.roles(_LIT_HEADINGS if is_lit else _HEADING_ROLES), over, needed)
+    take = chooser.take
+    if chooser.given.id in (Role.PRIMARY, Role.DEEP):
+        wanted = chooser.roles(_LIT_HEADINGS)
+    else:
+        wanted = chooser.roles(_HEADING_ROLES)
+        on_page = chooser.given.id in (Role.PAPER, Role.MIST)
+        if on_page and wanted[:1] == [Role.PRIMARY] and not chooser.reads(Role.PRIMARY, over, needed):
+            # The brand stays in the heading: a step of Primary goes before Ink.
+            wanted[0] = nearest_step(take, Role.PRIMARY, over, needed) or Role.PRIMARY
+    calm = [key for key in wanted if not chooser.glares(key, over)]
+    return chooser.first(calm, over, needed)
 
 
 def _text(chooser: Chooser, over: Hex, needed: float) -> str | None:
-    pair = chooser.roles((Role.INK, Role.PAPER))
-    best = chooser.best(pair, over)
-    if best is not None and ratio_between(chooser.colors.color(best), over) >= needed:
+    best = chooser.best(chooser.roles((Role.INK, Role.PAPER)), over)
+    if best is not None and chooser.reads(best, over, needed):
         return best
     return chooser.first(chooser.texts(), over, needed)
 
 
 def _quiet(chooser: Chooser, over: Hex, needed: float) -> str | None:
     muted = chooser.roles((Role.MUTED,))
-    if muted and ratio_between(chooser.colors.color(muted[0]), over) >= needed:
+    if muted and chooser.reads(muted[0], over, needed):
         return muted[0]
     return chooser.quietest(over, needed) or chooser.text
 
@@ -218,14 +236,17 @@ def _link(chooser: Chooser, over: Hex, needed: float) -> str | None:
     text = chooser.colors.color(chooser.text) if chooser.text else None
     for key in chooser.roles(_LINK_ROLES):
         value = chooser.colors.color(key)
-        if value != text and ratio_between(value, over) >= needed:
+        if value != text and chooser.reads(key, over, needed) and not chooser.glares(key, over):
             return key
     owners = [chooser.take.assignment(role).swatch for role in chooser.roles(_LINK_ROLES)]
-    return chooser.step_of(owners, over, needed) or chooser.text
+    step = chooser.step_of(owners, over, needed)
+    return step if step and not chooser.glares(step, over) else chooser.text
 
 
 def _button(chooser: Chooser, over: Hex, needed: float) -> str | None:
-    return chooser.first([key for key in chooser.roles(_BUTTON_ROLES) if key != chooser.key], over, needed)
+    others = [key for key in chooser.roles(_BUTTON_ROLES) if key != chooser.key]
+    calm = [key for key in others if not vibrates(chooser.colors.color(key), over)]
+    return chooser.first(calm, over, needed)
 
 
 def _line(chooser: Chooser, over: Hex, needed: float) -> str | None:
@@ -241,7 +262,7 @@ def _signal(element: Element) -> Callable[[Chooser, Hex, float], str | None]:
         role = _SIGNALS[element]
         if not chooser.take.has_role(role):
             return None
-        if ratio_between(chooser.colors.color(role), over) >= needed:
+        if chooser.reads(role, over, needed):
             return role
         return chooser.step_of([chooser.take.assignment(role).swatch], over, needed) or role
 

@@ -8,7 +8,7 @@ least. The cheapest whole wins, so nothing depends on the order of the search.
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 import numpy as np
@@ -39,7 +39,7 @@ class RoleRequirement:
     """What a role asks of its colour.
 
     families   whose steps may have it, the preferred first; “own” is the role's own swatch
-    needed     the ratio to reach on each of `on`
+    needed     the ratio to reach on each of `on`; least: what will do where nothing has that
     lightness, ratio   what it would like to be, where it matters
     unchanged  whether it would like to stay the swatch itself
     """
@@ -50,6 +50,10 @@ class RoleRequirement:
     lightness: float | None = None
     ratio: float | None = None
     unchanged: bool = False
+
+    @property
+    def least(self) -> float:
+        return min(self.needed, TEXT_RATIO)
 
 
 _GROUNDS: Final = (Role.PAPER, Role.MIST)
@@ -98,9 +102,10 @@ class _Candidates:
 
 @dataclass(frozen=True, slots=True)
 class Assigned:
-    """Assignments by role, and a sentence for each requirement that nothing here can meet."""
+    """Assignments by role. missed: the roles that no step here can have as they should; impossible: why."""
 
     roles: Mapping[Role, Assignment]
+    missed: tuple[Role, ...]
     impossible: tuple[str, ...]
 
 
@@ -114,7 +119,9 @@ def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, n
         role: _candidates_for(take, given, asked.families, neutral, role) for role, asked in required.items()
     }
     fixed = {role: _only(take, one) for role, one in given.items()}
-    chosen = _cheapest(required, candidates, fixed)
+    # What is given and stands on the grounds can't move: the grounds have to.
+    standing = {role: asked for role, asked in REQUIREMENTS[scheme].items() if role in given and asked.on}
+    chosen = _cheapest(required, candidates, fixed, standing)
     made = {role: candidates[role] for role in chosen}
     grounds = {
         role: float(made[role].luminance[chosen[role]] if role in chosen else fixed[role].luminance[0])
@@ -124,12 +131,14 @@ def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, n
         role: _assignment(take, role, required[role], made[role], number, grounds)
         for role, number in chosen.items()
     }
-    impossible = [
-        _impossible(role, required[role], made[role], number, grounds) for role, number in chosen.items()
-    ]
+    impossible = {
+        role: text
+        for role, number in chosen.items()
+        if (text := _impossible(role, required[role], made[role], number, grounds))
+    }
     if scheme == "night":
         roles |= _signals_at_night(take, given, grounds)
-    return Assigned({**given, **roles}, tuple(text for text in impossible if text))
+    return Assigned({**given, **roles}, tuple(impossible), tuple(impossible.values()))
 
 
 def _candidates_for(
@@ -186,13 +195,19 @@ def _cheapest(
     required: Mapping[Role, RoleRequirement],
     candidates: Mapping[Role, _Candidates],
     fixed: Mapping[Role, _Candidates],
+    standing: Mapping[Role, RoleRequirement],
 ) -> dict[Role, int]:
     """Return the row of each role in the cheapest whole of all Papers with all Mists."""
     paper, mist = (candidates[role] if role in candidates else fixed[role] for role in _GROUNDS)
     total = SAME_GROUND_COSTS * (delta_e_ok(paper.lab[:, None], mist.lab[None]) < GROUNDS_APART)
+    luminances = {Role.PAPER: paper.luminance, Role.MIST: mist.luminance}
+    for role, asked in standing.items():
+        for ground in asked.on:
+            only = replace(asked, on=(ground,))
+            total = total + _short(asked.least, _worst(only, fixed[role], luminances))[..., 0]
     picked: dict[Role, NDArray[np.intp]] = {}
     for role, asked in required.items():
-        worst = _worst(asked, candidates[role], {Role.PAPER: paper.luminance, Role.MIST: mist.luminance})
+        worst = _worst(asked, candidates[role], luminances)
         costs = _costs(asked, candidates[role], worst)
         if role in _GROUNDS:
             own = costs[0, 0]
@@ -213,9 +228,13 @@ def _costs(asked: RoleRequirement, offered: _Candidates, worst: Floats) -> Float
         costs = costs + LIGHTNESS_COSTS * np.abs(offered.lab[:, 0] - asked.lightness)
     if asked.unchanged:
         costs = costs + CHANGE_COSTS * offered.change
-    short = np.where(worst < asked.needed, FAILS_COSTS + SHORT_COSTS * np.log(asked.needed / worst), 0.0)
+    short = _short(asked.needed, worst)
     away = RATIO_COSTS * np.abs(np.log(worst / asked.ratio)) if asked.ratio is not None else 0.0
     return np.asarray(costs + short + away)
+
+
+def _short(needed: float, worst: Floats) -> Floats:
+    return np.where(worst < needed, FAILS_COSTS + SHORT_COSTS * np.log(needed / worst), 0.0)
 
 
 def _worst(asked: RoleRequirement, offered: _Candidates, grounds: Mapping[Role, Floats]) -> Floats:

@@ -11,11 +11,20 @@ from dataclasses import dataclass
 from itertools import product
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import contrast_ratio, rounded_down
-from tonada.core.color.hue_rules import ANALOGOUS_WITH_ACCENT, NEUTRAL_BELOW, color_at
-from tonada.core.color.spaces import Hex, hex_to_srgb8, hue_distance, srgb8_to_oklch
-from tonada.core.color.wcag import TEXT_RATIO
+from tonada.core.color.contrast import contrast_ratio, ratio_between, rounded_down
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
+from tonada.core.color.spaces import Hex, difference_between, hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.color.vibration import vibration
+from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO
 from tonada.core.errors import InputError
+from tonada.core.roles.partners import (
+    ACCENT_APART,
+    BRAND_APART,
+    Partner,
+    make_accent,
+    make_lead,
+    make_secondary,
+)
 from tonada.core.take.parts import Role, role_rank
 
 BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
@@ -34,12 +43,22 @@ SHARES_OF: Final[Mapping[Whole, str]] = {
 # The objective. Each term runs from 0 to 1 before it is weighted.
 PRIMARY_COVERS: Final = 1.0  # its share beside the largest one
 PRIMARY_CARRIES_TEXT: Final = 0.6  # the ratio of white text on it, 4.5 and more is 1
+PRIMARY_IS_SEEN: Final = 0.4  # its ratio as a headline on white, 3 and more is 1
 PRIMARY_IS_COLORED: Final = 0.3  # chroma, 0.12 and more is 1
 SECONDARY_COVERS: Final = 0.35
 SECONDARY_IS_THERE: Final = 0.25
 ACCENT_IS_FAR: Final = 0.4  # hue distance to the primary, 180 degrees is 1
 ACCENT_IS_LIVELY: Final = 0.4  # chroma, 0.15 and more is 1
 ACCENT_IS_SMALL: Final = 0.2
+ACCENT_VIBRATES: Final = 0.3  # how much it vibrates on Primary counts against it
+# A colour so pale on white, and of so little chroma, can't lead: nobody would see it.
+PALE_RATIO: Final = 1.7
+PALE_CHROMA: Final = 0.1
+# A near-black that is left can be the text; it has this on white.
+INK_RATIO: Final = 12.0
+# What is paler than this can be Paper; what is paler than the next, Mist.
+PAPER_RATIO: Final = 1.12
+MIST_RATIO: Final = 1.4
 
 _WHITE: Final = hex_to_srgb8("#ffffff")
 
@@ -67,17 +86,11 @@ class Given:
 
 
 @dataclass(frozen=True, slots=True)
-class Partner:
-    """A brand role that none of the candidates can fill, with a colour made for it."""
-
-    role: Role
-    hex: Hex
-    reason: str
-
-
-@dataclass(frozen=True, slots=True)
 class BrandChoice:
-    """given: what candidates have, Primary always among them. choices: what becomes of each candidate."""
+    """given: what candidates have. partners: what is made for the rest, Primary where none can lead.
+
+    choices: what becomes of each candidate.
+    """
 
     given: tuple[Given, ...]
     partners: tuple[Partner, ...]
@@ -100,6 +113,10 @@ class _Color:
     def is_neutral(self) -> bool:
         return self.chroma < NEUTRAL_BELOW
 
+    @property
+    def is_pale(self) -> bool:
+        return self.on_white < PALE_RATIO and self.chroma < PALE_CHROMA
+
 
 def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> BrandChoice:
     """Return who has the brand roles, and whatever else the candidates' choices ask for.
@@ -117,20 +134,22 @@ def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") ->
     for role, number in wishes.items():
         taken.setdefault(role, colors[number])
     _choose_ink(free, taken)
+    if Role.PRIMARY not in taken:
+        _choose_ground(free, taken)
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
     unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
-    primary = taken[Role.PRIMARY]
+    made = _partners(taken, colors)
+    lead = taken.get(Role.PRIMARY) or _figures(-1, Candidate(made[0].hex, 0.0))
     given = tuple(
         Given(
             role,
             color.number,
-            "Chosen by you." if role in against else _reason(role, color, primary, whole),
+            "Chosen by you." if role in against else _reason(role, color, lead, whole),
         )
         for role, color in sorted(taken.items(), key=lambda one: role_rank(one[0]))
     )
-    partners = tuple(one for one in _partners(primary) if one.role not in taken)
-    return BrandChoice(given, partners, _choices(candidates, colors, taken))
+    return BrandChoice(given, made, _choices(candidates, colors, taken))
 
 
 def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
@@ -156,36 +175,56 @@ def _figures(number: int, candidate: Candidate) -> _Color:
 def _choose_brand_roles(
     colors: list[_Color], free: list[_Color], wishes: dict[Role, int]
 ) -> dict[Role, _Color]:
-    """Return the best of all assignments of the free colours to the brand roles that nobody wished for."""
+    """Return the best of all assignments of the free colours to the brand roles that nobody wished for.
+
+    Without Primary where none of them can lead.
+    """
     lively = [color for color in free if not color.is_neutral]
-    primaries = lively or sorted(free, key=lambda color: -color.on_white) or [colors[0]]
+    seen = [color for color in free if not color.is_pale]
+    primaries = [color for color in lively if not color.is_pale] or seen
     options: list[list[_Color | None]] = []
     for role in BRAND_ROLES:
         if role in wishes:
             options.append([colors[wishes[role]]])
         elif role is Role.PRIMARY:
-            options.append(list(primaries))
+            options.append([*primaries] or [None])
         else:
             options.append([None, *lively])
     largest = max(color.share for color in colors) or 1.0
     best: tuple[float, dict[Role, _Color]] = (-1.0, {})
     for assigned in product(*options):
         given = [color.number for color in assigned if color]
-        if len(set(given)) < len(given):
+        if len(set(given)) < len(given) or not _is_apart(*assigned, wishes=wishes):
             continue
         score = _score(*assigned, largest=largest)
         if score > best[0]:
             best = (score, {role: color for role, color in zip(BRAND_ROLES, assigned, strict=True) if color})
-    return best[1] or {Role.PRIMARY: primaries[0]}
+    return best[1]
+
+
+def _is_apart(
+    primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, wishes: Mapping[Role, int]
+) -> bool:
+    """Say whether the roles that nobody wished for differ enough from the others."""
+    for role, one, other, least in (
+        (Role.SECONDARY, secondary, primary, BRAND_APART),
+        (Role.ACCENT, accent, primary, ACCENT_APART),
+        (Role.ACCENT, accent, secondary, BRAND_APART),
+    ):
+        if role not in wishes and one and other and difference_between(one.hex, other.hex) < least:
+            return False
+    return True
 
 
 def _score(
     primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, largest: float
 ) -> float:
     if primary is None:
-        return 0.0
+        # All are pale: the most chromatic one stands beside the Primary that is made.
+        return secondary.chroma if secondary and accent is None else 0.0
     score = PRIMARY_COVERS * primary.share / largest
     score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / TEXT_RATIO)
+    score += PRIMARY_IS_SEEN * min(1.0, primary.on_white / LARGE_RATIO)
     score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
     if secondary:
         score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
@@ -193,15 +232,50 @@ def _score(
         score += ACCENT_IS_FAR * float(hue_distance(primary.hue, accent.hue)) / 180
         score += ACCENT_IS_LIVELY * min(1.0, accent.chroma / 0.15)
         score += ACCENT_IS_SMALL * (1 - accent.share / largest)
+        score -= ACCENT_VIBRATES * vibration(primary.hex, accent.hex)
     return score
 
 
 def _choose_ink(free: list[_Color], taken: dict[Role, _Color]) -> None:
     """Take a near-black of the artwork for the text, where one is left."""
     used = {color.number for color in taken.values()}
-    dark = [color for color in free if color.number not in used and color.is_neutral and color.on_white >= 12]
+    grounds = [taken[role].hex for role in (Role.PAPER, Role.MIST) if role in taken]
+    dark = [
+        color
+        for color in free
+        if color.number not in used and color.is_neutral and color.on_white >= INK_RATIO
+        if all(ratio_between(color.hex, ground) >= ENHANCED_RATIO for ground in grounds)
+    ]
     if dark and Role.INK not in taken:
         taken[Role.INK] = max(dark, key=lambda color: color.on_white)
+
+
+def _choose_ground(free: list[_Color], taken: dict[Role, _Color]) -> None:
+    """Where all are too pale to lead, the palest of them becomes a ground."""
+    used = {color.number for color in taken.values()}
+    left = [color for color in free if color.number not in used]
+    if not left:
+        return
+    palest = min(left, key=lambda color: color.on_white)
+    for role, most in ((Role.PAPER, PAPER_RATIO), (Role.MIST, MIST_RATIO)):
+        if palest.on_white <= most and not taken.keys() & {Role.PAPER, Role.MIST}:
+            taken[role] = palest
+
+
+def _partners(taken: Mapping[Role, _Color], colors: list[_Color]) -> tuple[Partner, ...]:
+    """Return what is made for the brand roles that none of the colours has, in the order of the roles."""
+    made: list[Partner] = []
+    if Role.PRIMARY not in taken:
+        made.append(make_lead(max(colors, key=lambda color: (color.chroma >= 0.01, color.share)).hex))
+    primary = taken[Role.PRIMARY].hex if Role.PRIMARY in taken else made[0].hex
+    for role, make in ((Role.SECONDARY, make_secondary), (Role.ACCENT, make_accent)):
+        if role not in taken:
+            others = (
+                *(color.hex for other, color in taken.items() if other in (Role.SECONDARY, Role.ACCENT)),
+                *(one.hex for one in made if one.role is Role.SECONDARY),
+            )
+            made.append(make(primary, others))
+    return tuple(made)
 
 
 def _choices(
@@ -229,11 +303,15 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
         carries = "carries white text at" if color.on_white >= TEXT_RATIO else "white text on it has only"
         lead = f"Covers {share}, and" if share else "Fits best to lead:"
         return f"{lead} {carries} {ratio} to 1."
+    if role is Role.SECONDARY and color.is_pale:
+        return f"Too pale to lead, {rounded_down(color.on_white, 1)} to 1 on white: a ground beside Primary."
     if role is Role.SECONDARY:
         return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
     if role is Role.ACCENT:
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
         return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
+    if role in (Role.PAPER, Role.MIST):
+        return f"So pale, {rounded_down(color.on_white, 1)} to 1 on white, that it serves best as a ground."
     if role is Role.INK:
         return f"A near-black that was there already: {rounded_down(color.on_white, 1)} to 1 on white."
     return "Chosen by you."
@@ -241,35 +319,3 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
 
 def _turn(primary: _Color, color: _Color) -> str:
     return f"{float(hue_distance(primary.hue, color.hue)):.0f}°"
-
-
-def _partners(primary: _Color) -> list[Partner]:
-    near, opposite = ANALOGOUS_WITH_ACCENT.spread, 180.0
-    if primary.is_neutral:
-        return [
-            Partner(
-                Role.SECONDARY,
-                color_at(0.55, 0.0, 0.0),
-                "A middle grey: the artwork has no hue to go on from.",
-            ),
-            Partner(
-                Role.ACCENT,
-                color_at(0.72, 0.15, 60.0),
-                "The artwork has no hue, so any accent goes with it; this one is a start.",
-            ),
-        ]
-    lightness = primary.lightness + (0.16 if primary.lightness < 0.55 else -0.16)
-    secondary = color_at(lightness, 0.75 * primary.chroma, primary.hue + near)
-    accent = color_at(0.76, max(0.14, primary.chroma), primary.hue + opposite)
-    return [
-        Partner(
-            Role.SECONDARY,
-            secondary,
-            f"A neighbour of Primary, {near:.0f}° on in hue (analogous), quieter in chroma.",
-        ),
-        Partner(
-            Role.ACCENT,
-            accent,
-            f"Opposite Primary, {opposite:.0f}° on in hue (complementary), light enough to call.",
-        ),
-    ]

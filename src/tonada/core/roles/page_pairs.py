@@ -1,22 +1,26 @@
-"""The pairs that a page needs, from the roles that a take has."""
+"""The pairs that a page needs, from the roles that a take has, and the colours in which its texts read."""
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from typing import Final, Literal
+from collections.abc import Callable, Iterator, Mapping
+from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between
-from tonada.core.color.spaces import Hex
+from tonada.core.color.spaces import Hex, difference_between
+from tonada.core.color.vibration import is_neon, vibrates
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO, Usage
-from tonada.core.take.take import Pair, Role
+from tonada.core.take.key import step_key
+from tonada.core.take.take import Pair, Role, Take
 
-# Text, ground, usage, sample. A label is whichever of Paper and Ink reads better, a headline the
-# accent where it can be read.
-PAGE_PAIRS: Final[tuple[tuple[Role | Literal["label", "headline"], Role, Usage, str], ...]] = (
+# A text whose colour depends on its ground: see the functions of these names below.
+Chosen: TypeAlias = Literal["label", "heading", "headline"]
+
+# Text, ground, usage, sample. A heading stands on the page, a headline on Primary.
+PAGE_PAIRS: Final[tuple[tuple[Role | Chosen, Role, Usage, str], ...]] = (
     (Role.INK, Role.PAPER, Usage.BODY_TEXT, "The story starts here"),
     (Role.INK, Role.MIST, Usage.BODY_TEXT, "Open every day but Monday"),
-    (Role.PRIMARY, Role.PAPER, Usage.LARGE_TEXT, "Glad you came"),
-    (Role.PRIMARY, Role.MIST, Usage.LARGE_TEXT, "What we do"),
+    ("heading", Role.PAPER, Usage.LARGE_TEXT, "Glad you came"),
+    ("heading", Role.MIST, Usage.LARGE_TEXT, "What we do"),
     ("label", Role.PRIMARY, Usage.BUTTON_LABEL, "Plan a visit"),
     ("label", Role.SECONDARY, Usage.BUTTON_LABEL, "Find a date"),
     ("label", Role.ACCENT, Usage.BUTTON_LABEL, "Book now"),
@@ -35,29 +39,85 @@ PAGE_PAIRS: Final[tuple[tuple[Role | Literal["label", "headline"], Role, Usage, 
     (Role.ERROR, Role.PAPER, Usage.PART, "Not a date"),
     (Role.INFO, Role.PAPER, Usage.PART, "New this week"),
 )
+# What stands where nothing of the palette reads: one of the two reaches 4.58 on any ground.
+EXTREMES: Final = ("#ffffff", "#000000")
+# The id names the place, so that it stays when the text gets another colour.
+_PLACES: Final[Mapping[Chosen, str]] = {"label": "label", "heading": "primary", "headline": "headline"}
 
 
-def page_pairs(hex_of: Mapping[str, Hex]) -> tuple[Pair, ...]:
-    """Return the pairs of a page for the roles given, with ids such as `ink-on-paper`."""
+def page_pairs(take: Take) -> tuple[Pair, ...]:
+    """Return the pairs of a page for the roles that the take has, with ids such as `ink-on-paper`."""
     pairs = []
     for text, ground, usage, sample in PAGE_PAIRS:
-        role = text if isinstance(text, Role) else _role_for(text, ground, hex_of)
-        if role in hex_of and ground in hex_of:
-            # The id names the place, so that it stays when the text gets another role.
-            pair_id = f"{text}-on-{ground}"
-            pairs.append(Pair(pair_id, role, ground, usage, sample))
+        if not take.has_role(ground):
+            continue
+        key: str | None
+        if isinstance(text, Role):
+            key, place = (text if take.has_role(text) else None), text.value
+        else:
+            key, place = _CHOICES[text](take, take.hex_of(ground)), _PLACES[text]
+        if key is not None:
+            pairs.append(Pair(f"{place}-on-{ground}", key, ground, usage, sample))
     return tuple(pairs)
 
 
-def _role_for(text: str, ground: Role, hex_of: Mapping[str, Hex]) -> Role:
-    """Return the role that a label or a headline uses on a ground."""
-    if not {ground, Role.PAPER, Role.INK} <= hex_of.keys():
-        return Role.PAPER
-    if text == "headline" and Role.ACCENT in hex_of and _ratio(hex_of, Role.ACCENT, ground) >= LARGE_RATIO:
-        return Role.ACCENT
-    on_paper = _ratio(hex_of, Role.PAPER, ground)
-    return Role.PAPER if on_paper >= min(TEXT_RATIO, _ratio(hex_of, Role.INK, ground)) else Role.INK
+def label_on(take: Take, ground: Hex, needed: float = TEXT_RATIO) -> str | None:
+    """Return the key of what a short text uses on a ground: of all that the palette has, the first to read.
+
+    Paper and Ink, then the other grounds, then the ends of the ramps, then white or black. None
+    where the take has neither Paper nor Ink.
+    """
+    pair = [role for role in (Role.PAPER, Role.INK) if take.has_role(role)]
+    if not pair:
+        return None
+    near = [role for role in (Role.DEEP, Role.MIST) if take.has_role(role)]
+    for key in (*pair, *near, *_ends(take)):
+        if ratio_between(take.color_of(key), ground) >= needed:
+            return key
+    return max((*EXTREMES, *pair), key=lambda key: ratio_between(take.color_of(key), ground))
 
 
-def _ratio(hex_of: Mapping[str, Hex], text: Role, ground: Role) -> float:
-    return ratio_between(hex_of[text], hex_of[ground])
+def heading_on(take: Take, ground: Hex, needed: float = LARGE_RATIO) -> str | None:
+    """Return what a heading uses on the page: Primary, or the nearest step of it that reads there."""
+    if not take.has_role(Role.PRIMARY):
+        return None
+    if ratio_between(take.hex_of(Role.PRIMARY), ground) >= needed:
+        return Role.PRIMARY
+    return nearest_step(take, Role.PRIMARY, ground, needed) or label_on(take, ground, needed)
+
+
+def headline_on(take: Take, ground: Hex, needed: float = LARGE_RATIO) -> str | None:
+    """Return what a headline uses on a brand colour: the accent where it reads and is calm, else a label."""
+    if take.has_role(Role.ACCENT):
+        accent = take.hex_of(Role.ACCENT)
+        if ratio_between(accent, ground) >= needed and not vibrates(accent, ground) and not is_neon(accent):
+            return Role.ACCENT
+    return label_on(take, ground, needed)
+
+
+def nearest_step(take: Take, role: Role, ground: Hex, needed: float) -> str | None:
+    """Return the step of a role's ramp that reads on a ground and is nearest to the role's colour."""
+    owner, value = take.assignment(role).swatch, take.hex_of(role)
+    steps = [
+        (difference_between(value, one), row + 1)
+        for row, one in enumerate(take.ramp(owner).hexes)
+        if ratio_between(one, ground) >= needed
+    ]
+    return step_key(owner, min(steps)[1]) if steps else None
+
+
+def _ends(take: Take) -> Iterator[str]:
+    """Return the lightest and the darkest step of each neutral, and of Primary."""
+    owners = [one.id for one in take.neutrals]
+    if take.has_role(Role.PRIMARY):
+        owners.append(take.assignment(Role.PRIMARY).swatch)
+    for owner in owners:
+        yield step_key(owner, 1)
+        yield step_key(owner, len(take.ramp(owner).hexes))
+
+
+_CHOICES: Final[Mapping[Chosen, Callable[[Take, Hex], str | None]]] = {
+    "label": label_on,
+    "heading": heading_on,
+    "headline": headline_on,
+}

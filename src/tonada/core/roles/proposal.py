@@ -9,6 +9,7 @@ from typing import Final
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.spaces import Hex
 from tonada.core.roles.assignment import assign_roles
+from tonada.core.roles.beyond_ramps import with_reading_colors
 from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
 from tonada.core.roles.page_pairs import page_pairs
 from tonada.core.roles.signals import propose_signals
@@ -63,7 +64,7 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
     Raises InputError without candidates, or where two ask for the same role.
     """
     choice = choose_brand(candidates, whole)
-    base, place_of = _gather(candidates, choice)
+    base, place_of = _gather(candidates, choice, holds=whole != "mood")
     take, impossible = with_all_roles(base)
     asked = {one.role for one in choice.given}
     roles = tuple(
@@ -84,8 +85,13 @@ def _origin_kind(take: Take, one: Assignment) -> OriginKind:
     return take.swatch(one.swatch).origin.kind if is_swatch else "made"
 
 
-def _gather(candidates: tuple[Candidate, ...], choice: BrandChoice) -> tuple[Take, dict[str, int]]:
-    """Return a take of the candidates and partners with their roles, and each swatch's candidate."""
+def _gather(
+    candidates: tuple[Candidate, ...], choice: BrandChoice, *, holds: bool
+) -> tuple[Take, dict[str, int]]:
+    """Return a take of the candidates and partners with their roles, and each swatch's candidate.
+
+    holds: whether the candidates are the designer's own, to be moved by nobody else.
+    """
     swatches: dict[Hex, Swatch] = {}
     places: dict[str, int] = {}
     roles: list[Assignment] = []
@@ -99,20 +105,22 @@ def _gather(candidates: tuple[Candidate, ...], choice: BrandChoice) -> tuple[Tak
             swatches[value] = Swatch(f"s{len(swatches) + 1}", name, value, held, origin)
         return swatches[value].id
 
-    wanted: list[tuple[Role, str, int | None, Hex]] = [
-        *((one.role, one.reason, one.candidate, candidates[one.candidate].hex) for one in choice.given),
-        *((one.role, one.reason, None, one.hex) for one in choice.partners),
+    given = Origin("source", "given")
+    wanted: list[tuple[Role, str, int | None, Hex, Origin]] = [
+        *(
+            (one.role, one.reason, one.candidate, candidates[one.candidate].hex, given)
+            for one in choice.given
+        ),
+        *((one.role, one.reason, None, one.hex, one.origin) for one in choice.partners),
     ]
-    for role, reason, candidate, value in sorted(wanted, key=lambda one: role_rank(one[0])):
-        kind: OriginKind = "source" if candidate is not None else "harmony"
-        origin = Origin(kind, "given" if candidate is not None else "by a hue rule from Primary")
-        swatch = swatch_for(value, origin, held=candidate is not None)
+    for role, reason, candidate, value, origin in sorted(wanted, key=lambda one: role_rank(one[0])):
+        swatch = swatch_for(value, origin, held=holds and candidate is not None)
         if candidate is not None:
             places[swatch] = candidate
         roles.append(Assignment(role, swatch, reason))
     for number, (candidate_, kept) in enumerate(zip(candidates, choice.choices, strict=True)):
         if kept == "keep":
-            places[swatch_for(candidate_.hex, Origin("source", "given"), held=True)] = number
+            places[swatch_for(candidate_.hex, given, held=holds)] = number
     return Take(tuple(swatches.values()), tuple(roles)), places
 
 
@@ -127,22 +135,19 @@ def with_all_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     given = {Role(one.role): one for one in take.roles if one.role in set(Role)}
     own = tuple(one for one in take.roles if one.role not in set(Role))
     day = assign_roles(take, given, "day", neutral)
-    take = _with_signals(replace(take, roles=(*day.roles.values(), *own)), day.roles)
+    take, impossible = with_reading_colors(replace(take, roles=(*day.roles.values(), *own)), day.missed)
+    take = _with_signals(take, day.roles)
     night = assign_roles(take, {}, "night", neutral)
     kept = {role: one for role, one in night.roles.items() if take.has_role(role)}
     take = replace(take, roles=_ordered(take.roles), scheme="day", other=None)
-    take = replace(take, pairs=page_pairs(_values(take, take.roles)))
-    night_roles = _ordered((*kept.values(), *own))
-    other = SchemeRoles(night_roles, page_pairs(_values(take, night_roles)))
-    return replace(take, other=other), day.impossible + tuple(f"By night: {one}" for one in night.impossible)
+    at_night = replace(take, roles=_ordered((*kept.values(), *own)), pairs=())
+    other = SchemeRoles(at_night.roles, page_pairs(at_night))
+    at_night_too = tuple(f"By night: {one}" for one in night.impossible)
+    return replace(take, pairs=page_pairs(take), other=other), impossible + at_night_too
 
 
 def _ordered(roles: tuple[Assignment, ...]) -> tuple[Assignment, ...]:
     return tuple(sorted(roles, key=lambda one: role_rank(one.role)))
-
-
-def _values(take: Take, roles: tuple[Assignment, ...]) -> Mapping[str, Hex]:
-    return {one.role: take.value_at(one.swatch, one.step) for one in roles}
 
 
 def _with_neutral(take: Take) -> Take:

@@ -37,6 +37,8 @@ SIGNAL_HUES: Final[Mapping[Role, tuple[float, float, float]]] = {
 # Below this share of what sRGB has, a signal is no signal any more.
 LEAST_CHROMA_SHARE: Final = 0.75
 _LIGHTNESSES: Final = (0.68, 0.63, 0.58, 0.53, 0.48, 0.43, 0.38)
+# Where none of these reads on the grounds: nearly from white to black.
+_ALL_LIGHTNESSES: Final = tuple(0.98 - 0.02 * number for number in range(47))
 
 # The objective. Distances are deltaEOK, the least over typical, protan, deutan and tritan sight.
 SIGNAL_FAILS: Final = 40.0  # not to reach NEEDED_RATIO on the grounds
@@ -68,7 +70,7 @@ def propose_signals(brand: Sequence[Hex], grounds: Sequence[Hex]) -> tuple[Signa
     brand: colours they must not be taken for, at least one. grounds: opaque, they are read on all.
     """
     share = _character_of(brand)
-    options = [_offered(role, share) for role in SIGNALS]
+    options = [_reading(role, share, grounds) for role in SIGNALS]
     costs = [unusual + _unread(colors, grounds) + _taken_for(colors, brand) for colors, unusual in options]
     picked, apart = choose_together([colors for colors, _ in options], costs)
     faces = hexes_to_srgb8(tuple(grounds))
@@ -129,10 +131,21 @@ def _character_of(brand: Sequence[Hex]) -> float:
     return min(0.95, max(LEAST_CHROMA_SHARE, float(np.mean(shares))))
 
 
-def _offered(role: Role, share: float) -> tuple[NDArray[np.uint8], Floats]:
+def _reading(role: Role, share: float, grounds: Sequence[Hex]) -> tuple[NDArray[np.uint8], Floats]:
+    """Return colours for a signal as _offered does: on grounds of a middle lightness, lighter and darker."""
+    colors, unusual = _offered(role, share, _LIGHTNESSES)
+    if (_unread(colors, grounds) == 0).any():
+        return colors, unusual
+    colors, unusual = _offered(role, share, _ALL_LIGHTNESSES)
+    # As many as there are else, so that all four together can be weighed.
+    best = np.argsort(_unread(colors, grounds) + unusual, kind="stable")[: 3 * len(_LIGHTNESSES)]
+    return colors[best], unusual[best]
+
+
+def _offered(role: Role, share: float, lightnesses: Sequence[float]) -> tuple[NDArray[np.uint8], Floats]:
     """Return colours for a signal, shape (N, 3), and what each costs by its convention."""
     center, reach, usual = SIGNAL_HUES[role]
-    table = np.array(list(product(_LIGHTNESSES, (-1.0, 0.0, 1.0))))
+    table = np.array(list(product(lightnesses, (-1.0, 0.0, 1.0))))
     hue = center + reach * table[:, 1]
     chroma = share * largest_chroma(table[:, 0], hue)
     unusual = SIGNAL_CENTERED * np.abs(table[:, 1]) + SIGNAL_USUAL * np.abs(table[:, 0] - usual)

@@ -48,8 +48,9 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
     given = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
     roles = tuple(sorted(given, key=lambda one: role_rank(one.role)))
     at_night = replace(plain, roles=roles, pairs=())
-    pairs = page_pairs({one.role: at_night.hex_of(one.role) for one in roles})
-    made = replace(day, other=SchemeRoles(roles, pairs, day.other.grounds if day.other else ()))
+    made = replace(
+        day, other=SchemeRoles(roles, page_pairs(at_night), day.other.grounds if day.other else ())
+    )
     return _with_kept(day, made), found.impossible
 
 

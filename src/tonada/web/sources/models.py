@@ -9,6 +9,7 @@ from uuid import UUID
 from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
+from tonada.core.color.hue_rules import is_neutral
 from tonada.core.color.naming import color_name
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
@@ -69,7 +70,10 @@ class FoundColorAnswer(Model):
 
 
 class ShownImage(Model):
-    """count: how many colours are shown; counts: how many there can be; usual: how many were found."""
+    """count: how many colours are shown; counts: how many there can be; usual: how many were found.
+
+    leaves_ground_out: whether its ground is no colour of the brand, until the designer says otherwise.
+    """
 
     format: str
     kind: Kind
@@ -77,6 +81,7 @@ class ShownImage(Model):
     width: int
     height: int
     ground: str | None
+    leaves_ground_out: bool
     count: int
     counts: int
     usual: int
@@ -87,7 +92,13 @@ class ShownImage(Model):
             name: getattr(kept, name) for name in ("format", "kind", "exact", "width", "height", "ground")
         }
         count = _shown_count(kept, settings)
-        return cls(**same, count=count, counts=len(kept.steps), usual=kept.count)
+        return cls(
+            **same,
+            leaves_ground_out=kept.ground is not None and is_neutral(kept.ground),
+            count=count,
+            counts=len(kept.steps),
+            usual=kept.count,
+        )
 
 
 class SourceAnswer(Model):

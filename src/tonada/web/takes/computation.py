@@ -12,6 +12,7 @@ from tonada.core.errors import ColorError
 from tonada.core.formats import read_list
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.one_pair import mends_for_pair, reach_of
+from tonada.core.mends.shortfalls import shortfalls
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
@@ -96,6 +97,8 @@ def propose(body: ProposalBody) -> Response:
             roles=tuple(ProposedRoleAnswer.of(proposed) for proposed in proposal.roles),
             choices=proposal.choices,
             impossible=proposal.impossible,
+            checked=len(take.pairs) + len(take.turned().pairs),
+            short=shortfalls(take),
             document=TakeDocument.of(replace(take, level=body.level)),
         )
     )

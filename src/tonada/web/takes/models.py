@@ -211,11 +211,17 @@ class ProposedRoleAnswer(Model):
 
 
 class ProposalAnswer(Model):
-    """The roles, what becomes of each colour asked for, the take, and what its colours make impossible."""
+    """The roles, what becomes of each colour asked for, and the take.
+
+    checked: how many pairs it has by day and night. short: a sentence for each that doesn't pass AA;
+    impossible: what its colours keep a role from being.
+    """
 
     roles: tuple[ProposedRoleAnswer, ...]
     choices: tuple[Role | Literal["keep", "leave out"], ...]
     impossible: tuple[str, ...]
+    checked: int
+    short: tuple[str, ...]
     document: TakeDocument
 
 
