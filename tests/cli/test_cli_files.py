@@ -14,7 +14,7 @@ import pytest
 from PIL import Image
 
 from tests.cli.test_cli import as_json, run
-from tests.takes import TAKE
+from tests.takes import FAILING, TAKE
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.errors import ImageError, InputError
 from tonada.core.source.pictures import extract_colors
@@ -31,13 +31,13 @@ HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a t
 @pytest.fixture
 def own(tmp_path: Path) -> Path:
     file = tmp_path / "orrin.tonada.json"
-    file.write_text(write_own(TAKE, "Orrin Peak Observatory, Take 1"), encoding="utf-8")
+    file.write_text(write_own(FAILING, "Orrin Peak Observatory, Take 1"), encoding="utf-8")
     return file
 
 
 def test_tonadas_own_file_keeps_the_whole_take_to_the_byte(own: Path) -> None:
     take, name = read_own(own.read_bytes())
-    assert take == TAKE
+    assert take == FAILING
     assert name == "Orrin Peak Observatory, Take 1"
     assert write_own(take, name).encode() == own.read_bytes()
 
@@ -61,7 +61,7 @@ def test_a_broken_own_file_is_refused_by_name(own: Path, change: dict[str, objec
 def test_check_reads_tonadas_own_file(own: Path, capsys: pytest.CaptureFixture[str]) -> None:
     code, out, _ = run(capsys, "check", str(own), "--json")
     pairs = json.loads(out)["pairs"]
-    assert code == 1, "Paper on Secondary falls short"
+    assert code == 1, "Paper on Accent falls short"
     assert sum(not pair["pass"] for pair in pairs) == 1
     assert len(pairs) == len(TAKE.pairs) + len(TAKE.turned().pairs)
     code, out, _ = run(capsys, "check", str(own), "--junit")
@@ -113,7 +113,7 @@ def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) 
     sizes: dict[Paper, str] = {"A4": "595.276 x 841.89", "Letter": "612 x 792"}
     for paper, size in sizes.items():
         file = tmp_path / f"{paper}.pdf"
-        file.write_bytes(pdf_sheet(TAKE, HEAD, usual_press(), paper))
+        file.write_bytes(pdf_sheet(FAILING, HEAD, usual_press(), paper))
         info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout
         assert re.search(r"Tagged:\s+yes", info)
         assert size in info
@@ -124,7 +124,7 @@ def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) 
         text = subprocess.run(
             ["pdftotext", "-layout", file, "-"], capture_output=True, text=True, check=True
         ).stdout
-        for said in ("Orrin Peak Observatory", "version 3", "#2b3a8c", "43, 58, 140", "98 93 9 2", "4.09"):
+        for said in ("Orrin Peak Observatory", "version 3", "#2b3a8c", "43, 58, 140", "98 93 9 2", "1.96"):
             assert said in text, said
         assert "falls short" in text
 

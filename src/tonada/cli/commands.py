@@ -13,7 +13,7 @@ from pathlib import Path
 from typing import Any
 
 from tonada import __version__
-from tonada.cli import files
+from tonada.cli import build, files
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
@@ -85,6 +85,7 @@ def _parser() -> argparse.ArgumentParser:
         command.add_argument("--json", action="store_true", help="print JSON")
 
     files.add_commands(commands)
+    build.add_command(commands)
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
     serve.add_argument(
@@ -170,14 +171,11 @@ def _contrast(parsed: argparse.Namespace) -> int:
 
 def _roles(parsed: argparse.Namespace) -> int:
     from tonada.core.color.notation import parse_color
-    from tonada.core.roles.brand import Candidate
+    from tonada.core.roles.candidates import ListedColor, candidates_of_list
     from tonada.core.roles.proposal import propose_roles
 
-    hexes = list(dict.fromkeys(parse_color(text, field="COLOR")[0] for text in parsed.colors))
-    # The first is taken to cover most, each further one half as much.
-    weights = [0.5**number for number in range(len(hexes))]
-    candidates = tuple(
-        Candidate(value, weight / sum(weights)) for value, weight in zip(hexes, weights, strict=True)
+    candidates = candidates_of_list(
+        [ListedColor(parse_color(text, field="COLOR")[0]) for text in parsed.colors]
     )
     roles = propose_roles(candidates).roles
     answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}

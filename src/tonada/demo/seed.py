@@ -8,8 +8,8 @@ from importlib.resources import files
 from uuid import UUID
 
 from tonada.core.color.naming import color_name
-from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
+from tonada.core.roles.candidates import PictureColor, candidates_of_picture
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.source.pictures import Extraction, extract_colors, render_preview
 from tonada.core.take.proof_settings import ProofSettings
@@ -131,12 +131,8 @@ def _keep_text(connection: Connection, workspace: UUID, brand: UUID, name: str) 
 
 
 def _build(extraction: Extraction, source: UUID, name: str) -> Take:
-    ground = sum(color.ground_share for color in extraction.colors)
-    candidates = tuple(
-        Candidate(color.hex, (color.share - color.ground_share) / (1 - ground))
-        for color in extraction.colors
-        if color.share - color.ground_share > 0.01
-    )
+    colors = [PictureColor(one.hex, one.share, one.ground_share) for one in extraction.colors]
+    candidates = candidates_of_picture(colors, extraction.ground)
     take = build_take(candidates, propose_roles(candidates), source=str(source), source_name=name)
     return replace(take, swatches=tuple(_named(swatch) for swatch in take.swatches))
 

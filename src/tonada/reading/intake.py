@@ -66,7 +66,7 @@ def is_long(format_name: str, width: int, height: int) -> bool:
 
 
 def _kind_of(upload: Upload) -> Wanted:
-    """Tell by the name's ending, and for CSS by whether it is more than a list of properties."""
+    """Tell what a file is by its name's ending, and of CSS whether it is more than a list of properties."""
     name = upload.name.lower()
     if name.endswith(_STYLE_ENDINGS) and len(upload.content) > LONG_STYLESHEET_BYTES:
         return "stylesheet"

@@ -1,0 +1,171 @@
+"""The command that goes the whole way: from a logo, colours or a mood to a take that is checked."""
+
+from __future__ import annotations
+
+import argparse
+import json
+from pathlib import Path
+from typing import TYPE_CHECKING, Any, Final
+
+from tonada.cli.files import KINDS
+
+# Files that aren't pictures: lists and stylesheets, read without a process of their own.
+TEXTS: Final = frozenset((".css", ".scss", ".html", ".htm", ".json", ".csv", ".gpl", ".txt"))
+
+if TYPE_CHECKING:
+    from tonada.core.roles.brand import Candidate, Whole
+    from tonada.core.take.take import Take
+    from tonada.handoff.files import FileKind
+
+
+def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """Add `build` to the commands of `tonada`."""
+    build = commands.add_parser(
+        "build", help="a whole take from a logo, colours or a mood; exit 1 where a pair is left failing"
+    )
+    build.add_argument("given", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or any CSS colours")
+    build.add_argument(
+        "--mood", nargs="+", default=(), metavar="WORD", help="words for what is free, such as calm"
+    )
+    build.add_argument("--to", choices=KINDS, default="tonada", metavar="FORMAT", help=", ".join(KINDS))
+    build.add_argument("--out", type=Path, metavar="FILE", help="where the file goes; none without it")
+    build.add_argument("--json", action="store_true", help="print JSON")
+    build.set_defaults(run=_build)
+
+
+def _build(parsed: argparse.Namespace) -> int:
+    # Before anything that starts threads: the command forks itself to read a file.
+    found = _read_file(parsed.given)
+
+    from tonada.core.mends.shortfalls import shortfalls
+    from tonada.core.roles.build import build_take
+    from tonada.core.roles.proposal import propose_roles
+
+    if found:
+        candidates, whole = _of_file(found)
+        name = Path(parsed.given[0]).name
+    else:
+        candidates, whole, name = _of_words(parsed.given, tuple(parsed.mood))
+    proposal = propose_roles(candidates, whole)
+    take = build_take(candidates, proposal, source=None, source_name=name)
+    notes = list(proposal.impossible)
+    if parsed.given and parsed.mood:
+        take, note = _in_mood(take, tuple(parsed.mood))
+        notes.append(note)
+    short = shortfalls(take)
+    if parsed.out:
+        parsed.out.write_bytes(_file(take, name, parsed.to))
+    roles = [
+        {"role": one.role, "hex": take.value_at(one.swatch, one.step), "reason": one.reason}
+        for one in take.roles
+    ]
+    if parsed.json:
+        print(json.dumps({"roles": roles, "notes": notes, "short": short}, ensure_ascii=False))
+    else:
+        lines = [f"{one['role']:<10}{one['hex']}  {one['reason']}" for one in roles]
+        checked = len(take.pairs) + len(take.turned().pairs)
+        verdict = f"{checked} pairs checked by day and night: " + (
+            f"{len(short)} fall short of AA." if short else "all pass AA."
+        )
+        print("\n".join([*lines, *notes, verdict, *short]))
+    return 1 if short else 0
+
+
+def _read_file(given: list[str]) -> dict[str, Any] | None:
+    """Return what a file was read as, or None where no file is given."""
+    from tonada.core.errors import InputError
+    from tonada.reading.bounded import LONG, run_bounded
+
+    files = [Path(one) for one in given if Path(one).is_file()]
+    if not files:
+        return None
+    if len(given) > 1:
+        raise InputError("Give one file, or colours.", field="given")
+    data = files[0].read_bytes()
+    if files[0].suffix.lower() in TEXTS:
+        from tonada.reading.intake import Upload, take_in
+
+        intake = take_in((Upload(files[0].name, data),))
+        return {"kind": intake.kind, "extraction": intake.extraction}
+    asked = {"kind": None, "region": None}
+    return {"kind": "image", "extraction": run_bounded("colors", asked, [data], budget=LONG).result}
+
+
+def _of_words(given: list[str], mood: tuple[str, ...]) -> tuple[tuple[Candidate, ...], Whole, str]:
+    """Return the colours that were typed, or those of a mood; what their shares are of; a name."""
+    from tonada.core.errors import InputError
+    from tonada.core.roles.brand import Candidate
+    from tonada.core.roles.candidates import ListedColor, candidates_of_list
+    from tonada.core.source.mood import read_mood
+
+    if given:
+        return candidates_of_list([ListedColor(_opaque(one)) for one in given]), "list", "a list"
+    if not mood:
+        raise InputError("Give a file, colours, or words for a mood.", field="given")
+    colors = read_mood(mood).starting_colors
+    return tuple(Candidate(one.hex, one.weight, name=one.name) for one in colors), "mood", ", ".join(mood)
+
+
+def _opaque(text: str) -> str:
+    from tonada.core.color.notation import parse_color
+    from tonada.core.errors import ColorError
+
+    value, alpha = parse_color(text, field="COLOR")
+    if alpha < 1:
+        raise ColorError("A swatch is opaque; leave the alpha out.", field="COLOR")
+    return value
+
+
+def _of_file(found: dict[str, Any]) -> tuple[tuple[Candidate, ...], Whole]:
+    from tonada.core.errors import InputError
+    from tonada.core.roles.brand import Candidate
+    from tonada.core.roles.candidates import (
+        MOST_CANDIDATES,
+        ListedColor,
+        PictureColor,
+        candidates_of_list,
+        candidates_of_picture,
+    )
+
+    kept = found["extraction"]
+    if found["kind"] == "image":
+        step = kept["steps"][kept["count"] - 1]
+        colors = [PictureColor(one["hex"], one["share"], one["ground_share"]) for one in step]
+        candidates = candidates_of_picture(colors, kept["ground"])
+        if not candidates:
+            raise InputError("Nothing but a ground was found in the picture.", field="given")
+        return candidates, "artwork"
+    if found["kind"] == "list":
+        listed = [ListedColor(one["hex"], one["name"], one["role"]) for one in kept["colors"]]
+        return candidates_of_list(listed), "list"
+    groups = sorted(kept["groups"], key=lambda one: -one["count"])[:MOST_CANDIDATES]
+    uses = sum(one["count"] for one in groups)
+    return tuple(Candidate(one["hex"], one["count"] / uses) for one in groups), "stylesheet"
+
+
+def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
+    """Return the take with what is free in the mood's character, where every pair still passes."""
+    from dataclasses import replace
+
+    from tonada.core.harmony.chord import shape
+    from tonada.core.mends.shortfalls import shortfalls
+    from tonada.core.roles.suggest import suggest_roles
+    from tonada.core.source.mood import read_mood
+
+    character = read_mood(words).characters[0]
+    shaped = shape(replace(take, harmony=replace(take.harmony, character=character)))
+    for made in (shaped, suggest_roles(shaped)[0]):
+        if not shortfalls(made):
+            return made, f"What is free is {character}."
+    return take, f"In the character “{character}” a pair would fall short; what is free stays as proposed."
+
+
+def _file(take: Take, name: str, kind: FileKind) -> bytes:
+    from tonada.document.own_file import write_own
+    from tonada.handoff.client_sheet import ExportHeader
+    from tonada.handoff.files import Handoff, make_file
+    from tonada.handoff.press_profile import usual_press
+
+    if kind == "tonada":
+        return write_own(take, name).encode()
+    return make_file(Handoff(take, ExportHeader(name, "take", ""), usual_press()), kind)
