@@ -26,7 +26,7 @@ def inspector_of(page: Page, pair: str) -> None:
 
 def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
     open_pairs(page)
-    page.get_by_role("button", name="Mend all 6").click()
+    page.get_by_role("button", name="Mend all 5").click()
     dialog = page.get_by_role("dialog")
     expect(dialog.get_by_test_id("moved")).to_contain_text("#747892")
     expect(dialog).to_contain_text("Accent is held")
