@@ -23,7 +23,9 @@ def test_every_command_of_the_guide_works(
 ) -> None:
     monkeypatch.chdir(tmp_path)
     Path("colours.txt").write_text("Dusk: #2b3a8c\nLoam: #b6653a\n")
-    Path("orrin.tonada.json").write_text(write_own(FAILING, "Orrin Peak Observatory, Take 1"), encoding="utf-8")
+    Path("orrin.tonada.json").write_text(
+        write_own(FAILING, "Orrin Peak Observatory, Take 1"), encoding="utf-8"
+    )
     Path("old-site.css").write_bytes(demo_file("old-site.css"))
     command, _, comment = line.partition("#")
     code, out, err = run(capsys, *shlex.split(command)[1:])

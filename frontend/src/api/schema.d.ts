@@ -3631,12 +3631,14 @@ export interface components {
         };
         /**
          * MendedTakeAnswer
-         * @description All pairs mended: the take, what moved, and why the rest still falls short.
+         * @description All pairs mended: the take, what moved and how much that is, and why the rest still falls short.
          */
         MendedTakeAnswer: {
             document: components["schemas"]["TakeDocument"];
             /** Moved */
             moved: components["schemas"]["Moved"][];
+            /** Size */
+            size: string;
             /** Impossible */
             impossible: string[];
         };

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { MendedTake } from '@/api/types'
+import TakePage from '@/proof/TakePage.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { formatDifference } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
@@ -21,6 +22,15 @@ watch(shown, async (isShown) => {
     problem.value = explain(reason)
   }
 })
+
+const sides = computed(() =>
+  mended.value && take.document
+    ? [
+        { name: 'Now', document: take.document },
+        { name: 'Mended', document: mended.value.document },
+      ]
+    : [],
+)
 
 async function apply() {
   const found = mended.value
@@ -46,7 +56,19 @@ async function apply() {
     <p v-else-if="!mended" class="mt-3 text-quiet" role="status">Weighing the changes …</p>
     <template v-else>
       <p v-if="!mended.moved.length" class="mt-3">Nothing that is free could mend a pair.</p>
-      <ul v-else class="rule-list mt-3 max-h-64 overflow-y-auto" data-testid="moved">
+      <p v-else class="mt-3 font-semibold" data-testid="size">{{ mended.size }}</p>
+      <div v-if="mended.moved.length && take.document" class="mt-3 flex flex-wrap gap-4">
+        <figure v-for="side in sides" :key="side.name">
+          <figcaption class="text-quiet">{{ side.name }}</figcaption>
+          <TakePage
+            :document="side.document"
+            :title="`The page ${side.name.toLowerCase()}`"
+            :width="268"
+            :height="250"
+          />
+        </figure>
+      </div>
+      <ul v-if="mended.moved.length" class="rule-list mt-3" data-testid="moved">
         <li v-for="one in mended.moved" :key="one.name" class="flex items-center gap-3 py-1.5">
           <span class="keeps-color flex border border-hair" aria-hidden="true">
             <span class="h-7 w-10" :style="{ backgroundColor: one.before }"></span>

@@ -8,11 +8,13 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.strategies import hexes
-from tests.takes import FAILING, take_of
+from tests.takes import FAILING, TAKE, take_of
+from tonada.core.color.contrast import luminance_of
 from tonada.core.color.wcag import Level
-from tonada.core.mends.all_pairs import mend_all
+from tonada.core.mends.all_pairs import BRAND, GROUNDS, MIDDLE, mend_all
+from tonada.core.mends.one_pair import is_held
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.take.take import Role
+from tonada.core.take.take import Role, Take
 
 
 @given(st.lists(hexes, min_size=1, max_size=3, unique=True), st.sampled_from(["AA", "AAA"]))
@@ -50,3 +52,66 @@ def test_what_can_be_mended_is_although_something_else_can_t() -> None:
 def test_a_take_that_passes_is_left_as_it_is() -> None:
     night = take_of("#2b3a8c").turned()
     assert mend_all(night).take == night
+
+
+BLUES = take_of("#1f4e8c", "#4a86c8", "#9cc3ea", "#0d2a4d")
+
+
+def on_swatch(take: Take, value: str, *given: Role) -> Take:
+    """Return the take with roles on a swatch itself."""
+    swatch = next(one.id for one in take.swatches if one.hex == value)
+    roles = (replace(one, swatch=swatch, step=None) if one.role in given else one for one in take.roles)
+    return replace(take, roles=tuple(roles))
+
+
+def test_a_text_on_a_held_swatch_moves_to_a_step_of_it_and_the_page_is_not_turned() -> None:
+    mended = mend_all(on_swatch(BLUES, "#4a86c8", Role.INK))
+    assert mended.impossible == ()
+    assert [one.name for one in mended.moved] == ["Ink"]
+    ink = mended.take.assignment(Role.INK)
+    assert ink.step is not None
+    assert ink.swatch == next(one.id for one in BLUES.swatches if one.hex == "#4a86c8")
+    assert mended.take.hex_of(Role.PAPER) == BLUES.hex_of(Role.PAPER)
+
+
+def test_what_can_t_be_is_given_up_alone_and_another_text_is_named() -> None:
+    """Deep is held and light, so that Paper can't be read on it; Link beside it still gets its step."""
+    mended = mend_all(on_swatch(BLUES, "#9cc3ea", Role.DEEP, Role.LINK))
+    (said,) = mended.impossible
+    assert said.startswith("Paper on Deep reaches 1.7")
+    assert said.endswith("Deep is held. Ink would do as its text.")
+    assert [one.name for one in mended.moved] == ["Link"]
+
+
+@given(st.data())
+@settings(max_examples=12, deadline=None)
+def test_no_plan_turns_a_ground_moves_what_is_held_or_costs_a_pair(data: st.DataObject) -> None:
+    owners = [one.id for one in BLUES.swatches]
+    steps = st.sampled_from([None, 3, 5, 7])
+    roles = tuple(
+        replace(one, swatch=data.draw(st.sampled_from(owners)), step=data.draw(steps))
+        if data.draw(st.integers(0, 3)) == 0
+        else one
+        for one in BLUES.roles
+    )
+    take = replace(BLUES, roles=roles)
+    mended = mend_all(take)
+    for ground in GROUNDS:
+        before, after = (luminance_of(one.hex_of(ground)) for one in (take, mended.take))
+        assert (before >= MIDDLE) == (after >= MIDDLE)
+    held = {one.id: one.hex for one in take.swatches if one.held}
+    assert {one.id: one.hex for one in mended.take.swatches if one.id in held} == held
+    for role in BRAND:
+        if take.has_role(role) and is_held(take, role):
+            assert mended.take.assignment(role) == take.assignment(role)
+    passing = [sum(pair.short_by <= 0 for pair in evaluate(one).pairs) for one in (take, mended.take)]
+    assert passing[1] >= passing[0]
+    assert bool(mended.size) == bool(mended.moved)
+    invisible = [pair for pair in mended.take.pairs if pair not in take.pairs]
+    assert invisible == []
+
+
+def test_the_size_of_a_plan_is_said_in_words() -> None:
+    assert mend_all(TAKE).size == ""
+    large = mend_all(on_swatch(BLUES, "#4a86c8", Role.INK)).size
+    assert large == "Large: 1 colour, Ink the most, by 0.26. 3 more pairs pass."

@@ -3,7 +3,8 @@
 Only luminance decides whether a pair passes. So each colour that may move gets a column of
 candidates from dark to light, of its own hue (a role on a step: the steps of its ramp), each with
 what it costs: deltaEOK times the share of the page. The cheapest choice of one candidate each, with
-every pair passing, is cheapest.py's to find.
+every pair passing, is cheapest.py's to find. A light ground stays light and a dark one dark; a held
+swatch stays as it is, but what is no brand role may move to a step of it.
 """
 
 from __future__ import annotations
@@ -26,17 +27,25 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
 )
 from tonada.core.mends.cheapest import Candidates, cheapest_choice
-from tonada.core.mends.one_pair import is_held
+from tonada.core.mends.one_pair import is_held, mends_for_pair
 from tonada.core.pairs.evaluation import PairFigures, evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
 from tonada.core.take.key import read_key, step_key
+from tonada.core.take.parts import ACCENTS
 from tonada.core.take.recolor import recolor_many
-from tonada.core.take.take import Take
+from tonada.core.take.take import Role, Take
 
 CANDIDATES: Final = 160
 # So that a colour without a share still counts.
 LEAST_WEIGHT: Final = 0.02
 _ROUNDS: Final = 4
+# What gives a page its side, and the luminance at which white and black are equally far.
+GROUNDS: Final = frozenset((Role.PAPER, Role.MIST, Role.DEEP))
+MIDDLE: Final = (1.05 * 0.05) ** 0.5 - 0.05
+BRAND: Final = frozenset((Role.PRIMARY, Role.SECONDARY, *ACCENTS))
+# A change is slight up to this deltaEOK: side by side it is seen, on a page hardly; large from the next.
+SLIGHT: Final = 0.05
+LARGE: Final = 0.15
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,22 +60,29 @@ class Moved:
 
 @dataclass(frozen=True, slots=True)
 class MendedTake:
-    """take: with every change. moved: what changed. impossible: a sentence for each pair that still
-    falls short, with the held colours that make it so."""
+    """take: with every change. moved: what changed. size: a sentence of how much that is, and for what.
+
+    impossible: a sentence for each pair that still falls short, with the held colours that make it so.
+    """
 
     take: Take
     moved: tuple[Moved, ...]
+    size: str
     impossible: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class _Mover:
-    """A colour that may move: a free swatch, or a role on a step. steps: None for a swatch."""
+    """A colour that may move: a free swatch, or a role on a step. steps: None for a swatch.
+
+    allowed: which of the candidates it may be, whatever the pairs.
+    """
 
     key: str
     hexes: tuple[Hex, ...]
     steps: tuple[int, ...] | None
     candidates: Candidates
+    allowed: NDArray[np.bool_]
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,7 +111,8 @@ def mend_all(take: Take) -> MendedTake:
         mended = without_ground_pairs(after)
         given_up |= lost
     short = [one for one in evaluate(mended).pairs if one.short_by > 0]
-    return MendedTake(mended, _moves(take, mended), tuple(_why(mended, one) for one in short))
+    moved = _moves(take, mended)
+    return MendedTake(mended, moved, _size(take, mended, moved), tuple(_why(mended, one) for one in short))
 
 
 def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
@@ -124,25 +141,30 @@ def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
     by_key: dict[str, int] = {}
     place: dict[str, int] = {}
     for end in ends:
-        if read_key(end).value or take.overlay(end) or is_held(take, end):
+        if read_key(end).value or take.overlay(end):
             continue
         owner, step = take.owner_of(end)
-        if step is not None and not take.has_role(end):
+        stays = is_held(take, end)
+        if (step is not None or stays) and not _may_change_step(take, end, stays=stays):
             continue
-        key = owner if step is None else end
+        key = owner if step is None and not stays else end
         if key not in by_key:
             by_key[key] = len(movers)
-            cell = step_key(owner, step)
-            weight = max(LEAST_WEIGHT, shares.get(cell, 0.0))
+            weight = max(LEAST_WEIGHT, shares.get(step_key(owner, step), 0.0))
             movers.append(_mover(take, key, owner, step, weight))
         place[end] = by_key[key]
     return movers, place
 
 
+def _may_change_step(take: Take, end: str, *, stays: bool) -> bool:
+    """Say whether a role may move along its ramp: off a held swatch only what isn't the brand itself."""
+    return take.has_role(end) and not (stays and end in BRAND)
+
+
 def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) -> _Mover:
     """Return a mover with its present value first."""
     now = take.value_at(owner, step)
-    if step is None:
+    if key == owner:
         _, chroma, hue = hex_to_oklch(now)
         grid = np.linspace(0, 1, CANDIDATES)
         kept = chroma if chroma >= 0.02 else 0.0
@@ -150,12 +172,17 @@ def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) ->
         hexes = (now, *(srgb8_to_hex(color) for color in nearest_of_hue(places)))
         steps = None
     else:
-        ramp = take.ramp(owner).hexes
-        order = [step - 1, *(number for number in range(len(ramp)) if number != step - 1)]
-        hexes, steps = tuple(ramp[number] for number in order), tuple(number + 1 for number in order)
+        ramp = take.ramp(owner)
+        first = ramp.own if step is None else step - 1
+        order = [first, *(number for number in range(len(ramp.hexes)) if number != first)]
+        hexes, steps = tuple(ramp.hexes[number] for number in order), tuple(number + 1 for number in order)
     colors = hexes_to_srgb8(hexes)
     lab = srgb8_to_oklab(colors)
-    return _Mover(key, hexes, steps, Candidates(relative_luminance(colors), weight * delta_e_ok(lab, lab[0])))
+    luminance = relative_luminance(colors)
+    allowed = np.ones(len(hexes), dtype=bool)
+    if GROUNDS & {key, *(take.roles_of(owner) if key == owner else ())}:
+        allowed = (luminance >= MIDDLE) == (luminance[0] >= MIDDLE)
+    return _Mover(key, hexes, steps, Candidates(luminance, weight * delta_e_ok(lab, lab[0])), allowed)
 
 
 def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
@@ -187,15 +214,16 @@ def _solve(
     dropped: set[str] = set()
     left = list(needs)
     while (found := _cheapest(movers, members, left)) is None:
-        lost = _in_the_way(movers, left)
+        lost = _in_the_way(movers, members, left)
         dropped.add(lost.pair.id)
         left.remove(lost)
     return found, dropped
 
 
-def _in_the_way(movers: Sequence[_Mover], needs: Sequence[_Need]) -> _Need:
+def _in_the_way(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> _Need:
     """Return the pair to give up: one that no candidate can meet, else the shortest of a mover whose
-    fixed pairs contradict each other, else the shortest of all."""
+    fixed pairs contradict each other, else the shortest without which all others can pass, else the
+    shortest of all."""
     by_mover: dict[int, list[_Need]] = {}
     for need in needs:
         mover = need.one if need.other is None else need.other if need.one is None else None
@@ -206,7 +234,15 @@ def _in_the_way(movers: Sequence[_Mover], needs: Sequence[_Need]) -> _Need:
         hopeless = [need for need, mask in zip(own, met, strict=True) if not mask.any()]
         if hopeless or not np.logical_and.reduce(met).any():
             return max(hopeless or own, key=_shortness)
-    return max(needs, key=_shortness)
+    ranked = sorted(needs, key=_shortness, reverse=True)
+    return next(
+        (
+            need
+            for need in ranked
+            if _cheapest(movers, members, [one for one in needs if one is not need]) is not None
+        ),
+        ranked[0],
+    )
 
 
 def _shortness(need: _Need) -> tuple[float, str]:
@@ -214,14 +250,13 @@ def _shortness(need: _Need) -> tuple[float, str]:
 
 
 def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
-    """Say of each candidate whether it passes against what stays."""
-    return np.asarray(
-        ratio_of_luminances(mover.candidates.luminance, np.array(need.fixed)) >= need.pair.needed
-    )
+    """Say of each candidate whether it passes against what stays, and may be taken."""
+    ratios = ratio_of_luminances(mover.candidates.luminance, np.array(need.fixed))
+    return np.asarray((ratios >= need.pair.needed) & mover.allowed)
 
 
 def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> dict[int, int] | None:
-    masks = {number: np.ones(len(movers[number].hexes), dtype=bool) for number in members}
+    masks = {number: movers[number].allowed for number in members}
     between: dict[tuple[int, int], NDArray[np.bool_]] = {}
     for need in needs:
         if need.one is not None and need.other is not None:
@@ -268,11 +303,32 @@ def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
     )
 
 
+def _size(before: Take, after: Take, moved: Sequence[Moved]) -> str:
+    """Say in words how much changes, and how many pairs pass by it."""
+    if not moved:
+        return ""
+    largest = max(moved, key=lambda one: one.difference)
+    passing = [sum(one.short_by <= 0 for one in evaluate(take).pairs) for take in (before, after)]
+    gained = passing[1] - passing[0]
+    counts = f"{len(moved)} colour{'s' if len(moved) > 1 else ''}"
+    gain = f"{gained} more pair{'s' if gained != 1 else ''} pass"
+    if largest.difference < SLIGHT:
+        return f"Slight: {counts} and hardly to be seen on a page. {gain}."
+    how = f"{largest.name} the most, by {largest.difference:.2f}"
+    if largest.difference < LARGE:
+        return f"To be seen: {counts}, {how}. {gain}."
+    if gained < len(moved):
+        return f"Much for little: {counts}, {how}, and only {gain}. Releasing a held colour may cost less."
+    return f"Large: {counts}, {how}. {gain}."
+
+
 def _why(take: Take, pair: PairFigures) -> str:
     held = [take.display_name(key) for key in (pair.text, pair.ground) if is_held(take, key)]
     name = f"{pair.text_name} on {pair.ground_name}"
     reached = f"reaches {rounded_down(pair.ratio)} of {pair.needed:g}"
+    other = next((one for one in mends_for_pair(take, pair.id) if one.kind == "change role"), None)
+    way = f" {other.moved} would do as its text." if other else ""
     if not held:
-        return f"{name} {reached}: other pairs leave it no room."
+        return f"{name} {reached}: other pairs leave it no room.{way}"
     is_are = "is" if len(held) == 1 else "are"
-    return f"{name} {reached}: {' and '.join(held)} {is_are} held."
+    return f"{name} {reached}: {' and '.join(held)} {is_are} held.{way}"

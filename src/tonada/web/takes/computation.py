@@ -82,7 +82,12 @@ def list_mends(body: MendsBody) -> Response:
 def mend_every_pair(body: EvaluateBody) -> Response:
     mended = mend_all(body.document.to_take())
     return answer_value(
-        {"document": document_json(mended.take), "moved": mended.moved, "impossible": mended.impossible}
+        {
+            "document": document_json(mended.take),
+            "moved": mended.moved,
+            "size": mended.size,
+            "impossible": mended.impossible,
+        }
     )
 
 

@@ -268,10 +268,11 @@ class MendsAnswer(Model):
 
 
 class MendedTakeAnswer(Model):
-    """All pairs mended: the take, what moved, and why the rest still falls short."""
+    """All pairs mended: the take, what moved and how much that is, and why the rest still falls short."""
 
     document: TakeDocument
     moved: tuple[Moved, ...]
+    size: str
     impossible: tuple[str, ...]
 
 
