@@ -11,8 +11,9 @@ from hypothesis import strategies as st
 
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio, relative_luminance, scale_position
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.neutrals import neutral_ramp
-from tonada.core.color.ramp import RampSettings, ramp_of, step_name
+from tonada.core.color.ramp import RampSettings, ramp_of, step_name, step_number
 from tonada.core.color.spaces import hex_to_oklch, hexes_to_srgb8, hue_distance, srgb8_to_hex, srgb8_to_oklch
 from tonada.core.errors import InputError
 
@@ -117,3 +118,30 @@ def test_a_stronger_tint_has_more_chroma_of_the_same_hue() -> None:
     )
     assert weak[1] < strong[1]
     assert hue_distance(strong[2], hex_to_oklch("#2b3a8c")[2]) < 3
+
+
+@pytest.mark.parametrize("value", ["#010001", "#000001", "#020202", "#2b2b33", "#fdfdff", "#111013"])
+def test_the_ramp_of_a_near_neutral_is_a_neutral_s(value: str) -> None:
+    own = hex_to_oklch(value)[1]
+    assert own < NEUTRAL_BELOW
+    assert all(hex_to_oklch(step)[1] <= own + 0.004 for step in ramp_of(value).hexes)
+    tinted = neutral_ramp(value, 1.0, 11, "lightness").hexes
+    assert all(hex_to_oklch(step)[1] <= own + 0.004 for step in tinted)
+
+
+def test_eleven_steps_are_numbered_as_stylesheets_do_and_others_evenly() -> None:
+    assert [step_number(row, 11) for row in range(11)] == [
+        50,
+        100,
+        200,
+        300,
+        400,
+        500,
+        600,
+        700,
+        800,
+        900,
+        950,
+    ]
+    assert [step_number(row, 4) for row in range(4)] == [50, 350, 650, 950]
+    assert step_name(1, ramp_of("#2b3a8c"), "numbers") == "100"

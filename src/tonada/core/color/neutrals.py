@@ -8,7 +8,7 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 
 from tonada.core.color.contrast import FLARE, LUMINANCE_WEIGHTS, scale_position
-from tonada.core.color.hue_rules import nearest_of_hue
+from tonada.core.color.hue_rules import NEUTRAL_BELOW, nearest_of_hue
 from tonada.core.color.ramp import LEAST_STEPS, MOST_STEPS, Ramp
 from tonada.core.color.spaces import (
     Floats,
@@ -34,7 +34,7 @@ DARK_END: Final = 0.17
 def neutral_ramp(tint: Hex | None, strength: float, steps: int, spacing: Spacing) -> Ramp:
     """Return greys with the hue of `tint`; None, or a tint without a hue, gives pure ones.
 
-    strength   0 for pure to 1 for a chroma of STRONGEST
+    strength   0 for pure to 1 for a chroma of STRONGEST, or that of a near-neutral tint
     steps      3 to 21
     spacing    even on the contrast scale, or in OKLCH lightness
 
@@ -46,7 +46,9 @@ def neutral_ramp(tint: Hex | None, strength: float, steps: int, spacing: Spacing
         raise InputError("The strength of a tint is 0 to 1.", field="strength")
     hue, chroma = 0.0, 0.0
     if tint is not None and hex_to_oklch(tint)[1] > 1e-6:
-        hue, chroma = hex_to_oklch(tint)[2], strength * STRONGEST
+        _, own, hue = hex_to_oklch(tint)
+        # The trace of a hue that a near-neutral has is not made more of.
+        chroma = strength * (STRONGEST if own >= NEUTRAL_BELOW else min(STRONGEST, own))
     colors = _by_contrast(hue, chroma, steps) if spacing == "contrast" else _by_lightness(hue, chroma, steps)
     return Ramp(colors, steps // 2)
 

@@ -10,7 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color.contrast import contrast_ratio
-from tonada.core.color.hue_rules import nearest_of_hue
+from tonada.core.color.hue_rules import NEUTRAL_BELOW, nearest_of_hue
 from tonada.core.color.spaces import (
     Floats,
     Hex,
@@ -32,6 +32,9 @@ MOST_MIXED: Final = 20
 # Where an even ramp begins and ends in OKLCH lightness; a swatch beyond becomes the end itself.
 LIGHT_END: Final = 0.975
 DARK_END: Final = 0.185
+ELEVEN: Final = (50, 100, 200, 300, 400, 500, 600, 700, 800, 900, 950)
+# How fast a step may have more chroma than its swatch, once that is no neutral.
+CHROMA_GROWS: Final = 3.0
 # Six of eleven steps apart is enough for text; so are the same parts of a longer or shorter ramp.
 PROMISED_RATIO: Final = TEXT_RATIO
 PROMISED_STEPS: Final = 6
@@ -120,14 +123,23 @@ def _unevenness(lightness: float, own: int, steps: int) -> float:
 
 
 def _shaded(value: Hex, lightnesses: Floats, own: int) -> NDArray[np.uint8]:
-    """Return the colours of these lightnesses: hue held, chroma the same share of what sRGB has there."""
+    """Return the colours of these lightnesses: hue held, chroma the same share of what sRGB has there.
+
+    But not more than most_chroma: near black and white a trace of a hue is all that sRGB has.
+    """
     lightness, chroma, hue = hex_to_oklch(value)
     limits = largest_chroma(np.append(lightnesses, lightness), np.full(len(lightnesses) + 1, hue))
     share = min(1.0, chroma / limits[-1]) if limits[-1] > 1e-6 else 0.0
     hues = np.full(len(lightnesses), hue)
-    colors = nearest_of_hue(np.stack([lightnesses, share * limits[:-1], hues], axis=-1))
+    chromas = np.minimum(share * limits[:-1], most_chroma(chroma))
+    colors = nearest_of_hue(np.stack([lightnesses, chromas, hues], axis=-1))
     colors[own] = hex_to_srgb8(value)
     return colors
+
+
+def most_chroma(chroma: float) -> float:
+    """Return the most chroma that a step may have: of a near-neutral no more than its own."""
+    return chroma + CHROMA_GROWS * max(0.0, chroma - NEUTRAL_BELOW)
 
 
 def _promised(colors: NDArray[np.uint8]) -> float:
@@ -136,15 +148,24 @@ def _promised(colors: NDArray[np.uint8]) -> float:
     return float(contrast_ratio(colors[:-apart], colors[apart:]).min())
 
 
+def step_number(number: int, count: int) -> int:
+    """Return what a step, counted from 0, is numbered: 50 for the lightest to 950 for the darkest.
+
+    Eleven are 50, 100, 200 … 900, 950, as stylesheets number them; others are spread evenly, in tens.
+    """
+    if count == len(ELEVEN):
+        return ELEVEN[number]
+    return int(np.floor((50 + 900 * number / max(1, count - 1)) / 10 + 0.5)) * 10
+
+
 def step_name(number: int, ramp: Ramp, scheme: StepNames) -> str:
     """Return the name of a step, counted from 0, to stand behind the swatch's name; empty for the swatch.
 
     words     “light”, “lighter 2” …, “dark”, “darker 2” …
-    numbers   50 for the lightest to 950 for the darkest, the others spread between in fifties
+    numbers   see step_number
     """
-    count = len(ramp.hexes)
     if scheme == "numbers":
-        return str(int(np.floor((50 + 900 * number / max(1, count - 1)) / 10 + 0.5)) * 10)
+        return str(step_number(number, len(ramp.hexes)))
     away = number - ramp.own
     if away == 0:
         return ""

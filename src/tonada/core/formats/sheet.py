@@ -10,6 +10,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
+from tonada.core.color.ramp import step_number
 from tonada.core.color.spaces import Hex
 from tonada.core.color.writing import CSS_NOTATIONS, WrittenAs, written
 from tonada.core.errors import InputError
@@ -171,9 +172,7 @@ def _owner_words(take: Take) -> dict[str, tuple[str, ...]]:
 
 
 def _number(take: Take, owner: str, step: int) -> str:
-    """Return 50 to 950, evenly: the lightest step is 50."""
-    count = len(take.ramp(owner).hexes)
-    return str(round((50 + 900 * (step - 1) / max(1, count - 1)) / 10) * 10)
+    return str(step_number(step - 1, len(take.ramp(owner).hexes)))
 
 
 def _steps(take: Take, owners: dict[str, tuple[str, ...]]) -> list[Value]:

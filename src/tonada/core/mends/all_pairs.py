@@ -316,7 +316,7 @@ def _size(before: Take, after: Take, moved: Sequence[Moved]) -> str:
         return f"Slight: {counts} and hardly to be seen on a page. {gain}."
     how = f"{largest.name} the most, by {largest.difference:.2f}"
     if largest.difference < LARGE:
-        return f"To be seen: {counts}, {how}. {gain}."
+        return f"Visible: {counts}, {how}. {gain}."
     if gained < len(moved):
         return f"Much for little: {counts}, {how}, and only {gain}. Releasing a held colour may cost less."
     return f"Large: {counts}, {how}. {gain}."
