@@ -912,6 +912,16 @@ export interface components {
             name: string | null;
         };
         /**
+         * Began
+         * @description What a swatch was before a character, or before varying.
+         */
+        Began: {
+            /** Swatch */
+            swatch: string;
+            /** Hex */
+            hex: string;
+        };
+        /**
          * ChosenSlotModel
          * @description A slot of a destination that was filled by hand.
          */
@@ -1008,6 +1018,11 @@ export interface components {
              */
             web_safe: boolean;
             /**
+             * Shaped From
+             * @default []
+             */
+            shaped_from: components["schemas"]["Began"][];
+            /**
              * Seed
              * @default null
              */
@@ -1016,7 +1031,7 @@ export interface components {
              * Varied From
              * @default []
              */
-            varied_from: components["schemas"]["VariedFrom"][];
+            varied_from: components["schemas"]["Began"][];
         };
         /**
          * NeutralModel
@@ -1309,6 +1324,7 @@ export interface components {
              *       "chroma": null,
              *       "span": null,
              *       "web_safe": false,
+             *       "shaped_from": [],
              *       "seed": null,
              *       "varied_from": []
              *     }
@@ -1384,13 +1400,6 @@ export interface components {
             element: components["schemas"]["Element"];
             /** Key */
             key: string;
-        };
-        /** VariedFrom */
-        VariedFrom: {
-            /** Swatch */
-            swatch: string;
-            /** Hex */
-            hex: string;
         };
         /** SessionAnswer */
         SessionAnswer: {
@@ -1925,10 +1934,12 @@ export interface components {
          * Character
          * @description Targets for what is free in a palette.
          *
-         *     lightness  OKLCH lightness in the middle of the brand colours, 0 to 1
-         *     chroma     share of the largest chroma that sRGB has at a colour's lightness and hue, 0 to 1
-         *     span       distance between the lightest and the darkest of them, in lightness
-         *     says       what it looks like, in a few words
+         *     lightness    OKLCH lightness in the middle of the brand colours, 0 to 1
+         *     chroma       share of the largest chroma that sRGB has at a colour's lightness and hue, 0 to 1
+         *     span         distance between the lightest and the darkest of them, in lightness
+         *     says         what it looks like, in a few words
+         *     most_chroma  the most chroma in absolute terms, whatever sRGB has
+         *     to_cusp      how far a colour goes to the lightness at which its hue is strongest, 0 to 1
          */
         Character: {
             /** Name */
@@ -1941,6 +1952,16 @@ export interface components {
             span: number;
             /** Says */
             says: string;
+            /**
+             * Most Chroma
+             * @default 0.4
+             */
+            most_chroma: number;
+            /**
+             * To Cusp
+             * @default 0
+             */
+            to_cusp: number;
         };
         /**
          * RuleAnswer
@@ -2124,6 +2145,7 @@ export interface components {
          * @description anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
          *
          *     hue: of the anchor, 0 where it has none.
+         *     chroma, span: of the coloured swatches together, as Measured has them; 0 where there is none.
          *     lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
          */
         Stave: {
@@ -2145,6 +2167,10 @@ export interface components {
             near_end: number;
             /** Flags */
             flags: components["schemas"]["Flag"][];
+            /** Chroma */
+            chroma: number;
+            /** Span */
+            span: number;
         };
         /**
          * SwatchFigures

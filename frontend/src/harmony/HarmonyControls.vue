@@ -7,6 +7,9 @@ import { formatFixed } from '@/ui/format'
 const props = defineProps<{
   harmony: Harmony
   vocabulary: HarmonyVocabulary
+  /** What the colours have together, which the sliders start at. */
+  chroma: number
+  span: number
   isVarying: boolean
 }>()
 const emit = defineEmits<{
@@ -21,13 +24,11 @@ const emit = defineEmits<{
 const rule = computed(() => props.vocabulary.rules.find((one) => one.name === props.harmony.rule))
 const hasSpread = computed(() => rule.value && rule.value.least < rule.value.most)
 const spread = computed(() => props.harmony.spread ?? rule.value?.spread ?? 0)
-const character = computed(
-  () =>
-    props.vocabulary.characters.find((one) => one.name === props.harmony.character) ??
-    props.vocabulary.characters.find((one) => one.name === 'crisp'),
+const character = computed(() =>
+  props.vocabulary.characters.find((one) => one.name === props.harmony.character),
 )
-const chroma = computed(() => props.harmony.chroma ?? character.value?.chroma ?? 0.8)
-const span = computed(() => props.harmony.span ?? character.value?.span ?? 0.4)
+const chroma = computed(() => props.harmony.chroma ?? character.value?.chroma ?? props.chroma)
+const span = computed(() => props.harmony.span ?? character.value?.span ?? props.span)
 const characters = computed(() => [
   { value: '', label: 'Character: as it is' },
   ...props.vocabulary.characters.map((one) => ({
@@ -49,6 +50,11 @@ const openAngle = computed(() => {
 
 const valueOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? Number(event.target.value) : 0
+/** Out of its range, the nearest the rule allows. */
+function setSpread(event: Event, least: number, most: number) {
+  emit('spread', Math.round(Math.min(most, Math.max(least, valueOf(event)))))
+  emit('keep')
+}
 const shape = (changes: Partial<Harmony>) => {
   emit('shape', { ...props.harmony, ...changes })
 }
@@ -78,21 +84,34 @@ function setCharacter(name: string) {
         Fewer
       </button>
     </span>
-    <label v-else class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">
+    <span v-else class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">
       Spread
-      <input
-        type="range"
-        class="slider w-18"
-        :min="rule?.least ?? 0"
-        :max="rule?.most ?? 0"
-        step="1"
-        :disabled="!hasSpread"
-        :value="spread"
-        @input="emit('spread', valueOf($event))"
-        @change="emit('keep')"
-      />
-      <span class="value w-8.5">{{ hasSpread ? `${Math.round(spread)}°` : '–' }}</span>
-    </label>
+      <template v-if="hasSpread && rule">
+        <input
+          type="range"
+          class="slider w-18"
+          :min="rule.least"
+          :max="rule.most"
+          step="1"
+          aria-label="Spread"
+          :value="spread"
+          @input="emit('spread', valueOf($event))"
+          @change="emit('keep')"
+        />
+        <input
+          type="number"
+          class="field w-14! px-1.5!"
+          aria-label="Spread in degrees"
+          :min="rule.least"
+          :max="rule.most"
+          step="1"
+          :value="Math.round(spread)"
+          @change="setSpread($event, rule.least, rule.most)"
+        />
+        <span aria-hidden="true">°</span>
+      </template>
+      <span v-else>fixed by the rule</span>
+    </span>
     <label class="flex items-center gap-2">
       Chroma
       <input

@@ -150,6 +150,8 @@ function chooseVariation(document: TakeDocument) {
         <HarmonyControls
           :harmony="harmony"
           :vocabulary="vocabulary"
+          :chroma="take.evaluation?.stave.chroma ?? 0"
+          :span="take.evaluation?.stave.span ?? 0"
           :is-varying="isVarying"
           @spread="setSpread"
           @angles="setAngles"

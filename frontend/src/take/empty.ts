@@ -19,6 +19,7 @@ export const EMPTY_TAKE: TakeDocument = {
     span: null,
     web_safe: false,
     seed: null,
+    shaped_from: [],
     varied_from: [],
   },
   neutrals: [],

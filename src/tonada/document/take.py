@@ -171,9 +171,15 @@ class SchemeModel(Model):
         )
 
 
-class VariedFrom(Model):
+class Began(Model):
+    """What a swatch was before a character, or before varying."""
+
     swatch: Identifier
     hex: HexText
+
+
+# The fields of the harmony that hold such beginnings.
+BEGINNINGS = ("shaped_from", "varied_from")
 
 
 class HarmonyModel(Model):
@@ -189,20 +195,25 @@ class HarmonyModel(Model):
     chroma: Share | None = None
     span: Share | None = None
     web_safe: bool = False
+    shaped_from: Annotated[tuple[Began, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
     seed: Annotated[int, Field(ge=1)] | None = None
-    varied_from: Annotated[tuple[VariedFrom, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
+    varied_from: Annotated[tuple[Began, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
 
     def to_settings(self) -> palette.HarmonySettings:
-        fields = {name: getattr(self, name) for name in type(self).model_fields if name != "varied_from"}
-        return palette.HarmonySettings(
-            **fields, varied_from=tuple((one.swatch, one.hex) for one in self.varied_from)
-        )
+        fields = {name: getattr(self, name) for name in type(self).model_fields if name not in BEGINNINGS}
+        began: dict[str, Any] = {
+            name: tuple((one.swatch, one.hex) for one in getattr(self, name)) for name in BEGINNINGS
+        }
+        return palette.HarmonySettings(**fields, **began)
 
     @classmethod
     def of(cls, settings: palette.HarmonySettings) -> HarmonyModel:
-        fields = {name: getattr(settings, name) for name in cls.model_fields if name != "varied_from"}
-        began = tuple(VariedFrom(swatch=key, hex=value) for key, value in settings.varied_from)
-        return cls(**fields, varied_from=began)
+        fields = {name: getattr(settings, name) for name in cls.model_fields if name not in BEGINNINGS}
+        began: dict[str, Any] = {
+            name: tuple(Began(swatch=key, hex=value) for key, value in getattr(settings, name))
+            for name in BEGINNINGS
+        }
+        return cls(**fields, **began)
 
 
 # A drag sends the same pairs again and again.
@@ -276,7 +287,8 @@ def document_json(take: palette.Take) -> dict[str, Any]:
     Swatches, roles, pairs and the like are written as they are: a tenth of the time, in every drag.
     """
     harmony = {name: getattr(take.harmony, name) for name in HarmonyModel.model_fields}
-    harmony["varied_from"] = [{"swatch": key, "hex": value} for key, value in take.harmony.varied_from]
+    for name in BEGINNINGS:
+        harmony[name] = [{"swatch": key, "hex": value} for key, value in getattr(take.harmony, name)]
     return {
         "format": FORMAT,
         "level": take.level,

@@ -8,24 +8,22 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Final
 
-import numpy as np
-
 from tonada.core.color.hue_rules import FREE, NEUTRAL_BELOW, color_at, rule_angles, spread_at
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.placing import color_at_position, same_luminance, settled, web_safe
-from tonada.core.color.spaces import (
-    Hex,
-    hex_to_oklch,
-    largest_chroma,
-)
+from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.errors import InputError
-from tonada.core.harmony.character import CHARACTERS, Character
+from tonada.core.harmony.character import CHARACTERS, Character, Measured, measured
 from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import SIGNALS, Origin, Role, Swatch, Take
 
 # A swatch this close to an angle, in degrees, stands there; a held one farther away has no seat.
 SEATED_WITHIN: Final = 12.0
+# What the origin of a swatch says of the character that it has, or had.
+IN_CHARACTER: Final = "in the character “"
+OWN_CHARACTER: Final = "own"
+BEFORE_CHARACTER: Final = "as it was before a character"
 # What stands under and in text is made to be read, not to harmonise.
 READING_ROLES: Final = frozenset(
     (Role.PAPER, Role.MIST, Role.DEEP, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
@@ -143,25 +141,56 @@ def shape(take: Take) -> Take:
     """Return the take with its free members, and a free anchor, in the take's character.
 
     Ranked by lightness they stand evenly over the span; chroma is a share of the most that sRGB
-    has there. Hues stay.
+    has there. Hues stay. It starts from what was there before the character that is on, so that no
+    number of characters wears a colour down; without one, that is what comes back.
     """
+    began = {one.id: one.hex for one in take.swatches} | dict(shaped_from(take))
+    take = recolor_many(take, dict(shaped_from(take)), BEFORE_CHARACTER, "harmony")
+    take = replace(take, harmony=replace(take.harmony, shaped_from=()))
+    values = _in_character(take)
+    name = take.harmony.character or OWN_CHARACTER
+    shaped = recolor_many(take, _limited(take, values), f"{IN_CHARACTER}{name}”", "harmony")
+    kept = tuple((key, began[key]) for key in values)
+    return replace(shaped, harmony=replace(shaped.harmony, shaped_from=kept))
+
+
+def _in_character(take: Take) -> dict[str, Hex]:
+    """Return the values of what is free: by its rank in the character, or as the sliders move the whole."""
     character = character_of(take)
+    members = sorted(shaped_members(take), key=lambda one: hex_to_oklch(one.hex)[0])
+    if character is None or not members:
+        return {}
+    if take.harmony.character is None:
+        now = measured([one.hex for one in members])
+        wanted = Measured(character.lightness, character.chroma, character.span)
+        return {one.id: now.moved(one.hex, wanted) for one in members if not one.held}
+    last = max(1, len(members) - 1)
+    ranks = [rank / last - 0.5 if len(members) > 1 else 0.0 for rank in range(len(members))]
+    return {
+        one.id: character.place(one.hex, rank)
+        for one, rank in zip(members, ranks, strict=True)
+        if not one.held
+    }
+
+
+def shaped_members(take: Take) -> tuple[Swatch, ...]:
+    """Return what a character is over: the anchor, where it has a hue, and the chord."""
     anchor = anchor_of(take)
-    if character is None or anchor is None:
-        return take
-    members = [one for one in (anchor, *chord_members(take)) if _chroma(one) >= NEUTRAL_BELOW]
-    members.sort(key=lambda one: hex_to_oklch(one.hex)[0])
-    values = {}
-    for rank, swatch in enumerate(members):
-        if not swatch.held:
-            place = rank / (len(members) - 1) - 0.5 if len(members) > 1 else 0.0
-            values[swatch.id] = _in_character(swatch.hex, character, place)
-    note = f"in the character “{character.name}”"
-    return recolor_many(take, _limited(take, values), note, "harmony")
+    if anchor is None:
+        return ()
+    return tuple(one for one in (anchor, *chord_members(take)) if _chroma(one) >= NEUTRAL_BELOW)
+
+
+def shaped_from(take: Take) -> tuple[tuple[str, Hex], ...]:
+    """Return what swatches were before their character, of those that nothing else has changed since."""
+    there = {one.id for one in take.swatches if one.origin.note.startswith(IN_CHARACTER)}
+    return tuple(one for one in take.harmony.shaped_from if one[0] in there)
 
 
 def character_of(take: Take) -> Character | None:
     """Return the take's character with what was changed about it; None where it has none.
+
+    What was changed without one is changed about what its colours have.
 
     Raises InputError for an unknown name.
     """
@@ -171,13 +200,21 @@ def character_of(take: Take) -> Character | None:
     own = (settings.lightness, settings.chroma, settings.span)
     if settings.character is None and all(value is None for value in own):
         return None
-    base = CHARACTERS[settings.character or "crisp"]
+    base = CHARACTERS[settings.character] if settings.character is not None else _as_it_is(take)
     return replace(
         base,
         lightness=base.lightness if settings.lightness is None else settings.lightness,
         chroma=base.chroma if settings.chroma is None else settings.chroma,
         span=base.span if settings.span is None else settings.span,
     )
+
+
+def _as_it_is(take: Take) -> Character:
+    members = shaped_members(take)
+    if not members:
+        return CHARACTERS["crisp"]
+    now = measured([one.hex for one in members])
+    return Character(OWN_CHARACTER, now.lightness, now.chroma, now.span, "as it is")
 
 
 def place(take: Take, where: Place) -> Take:
@@ -205,7 +242,7 @@ def add_partner(take: Take, angle: float) -> Take:
     hue = hex_to_oklch(anchor.hex)[2] + angle
     character = character_of(take)
     value = _at_hue(anchor.hex, hue)
-    value = _in_character(value, character, 0.25) if character else value
+    value = character.place(value, 0.25) if character else value
     value = web_safe(value) if take.harmony.web_safe else value
     name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
@@ -280,14 +317,6 @@ def _limited(take: Take, values: dict[str, Hex]) -> dict[str, Hex]:
 def _at_hue(value: Hex, hue: float) -> Hex:
     lightness, chroma, _ = hex_to_oklch(value)
     return color_at(lightness, chroma, hue)
-
-
-def _in_character(value: Hex, character: Character, place: float) -> Hex:
-    """Return a colour of the same hue; place: -0.5 for the darkest of the span to 0.5 for the lightest."""
-    lightness = min(0.97, max(0.12, character.lightness + place * character.span))
-    hue = hex_to_oklch(value)[2]
-    limit = float(largest_chroma(np.array(lightness), np.array(hue)))
-    return color_at(lightness, character.chroma * limit, hue)
 
 
 def _at_position(position: float, chroma: float, hue: float, ground: Hex | None) -> Hex:

@@ -19,7 +19,8 @@ from tonada.core.color.spaces import (
     oklch_to_oklab,
     oklch_to_srgb8,
 )
-from tonada.core.harmony.chord import anchor_of, ground_of, open_angles, place_of
+from tonada.core.harmony.character import Measured, measured
+from tonada.core.harmony.chord import anchor_of, ground_of, open_angles, place_of, shaped_members
 from tonada.core.take.take import Take
 
 FIELD_COLUMNS: Final = 120
@@ -50,6 +51,7 @@ class Stave:
     """anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
 
     hue: of the anchor, 0 where it has none.
+    chroma, span: of the coloured swatches together, as Measured has them; 0 where there is none.
     lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
     """
 
@@ -62,6 +64,8 @@ class Stave:
     near_start: float
     near_end: float
     flags: tuple[Flag, ...]
+    chroma: float
+    span: float
 
 
 def stave_of(take: Take) -> Stave:
@@ -76,7 +80,11 @@ def stave_of(take: Take) -> Stave:
         for position in (here - ratio_length(ratio), here + ratio_length(ratio))
         if 0 <= position <= 1
     ]
+    members = shaped_members(take)
+    figures = measured([one.hex for one in members]) if members else Measured(0.0, 0.0, 0.0)
     return Stave(
+        chroma=figures.chroma,
+        span=figures.span,
         anchor=anchor.id if anchor else None,
         ground=ground.swatch if ground else None,
         ground_name=ground.name if ground else "",

@@ -191,7 +191,8 @@ class HarmonySettings:
     spread           degrees, None for the rule's usual one; angles: those of the rule “free”
     character        a name of CHARACTERS, or None; lightness, chroma and span: where it was changed
     web_safe         new values are the nearest of the 216
-    seed             which variation this is, and varied_from what it varies: swatch ids with their values
+    shaped_from      what the swatches in a character were before: swatch ids with their values
+    seed             which variation this is, and varied_from what it varies, likewise
     """
 
     anchor: str | None = None
@@ -204,6 +205,7 @@ class HarmonySettings:
     chroma: float | None = None
     span: float | None = None
     web_safe: bool = False
+    shaped_from: tuple[tuple[str, Hex], ...] = ()
     seed: int | None = None
     varied_from: tuple[tuple[str, Hex], ...] = ()
 

@@ -64,6 +64,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
             take.harmony,
             anchor=None if take.harmony.anchor == owner else take.harmony.anchor,
             ground=None if take.harmony.ground == owner else take.harmony.ground,
+            shaped_from=tuple(one for one in take.harmony.shaped_from if one[0] != owner),
             varied_from=tuple(one for one in take.harmony.varied_from if one[0] != owner),
         ),
     )
