@@ -2220,6 +2220,8 @@ export interface components {
         /**
          * CharacterChange
          * @description Other settings; the free swatches get the lightness and chroma of the character.
+         *
+         *     Labels and headings that are as the rule gives them stay so.
          */
         CharacterChange: {
             /**
@@ -2420,7 +2422,7 @@ export interface components {
             first: number;
             /**
              * Count
-             * @default 6
+             * @default 12
              */
             count: number;
         };

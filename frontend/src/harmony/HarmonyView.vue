@@ -143,6 +143,7 @@ function chooseVariation(document: TakeDocument) {
         <VariationRow
           v-if="isVarying"
           :document="take.shown"
+          :take-id="take.take?.id ?? ''"
           :last="vocabulary.last_seed"
           @take="chooseVariation"
           @close="isVarying = false"

@@ -2,13 +2,17 @@
 import { computed, ref } from 'vue'
 import { api, given } from '@/api/client'
 import type { TakeDocument, Variation } from '@/api/types'
+import VariationCard from './VariationCard.vue'
+import { usePins } from './usePins'
 import { useFollowing } from '@/ui/useFollowing'
 
-const props = defineProps<{ document: TakeDocument; last: number }>()
+const props = defineProps<{ document: TakeDocument; takeId: string; last: number }>()
 const emit = defineEmits<{ take: [document: TakeDocument]; close: [] }>()
-const COUNT = 6
+const COUNT = 12
 
-const first = ref(props.document.harmony.seed ?? 1)
+/** Sheets of twelve: the one in which the chosen variation stands. */
+const sheetOf = (seed: number) => Math.floor((seed - 1) / COUNT) * COUNT + 1
+const first = ref(sheetOf(props.document.harmony.seed ?? 1))
 /** What the variations are drawn from; choosing one of them doesn't change it. */
 const base = computed(() => JSON.stringify([basis(props.document), first.value]))
 const { answer, problem } = useFollowing(
@@ -19,22 +23,32 @@ const { answer, problem } = useFollowing(
   },
 )
 const row = computed<readonly Variation[]>(() => answer.value?.variations ?? [])
+const { pins, isPinned, toggle } = usePins(() => props.takeId)
 
 function basis(document: TakeDocument) {
   const began = new Map(document.harmony.varied_from.map((one) => [one.swatch, one.hex]))
+  const isVaried = document.swatches.every(
+    (one) => !began.has(one.id) || one.origin.kind === 'varied',
+  )
   const { seed: _seed, varied_from: _from, ...settings } = document.harmony
   return [
-    document.swatches.map((one) => [one.id, began.get(one.id) ?? one.hex, one.held]),
-    document.roles,
+    document.swatches.map((one) => [
+      one.id,
+      (isVaried ? began.get(one.id) : undefined) ?? one.hex,
+      one.held,
+    ]),
+    document.roles.map(({ reason: _reason, ...role }) => role),
     document.level,
     settings,
   ]
 }
-const shown = (variation: Variation) =>
-  variation.document.swatches.filter(
-    (swatch) =>
-      variation.document.harmony.varied_from.some((one) => one.swatch === swatch.id) || swatch.held,
-  )
+const isChosen = (variation: Variation) =>
+  JSON.stringify(variation.document.swatches.map((one) => one.hex)) ===
+  JSON.stringify(props.document.swatches.map((one) => one.hex))
+const sheets = computed(() => [
+  { name: 'Pinned', variations: pins.value },
+  { name: '', variations: row.value },
+])
 </script>
 
 <template>
@@ -46,7 +60,7 @@ const shown = (variation: Variation) =>
     <div class="flex items-center gap-2">
       <h2 class="text-body">Variations {{ first }} to {{ Math.min(first + COUNT - 1, last) }}</h2>
       <p class="truncate text-quiet">
-        {{ problem || 'from the same start; each can be returned to by its number' }}
+        {{ problem || 'from what you see; each can be returned to by its number' }}
       </p>
       <div class="ml-auto flex gap-2">
         <button
@@ -68,39 +82,23 @@ const shown = (variation: Variation) =>
         <button type="button" class="button" @click="emit('close')">Close</button>
       </div>
     </div>
-    <ul class="mt-2 flex gap-2">
-      <li v-for="variation in row" :key="variation.seed" class="min-w-0 flex-1">
-        <button
-          type="button"
-          class="block w-full border text-left"
-          :class="
-            document.harmony.seed === variation.seed
-              ? 'border-2 border-ink'
-              : 'border-hair hover:border-ink'
-          "
-          :aria-pressed="document.harmony.seed === variation.seed"
-          @click="emit('take', variation.document)"
-        >
-          <span class="keeps-color flex h-9">
-            <span
-              v-for="swatch in shown(variation)"
-              :key="swatch.id"
-              class="flex-1"
-              :style="{ backgroundColor: swatch.hex }"
-            ></span>
-          </span>
-          <span class="block truncate px-1.5 text-small">
-            <b class="font-semibold">{{ variation.seed }}</b>
-            <span
-              v-if="variation.failing.length"
-              class="text-quiet"
-              :title="variation.problem ?? ''"
-            >
-              {{ variation.failing.length }} short</span
-            >
-          </span>
-        </button>
-      </li>
-    </ul>
+    <template v-for="sheet in sheets" :key="sheet.name">
+      <h3 v-if="sheet.name && sheet.variations.length" class="mt-2 text-quiet">{{ sheet.name }}</h3>
+      <ul
+        v-if="sheet.variations.length"
+        class="mt-1 grid grid-cols-12 gap-1.5 max-[1100px]:grid-cols-6"
+        :aria-label="sheet.name || 'Variations'"
+      >
+        <li v-for="(variation, place) in sheet.variations" :key="place" class="min-w-0">
+          <VariationCard
+            :variation="variation"
+            :is-chosen="isChosen(variation)"
+            :is-pinned="isPinned(variation)"
+            @take="emit('take', variation.document)"
+            @pin="toggle(variation)"
+          />
+        </li>
+      </ul>
+    </template>
   </section>
 </template>

@@ -11,6 +11,7 @@ from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
 from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
+from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.take import repoint
 from tonada.core.take.take import Take
@@ -61,13 +62,17 @@ class FlagChange(Model):
 
 
 class CharacterChange(Model):
-    """Other settings; the free swatches get the lightness and chroma of the character."""
+    """Other settings; the free swatches get the lightness and chroma of the character.
+
+    Labels and headings that are as the rule gives them stay so.
+    """
 
     kind: Literal["character"]
     harmony: HarmonyModel
 
     def apply(self, take: Take) -> Changed:
-        return chord.shape(replace(take, harmony=self.harmony.to_settings())), ()
+        shaped = chord.shape(replace(take, harmony=self.harmony.to_settings()))
+        return with_texts_by_rule(take, shaped), ()
 
 
 class PartnerChange(Model):

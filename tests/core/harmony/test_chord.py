@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import io
 from dataclasses import replace
-from itertools import pairwise
 
 import numpy as np
 import pytest
@@ -12,11 +11,9 @@ from PIL import Image
 
 from tonada.core.color.hue_rules import rule_angles
 from tonada.core.color.spaces import (
-    delta_e_ok,
     hex_to_srgb8,
     hexes_to_srgb8,
     hue_distance,
-    srgb8_to_oklab,
     srgb8_to_oklch,
 )
 from tonada.core.errors import InputError, TakeError
@@ -25,13 +22,12 @@ from tonada.core.harmony.advice import advise
 from tonada.core.harmony.character import CHARACTERS
 from tonada.core.harmony.chord import Place, add_partner, move_flag, open_angles, place, play, shape
 from tonada.core.harmony.stave import FIELD_COLUMNS, FIELD_ROWS, possible_colors, stave_of
-from tonada.core.harmony.vary import LAST_SEED, LEAST_DIFFERENCE, vary, vary_row
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.pairs.variations import vary
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.sight.vision import MATRICES, simulate
-from tonada.core.take.recolor import change_pair_text
 from tonada.core.take.take import Origin, Role, Swatch, Take
 
 
@@ -183,63 +179,6 @@ def test_an_open_place_takes_a_new_partner() -> None:
     assert len(joined.swatches) == len(take.swatches) + 1
     assert dict(open_angles(joined))[open_ones[0]] == joined.swatches[-1].id
     assert not joined.swatches[-1].held
-
-
-@pytest.mark.parametrize("character", [None, "vivid", "pale", "sober"])
-def test_a_row_of_variations_differs_visibly_from_one_to_the_next(character: str | None) -> None:
-    take = orrin(Role.PRIMARY, rule="split complementary", character=character)
-    row = vary_row(take, 1, 12)
-    assert [one.seed for one in row] == list(range(1, 13))
-    for one, other in pairwise(row):
-        labs = [srgb8_to_oklab(hexes_to_srgb8(tuple(s.hex for s in v.take.swatches))) for v in (one, other)]
-        assert float(delta_e_ok(labs[0], labs[1]).max()) >= LEAST_DIFFERENCE
-        assert other.difference >= LEAST_DIFFERENCE
-
-
-def test_variations_leave_needed_pairs_passing_or_say_why_not() -> None:
-    for one in vary_row(orrin(Role.PRIMARY, rule="split complementary"), 1, 12):
-        assert one.failing == ()
-        assert one.problem is None
-    cornered = orrin(Role.PRIMARY)
-    assert cornered.has_role(Role.PAPER)
-    grey = Swatch("s90", "Grey", "#7d7d7d", True, Origin("typed", "typed by hand"))
-    cornered = replace(
-        cornered,
-        swatches=(*cornered.swatches, grey),
-        roles=tuple(
-            replace(one, swatch="s90", step=None) if one.role == Role.PAPER else one for one in cornered.roles
-        ),
-        level="AAA",
-    )
-    for pair in ("label-on-secondary", "label-on-accent"):
-        cornered = change_pair_text(cornered, pair, Role.PAPER)
-    result = vary(cornered, 1)
-    figures = {pair.id: pair.passes for pair in evaluate(result.take).pairs}
-    assert result.failing
-    assert result.problem
-    assert not any(figures[key] for key in result.failing)
-
-
-def test_every_variation_is_returned_to_by_its_seed() -> None:
-    take = orrin(Role.PRIMARY, rule="triadic", character="crisp")
-    seventh = vary(take, 7)
-    assert seventh.take.harmony.seed == 7
-    assert vary(vary(take, 3).take, 7) == seventh
-    assert vary_row(seventh.take, 5, 3)[2] == seventh
-    for swatch in take.swatches:
-        if swatch.held:
-            assert seventh.take.swatch(swatch.id) == swatch
-
-
-@pytest.mark.parametrize("seed", [0, LAST_SEED + 1])
-def test_a_seed_out_of_range_is_refused(seed: int) -> None:
-    with pytest.raises(InputError):
-        vary(orrin(), seed)
-
-
-def test_nothing_free_is_said() -> None:
-    with pytest.raises(InputError, match="held"):
-        vary(orrin(Role.PRIMARY, Role.SECONDARY, Role.ACCENT), 1)
 
 
 def chorus(*values: str, held: tuple[int, ...] = ()) -> Take:

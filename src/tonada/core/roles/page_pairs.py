@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping
+from dataclasses import replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between
@@ -59,6 +60,30 @@ def page_pairs(take: Take) -> tuple[Pair, ...]:
         if key is not None:
             pairs.append(Pair(f"{place}-on-{ground}", key, ground, usage, sample))
     return tuple(pairs)
+
+
+def by_rule(take: Take) -> frozenset[str]:
+    """Return the ids of the pairs whose text depends on the ground, and is what the rule gives."""
+    given = {pair.id: pair.text for pair in page_pairs(take) if pair.id.startswith(tuple(_PLACES.values()))}
+    return frozenset(pair.id for pair in take.pairs if given.get(pair.id) == pair.text)
+
+
+def with_texts_by_rule(before: Take, after: Take) -> Take:
+    """Return a take with other values, in which what the rule gave before is what it gives now.
+
+    By day and by night; a text that the designer chose stays.
+    """
+    after = _texts_by_rule(before, after)
+    if before.other is None or after.other is None:
+        return after
+    return _texts_by_rule(before.turned(), after.turned()).turned()
+
+
+def _texts_by_rule(before: Take, after: Take) -> Take:
+    following = by_rule(before)
+    given = {pair.id: pair.text for pair in page_pairs(after) if pair.id in following}
+    pairs = tuple(replace(pair, text=given.get(pair.id, pair.text)) for pair in after.pairs)
+    return replace(after, pairs=pairs)
 
 
 def label_on(take: Take, ground: Hex, needed: float = TEXT_RATIO) -> str | None:

@@ -10,8 +10,9 @@ from tonada.core.color.hue_rules import MOST_FREE_ANGLES, RULES
 from tonada.core.handoff.compare import Comparison
 from tonada.core.harmony.advice import Advice
 from tonada.core.harmony.character import CHARACTERS, Character
-from tonada.core.harmony.vary import LAST_SEED, Variation
+from tonada.core.harmony.vary import LAST_SEED, SHEET
 from tonada.core.pairs.evaluation import Evaluation
+from tonada.core.pairs.variations import Variation
 from tonada.document.changes import TakeChange
 from tonada.document.parts import Model
 from tonada.document.take import TakeDocument
@@ -33,7 +34,7 @@ class ChangeAnswer(Model):
 class VariationsBody(Model):
     document: TakeDocument
     first: Annotated[int, Field(ge=1, le=LAST_SEED)] = 1
-    count: Annotated[int, Field(ge=1, le=12)] = 6
+    count: Annotated[int, Field(ge=1, le=SHEET)] = SHEET
 
 
 class VariationAnswer(Model):

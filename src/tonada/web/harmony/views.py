@@ -7,8 +7,8 @@ from flask import Response, request
 from tonada.core.handoff.compare import compare
 from tonada.core.harmony.advice import advise
 from tonada.core.harmony.stave import possible_colors
-from tonada.core.harmony.vary import vary_row
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.pairs.variations import vary_row
 from tonada.document.take import document_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.harmony.models import (

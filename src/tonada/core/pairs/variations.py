@@ -1,0 +1,93 @@
+"""Variations that are proved: each draw is evaluated, by day and by night, before it is shown."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from itertools import islice
+from typing import Final
+
+from tonada.core.errors import InputError
+from tonada.core.harmony.vary import LAST_SEED, SHEET, Drawn, drawn_for, numbered, restored
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.roles.page_pairs import by_rule, with_texts_by_rule
+from tonada.core.take.take import Take
+
+# So many draws are proved for a sheet before one that falls short is shown.
+MOST_PROVED: Final = 60
+
+
+@dataclass(frozen=True, slots=True)
+class Variation:
+    """take: with the seed in its settings. difference: from what varying began with, the root mean square
+    of deltaEOK over what is free. failing: ids of the pairs that fall short; those of the other scheme
+    say which it is. problem: why, where any does."""
+
+    seed: int
+    take: Take
+    difference: float
+    failing: tuple[str, ...]
+    problem: str | None
+
+
+def vary(take: Take, seed: int) -> Variation:
+    """Return one variation, seed 1 to LAST_SEED. Raises InputError outside that, or where nothing is free."""
+    return vary_row(take, seed, 1)[0]
+
+
+def vary_row(take: Take, first: int, count: int) -> tuple[Variation, ...]:
+    """Return `count` variations from a seed on; see vary."""
+    if not 1 <= first <= LAST_SEED:
+        raise InputError(f"A seed is a number from 1 to {LAST_SEED}.", field="seed")
+    # A text that followed its ground into a variation follows it back.
+    base = with_texts_by_rule(take, restored(take))
+    row: list[Variation] = []
+    last = min(first + count - 1, LAST_SEED)
+    for sheet in range((first - 1) // SHEET, (last - 1) // SHEET + 1):
+        start = sheet * SHEET + 1
+        row += islice(_sheet(base, sheet), max(0, first - start), last - start + 1)
+    return tuple(row)
+
+
+def _sheet(base: Take, sheet: int) -> Iterator[Variation]:
+    """Yield the variations of a sheet: those that pass as they come, then the least short of the proved.
+
+    What falls short without varying, and so isn't the variation's doing, is counted but holds none back.
+    """
+    anyway = set(_failing(base))
+    left_over: list[tuple[int, int, Drawn, tuple[str, ...]]] = []
+    shown = 0
+    for number, plain in enumerate(islice(drawn_for(base, sheet, by_rule(base)), MOST_PROVED)):
+        drawn = replace(plain, take=with_texts_by_rule(base, plain.take))
+        failing = _failing(drawn.take)
+        if not anyway.issuperset(failing):
+            left_over.append((len(failing), number, drawn, failing))
+            continue
+        yield _variation(drawn, sheet * SHEET + 1 + shown, failing)
+        shown += 1
+        if shown == SHEET:
+            return
+    for _, _, drawn, failing in sorted(left_over, key=lambda one: one[:2])[: SHEET - shown]:
+        yield _variation(drawn, sheet * SHEET + 1 + shown, failing)
+        shown += 1
+
+
+def _failing(take: Take) -> tuple[str, ...]:
+    here = tuple(pair.id for pair in evaluate(take).pairs if pair.short_by > 0)
+    if take.other is None:
+        return here
+    other = take.turned()
+    return here + tuple(
+        f"by {other.scheme}: {pair.id}" for pair in evaluate(other).pairs if pair.short_by > 0
+    )
+
+
+def _variation(drawn: Drawn, seed: int, failing: tuple[str, ...]) -> Variation:
+    own = numbered(drawn, seed)
+    problem = None
+    if failing:
+        problem = (
+            f"{len(failing)} pair{'s' if len(failing) > 1 else ''} would fall short: what stands under or in "
+            "them is held, or rule and character leave no room."
+        )
+    return Variation(own.seed, own.take, own.difference, failing, problem)
