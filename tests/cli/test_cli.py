@@ -242,3 +242,15 @@ def test_what_can_t_be_checked_says_why(
     path.write_text(json.dumps(TOKENS | change))
     assert main(["check", str(path)]) == 2
     assert says in capsys.readouterr().err
+
+
+def test_a_rule_turns_on_the_circle_that_is_asked_for(capsys: pytest.CaptureFixture[str]) -> None:
+    asked = ("harmony", "#0050d0", "--rule", "complementary")
+    found = {
+        circle: as_json(capsys, *asked, "--circle", circle)["colors"][1]
+        for circle in ("perceptual", "painter", "light")
+    }
+    assert {one["angle"] for one in found.values()} == {180.0}
+    assert len({one["hex"] for one in found.values()}) == 3
+    assert as_json(capsys, *asked)["colors"][1] == found["perceptual"]
+    assert run(capsys, *asked, "--circle", "square")[0] == 2

@@ -983,6 +983,12 @@ export interface components {
              */
             rule: string;
             /**
+             * Circle
+             * @default perceptual
+             * @enum {string}
+             */
+            circle: "perceptual" | "painter" | "light";
+            /**
              * Spread
              * @default null
              */
@@ -1317,6 +1323,7 @@ export interface components {
              *       "anchor": null,
              *       "ground": null,
              *       "rule": "analogous with accent",
+             *       "circle": "perceptual",
              *       "spread": null,
              *       "angles": [],
              *       "character": null,
@@ -1923,6 +1930,8 @@ export interface components {
         HarmonyVocabulary: {
             /** Rules */
             rules: components["schemas"]["RuleAnswer"][];
+            /** Circles */
+            circles: components["schemas"]["CircleAnswer"][];
             /** Characters */
             characters: components["schemas"]["Character"][];
             /** Most Free Angles */
@@ -1962,6 +1971,19 @@ export interface components {
              * @default 0
              */
             to_cusp: number;
+        };
+        /**
+         * CircleAnswer
+         * @description says: what stands opposite what on it.
+         */
+        CircleAnswer: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "perceptual" | "painter" | "light";
+            /** Says */
+            says: string;
         };
         /**
          * RuleAnswer
@@ -2044,11 +2066,15 @@ export interface components {
         };
         /**
          * Flag
-         * @description A partner's flag on the hue ruler: its angle from the anchor, its hue, and who stands there.
+         * @description A partner's flag on the hue ruler: its hue, and who stands there.
+         *
+         *     angle: from the anchor on the take's circle; turn: in OKLCH, as the stave has it. Both 0 to 360.
          */
         Flag: {
             /** Angle */
             angle: number;
+            /** Turn */
+            turn: number;
             /** Hue */
             hue: number;
             /** Swatch */
@@ -2251,6 +2277,8 @@ export interface components {
         /**
          * FlagChange
          * @description A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free.
+         *
+         *     on_stave: whether the angle is counted as the stave has it, and not on the take's circle.
          */
         FlagChange: {
             /**
@@ -2262,6 +2290,11 @@ export interface components {
             index: number;
             /** Angle */
             angle: number;
+            /**
+             * On Stave
+             * @default false
+             */
+            on_stave: boolean;
         };
         /**
          * Instead

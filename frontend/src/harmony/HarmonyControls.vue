@@ -16,6 +16,7 @@ const emit = defineEmits<{
   spread: [degrees: number]
   angles: [angles: number[]]
   shape: [harmony: Harmony]
+  circle: [name: Harmony['circle']]
   webSafe: [on: boolean]
   keep: []
   vary: []
@@ -37,6 +38,14 @@ const characters = computed(() => [
     note: one.says,
   })),
 ])
+
+const circles = computed(() =>
+  props.vocabulary.circles.map(({ name, says }) => ({
+    value: name,
+    label: `Circle: ${name}`,
+    note: says,
+  })),
+)
 
 /** The middle of the widest gap, so that a new angle stands where there is room. */
 const openAngle = computed(() => {
@@ -151,6 +160,14 @@ function setCharacter(name: string) {
       >
         216
       </button>
+      <ChoiceList
+        class="w-40"
+        label="Circle that the rule turns on"
+        :model-value="harmony.circle"
+        :options="circles"
+        up
+        @update:model-value="emit('circle', $event)"
+      />
       <ChoiceList
         class="w-44"
         label="Character"

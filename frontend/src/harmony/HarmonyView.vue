@@ -71,6 +71,11 @@ function setAngles(angles: number[]) {
     void change.make({ kind: 'chord', harmony: { ...take.document.harmony, angles }, turn: 0 })
 }
 
+function setCircle(circle: Harmony['circle']) {
+  if (take.document)
+    void change.make({ kind: 'chord', harmony: { ...take.document.harmony, circle }, turn: 0 })
+}
+
 function hold(id: string) {
   if (!take.document) return
   const swatches = take.document.swatches.map((one) =>
@@ -105,7 +110,7 @@ function chooseVariation(document: TakeDocument) {
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
-    <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
+    <div class="flex min-h-0 flex-col gap-2 overflow-y-auto p-4 pt-3">
       <EmptyStep
         v-if="take.isEmpty"
         title="No notes yet"
@@ -156,6 +161,7 @@ function chooseVariation(document: TakeDocument) {
           :is-varying="isVarying"
           @spread="setSpread"
           @angles="setAngles"
+          @circle="setCircle"
           @shape="change.show({ kind: 'character', harmony: $event })"
           @keep="change.keep"
           @web-safe="setSettings({ web_safe: $event })"

@@ -20,15 +20,22 @@ const ticks = computed(() =>
   })),
 )
 const flags = computed(() =>
-  props.stave.flags.map((flag) => ({
-    flag,
-    x: Math.min(
-      props.field.right - 20,
-      Math.max(props.field.left + 20, xOf(flag.hue, props.stave.hue, props.field)),
-    ),
-    label: `${signed(flag.angle) > 0 ? '+' : ''}${Math.round(signed(flag.angle))}°`,
-  })),
+  props.stave.flags.map((flag) => {
+    const line = xOf(flag.hue, props.stave.hue, props.field)
+    return {
+      flag,
+      line,
+      // The label keeps off the edges; the line stands where the hue is.
+      x: Math.min(props.field.right - 20, Math.max(props.field.left + 20, line)),
+      label: degrees(flag.angle),
+      /** Where the rule turns on another circle, how far that is on the stave. */
+      turn: Math.round(flag.angle) === Math.round(flag.turn) ? '' : degrees(flag.turn),
+    }
+  }),
 )
+
+const degrees = (angle: number) =>
+  `${signed(angle) > 0 ? '+' : ''}${Math.round(signed(angle)).toString()}°`
 
 function step(flag: Flag | 'anchor', event: KeyboardEvent) {
   const arrow = arrowOf(event)
@@ -52,10 +59,10 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
       class="stroke-ink"
     />
     <line
-      v-for="({ x }, row) in flags"
+      v-for="({ line }, row) in flags"
       :key="row"
-      :x1="x"
-      :x2="x"
+      :x1="line"
+      :x2="line"
       y1="22"
       :y2="field.bottom"
       class="stroke-ink"
@@ -91,7 +98,7 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
     anchor
   </div>
   <!-- A flag stays itself while its angle changes, so that it keeps the focus and the pointer. -->
-  <template v-for="({ flag, x, label }, row) in flags" :key="row">
+  <template v-for="({ flag, x, label, turn }, row) in flags" :key="row">
     <div
       role="slider"
       tabindex="0"
@@ -108,11 +115,13 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
       :aria-valuenow="Math.round(flag.angle)"
       aria-valuemin="0"
       aria-valuemax="360"
-      :aria-valuetext="label"
+      :aria-valuetext="turn ? `${label} on the circle, ${turn} on the stave` : label"
       @pointerdown="emit('grab', flag, $event)"
       @keydown="step(flag, $event)"
     >
-      {{ label }}<span v-if="!flag.swatch" class="ml-1 font-normal" aria-hidden="true">add</span>
+      {{ label
+      }}<span v-if="turn" class="ml-1 font-normal" :title="`${turn} on the stave`">{{ turn }}</span
+      ><span v-if="!flag.swatch" class="ml-1 font-normal" aria-hidden="true">add</span>
     </div>
   </template>
 </template>

@@ -43,9 +43,11 @@ const x = (angle: number) => 46 + (signed(angle) / 360) * 80
             fill="currentColor"
           />
         </svg>
-        <span class="block truncate text-small leading-4 font-semibold first-letter:uppercase">{{
-          SHORT[one.name] ?? one.name
-        }}</span>
+        <span
+          class="block truncate text-small leading-4 font-semibold first-letter:uppercase"
+          aria-hidden="true"
+          >{{ SHORT[one.name] ?? one.name }}</span
+        >
         <span class="sr-only">{{ one.name }}</span>
       </span>
     </RadioGroupOption>

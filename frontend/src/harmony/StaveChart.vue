@@ -145,7 +145,7 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
 <template>
   <div
     ref="chart"
-    class="relative min-h-0 flex-1 overflow-hidden border border-ink bg-sheet select-none"
+    class="relative min-h-70 flex-1 overflow-hidden border border-ink bg-sheet select-none"
     data-testid="stave"
     @pointermove="drag.move"
     @pointerup="drag.release"

@@ -85,7 +85,7 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     if (flag === 'anchor') verbs.show({ kind: 'chord', harmony, turn })
     else {
       const index = look.evaluation.stave.flags.indexOf(flag)
-      verbs.show({ kind: 'flag', index, angle: signed(flag.angle) + degrees })
+      verbs.show({ kind: 'flag', index, angle: signed(flag.angle) + degrees, on_stave: false })
     }
     void keep()
   }

@@ -100,7 +100,7 @@ export function useStaveDrag(
   }
 
   function moveFlag(grip: Extract<Grip, { kind: 'flag' }>, x: number) {
-    verbs.show({ kind: 'flag', index: grip.index, angle: angleOf(x, field.value) })
+    verbs.show({ kind: 'flag', index: grip.index, angle: angleOf(x, field.value), on_stave: true })
   }
 
   function turned(degrees: number): TakeChange {

@@ -96,6 +96,17 @@ describe('roles', () => {
       's1',
     )
     expect(roles.swapRoles(take, 'primary', 'nobody')).toBe(take)
+    const both = roles.swapRoles(
+      takeOf({
+        other: { ...NIGHT, roles: [assigned('primary', 's1', 3), assigned('accent', 's2', 7)] },
+      }),
+      'primary',
+      'accent',
+    )
+    expect(both.other?.roles.map(({ role, swatch, step }) => [role, swatch, step])).toEqual([
+      ['primary', 's2', 7],
+      ['accent', 's1', 3],
+    ])
   })
   it('of one’s own get a key from their name, each its own, by night too', () => {
     const target = { swatch: 's1', step: 2 }

@@ -11,6 +11,7 @@ export const EMPTY_TAKE: TakeDocument = {
     anchor: null,
     ground: null,
     rule: 'analogous with accent',
+    circle: 'perceptual',
     spread: null,
     angles: [],
     character: null,

@@ -50,10 +50,24 @@ export function pinRole(take: TakeDocument, role: string, target: Target): TakeD
   return { ...take, roles }
 }
 
+/** Two roles change places, by day and by night. */
 export function swapRoles(take: TakeDocument, one: string, other: string): TakeDocument {
-  const [first, second] = [targetOf(take, one), targetOf(take, other)]
-  if (!first || !second) return take
-  return pinRole(pinRole(take, one, second), other, first)
+  if (!targetOf(take, one) || !targetOf(take, other)) return take
+  const there = take.other && { ...take.other, roles: swapped(take.other.roles, one, other) }
+  return { ...take, roles: swapped(take.roles, one, other), other: there }
+}
+
+function swapped(roles: Assignment[], one: string, other: string): Assignment[] {
+  const [first, second] = [one, other].map((role) => roles.find((given) => given.role === role))
+  if (!first || !second) return roles
+  const at = ({ swatch, step }: Assignment) => ({ swatch, step, reason: CHOSEN })
+  return roles.map((given) =>
+    given === first
+      ? { ...given, ...at(second) }
+      : given === second
+        ? { ...given, ...at(first) }
+        : given,
+  )
 }
 
 /** A role of the designer's own; its key is made from its name. */

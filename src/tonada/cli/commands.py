@@ -57,6 +57,12 @@ def _parser() -> argparse.ArgumentParser:
     harmony.add_argument("color", metavar="COLOR", help="any CSS colour with a hue")
     harmony.add_argument("--rule", required=True, metavar="NAME", help="such as complementary or triadic")
     harmony.add_argument("--spread", type=float, metavar="DEG", help="degrees; each rule has a usual one")
+    harmony.add_argument(
+        "--circle",
+        choices=("perceptual", "painter", "light"),
+        default="perceptual",
+        help="which one the rule turns on (perceptual)",
+    )
     harmony.set_defaults(run=_harmony)
 
     ramp = commands.add_parser("ramp", help="the tints and shades of a colour, light to dark")
@@ -187,7 +193,7 @@ def _harmony(parsed: argparse.Namespace) -> int:
     from tonada.core.color.notation import parse_color
 
     anchor, _ = parse_color(parsed.color, field="COLOR")
-    found = partners(anchor, parsed.rule, parsed.spread)
+    found = partners(anchor, parsed.rule, parsed.spread, circle=parsed.circle)
     answer = {"colors": [{"hex": value, "angle": angle} for value, angle in found]}
     return _print(answer, [f"{value}  {angle:5.1f}°" for value, angle in found], as_json=parsed.json)
 

@@ -51,14 +51,18 @@ class ChordChange(Model):
 
 
 class FlagChange(Model):
-    """A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free."""
+    """A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free.
+
+    on_stave: whether the angle is counted as the stave has it, and not on the take's circle.
+    """
 
     kind: Literal["flag"]
     index: Annotated[int, Field(ge=0, le=MOST_FREE_ANGLES - 1)]
     angle: Annotated[float, Field(ge=-720, le=720)]
+    on_stave: bool = False
 
     def apply(self, take: Take) -> Changed:
-        return chord.move_flag(take, self.index, self.angle), ()
+        return chord.move_flag(take, self.index, self.angle, on_stave=self.on_stave), ()
 
 
 class CharacterChange(Model):

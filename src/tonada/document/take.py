@@ -8,6 +8,7 @@ from typing import Annotated, Any, Literal
 from pydantic import Field, StringConstraints, model_validator
 
 from tonada.core import limits
+from tonada.core.color.circles import Circle
 from tonada.core.color.neutrals import Spacing
 from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS, RampKind, RampSettings, StepNames
 from tonada.core.color.wcag import Level, Usage
@@ -188,6 +189,7 @@ class HarmonyModel(Model):
     anchor: Identifier | None = None
     ground: Identifier | None = None
     rule: Annotated[str, StringConstraints(max_length=40)] = "analogous with accent"
+    circle: Circle = "perceptual"
     spread: Annotated[float, Field(ge=0, le=360)] | None = None
     angles: Annotated[tuple[Annotated[float, Field(ge=0, le=360)], ...], Field(max_length=8)] = ()
     character: Annotated[str, StringConstraints(max_length=40)] | None = None

@@ -9,6 +9,7 @@ import numpy as np
 import pytest
 from PIL import Image
 
+from tonada.core.color.circles import CIRCLES, Circle, angle_between
 from tonada.core.color.hue_rules import rule_angles
 from tonada.core.color.spaces import (
     hex_to_srgb8,
@@ -274,3 +275,37 @@ def test_simulated_sight_keeps_greys_and_what_machado_publishes() -> None:
         assert np.ptp(seen, axis=1).max() < 1e-5
     red, green = simulate(np.array([[200, 60, 40], [104, 110, 30]], dtype=np.uint8), "deutan")
     assert np.abs(red - green).max() < 0.2
+
+
+@pytest.mark.parametrize("circle", CIRCLES)
+def test_a_chord_turns_on_the_circle_of_the_take(circle: Circle) -> None:
+    take = play(orrin(Role.PRIMARY, rule="complementary", circle=circle))
+    anchor, accent = hue_of(take, Role.PRIMARY), hue_of(take, Role.ACCENT)
+    assert angle_between(anchor, accent, circle) == pytest.approx(180, abs=4)
+    (flag,) = stave_of(take).flags
+    assert flag.angle == 180
+    assert float(hue_distance(flag.hue, accent)) < 4
+    assert flag.turn == pytest.approx((flag.hue - anchor) % 360)
+    joined = add_partner(take, 90)
+    made = float(srgb8_to_oklch(hex_to_srgb8(joined.swatches[-1].hex))[2])
+    assert angle_between(anchor, made, circle) == pytest.approx(90, abs=4)
+
+
+def test_a_flag_that_is_dragged_on_the_stave_counts_on_its_circle() -> None:
+    take = orrin(Role.PRIMARY, rule="free", angles=(120.0,), circle="painter")
+    moved = move_flag(take, 0, 150.0, on_stave=True)
+    anchor = hue_of(take, Role.PRIMARY)
+    assert moved.harmony.angles[0] == pytest.approx(angle_between(anchor, anchor + 150, "painter"))
+    (flag,) = stave_of(moved).flags
+    assert flag.turn == pytest.approx(150, abs=1e-6)
+
+
+def test_the_opposite_is_the_accent_s_unless_it_is_held() -> None:
+    take = built("#2b3a8c", "#d7b13c", "#b6653a", rule="complementary")
+    for accent_held in (False, True):
+        accent = take.assignment(Role.ACCENT).swatch
+        swatches = tuple(replace(one, held=accent_held and one.id == accent) for one in take.swatches)
+        placed = replace(take, swatches=swatches)
+        turned = place(placed, Place(accent, 0.14, hue_of(take, Role.PRIMARY) + 100, lightness=0.7))
+        played = play(turned)
+        assert (abs(angle_of(played, Role.ACCENT) - 180) < 3) is not accent_held

@@ -9,6 +9,7 @@ from typing import Final
 import numpy as np
 from numpy.typing import NDArray
 
+from tonada.core.color.circles import Circle, turned
 from tonada.core.color.spaces import (
     Floats,
     Hex,
@@ -118,9 +119,15 @@ def spread_at(name: str, index: int, angle: float) -> float | None:
 
 
 def partners(
-    anchor: Hex, rule: str, spread: float | None = None, free: tuple[float, ...] = ()
+    anchor: Hex,
+    rule: str,
+    spread: float | None = None,
+    free: tuple[float, ...] = (),
+    circle: Circle = "perceptual",
 ) -> tuple[tuple[Hex, float], ...]:
     """Return the anchor and its partners with their angles, at the anchor's lightness and chroma.
+
+    circle: which one the angles are counted on.
 
     Raises InputError as rule_angles does, and for an anchor that has no hue.
     """
@@ -128,7 +135,7 @@ def partners(
     angles = rule_angles(rule, spread, free)
     if chroma < 1e-6 and angles:
         raise InputError("A grey has no hue to find partners for. Choose a coloured anchor.", field="color")
-    places = np.array([[lightness, chroma, (hue + angle) % 360] for angle in angles]).reshape(-1, 3)
+    places = np.array([[lightness, chroma, turned(hue, angle, circle)] for angle in angles]).reshape(-1, 3)
     found = [srgb8_to_hex(color) for color in nearest_of_hue(places)]
     return ((anchor, 0.0), *zip(found, angles, strict=True))
 

@@ -129,9 +129,13 @@ def _shade(term: str, lightness: float, chroma: float) -> str:
         return "vivid"
     if lightness > 0.76:
         return "pale" if chroma < 0.06 else "light"
-    if lightness < 0.45 and term != "brown":
+    if term in ("brown", "olive"):
+        return (
+            "dark" if lightness < 0.4 else "light" if lightness > (0.58 if term == "brown" else 0.7) else ""
+        )
+    if lightness < 0.45:
         return "dark"
-    return "soft" if chroma < 0.09 and term not in ("brown", "olive") else ""
+    return "soft" if chroma < 0.09 else ""
 
 
 def unlike(name: str, taken: set[str]) -> str:

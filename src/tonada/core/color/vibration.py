@@ -21,8 +21,10 @@ from tonada.core.color.spaces import Floats, Hex, hexes_to_srgb8, srgb8_to_oklab
 FULL_DISTANCE: Final = 0.4
 # Two colours this far apart in OKLab's lightness are calm at any chroma, as yellow and blue are.
 CALM_LIGHTNESS: Final = 0.45
+# Half the distance counts for about a third: what is of little chroma is calm at any distance in hue.
+DISTANCE_POWER: Final = 1.5
 # From here on two colours vibrate.
-VIBRATES_FROM: Final = 0.35
+VIBRATES_FROM: Final = 0.33
 
 # The chroma from which a text glows at OKLab lightness 0.85, and by how much more it takes below.
 NEON_CHROMA: Final = 0.22
@@ -33,7 +35,8 @@ def vibration_of(colors: NDArray[np.uint8], others: NDArray[np.uint8]) -> Floats
     """Return how much each pair vibrates, 0 to 1; arrays of shape (..., 3), broadcast together.
 
     Twice the geometric mean of the two chromas times the sine of half the angle between their hues (the
-    distance in a and b, if both had that chroma), times what is left of the lightness they share.
+    distance in a and b, if both had that chroma), to a power, times what is left of the lightness they
+    share.
     """
     one, other = srgb8_to_oklab(colors), srgb8_to_oklab(others)
     chromas = np.hypot(one[..., 1], one[..., 2]) * np.hypot(other[..., 1], other[..., 2])
@@ -41,7 +44,7 @@ def vibration_of(colors: NDArray[np.uint8], others: NDArray[np.uint8]) -> Floats
     # 2 c sin(h/2) with c² = chromas and cos h = inner / chromas.
     apart = np.sqrt(np.maximum(0.0, 2.0 * (chromas - inner)))
     near = np.maximum(0.0, 1.0 - np.abs(one[..., 0] - other[..., 0]) / CALM_LIGHTNESS)
-    return np.asarray(np.minimum(1.0, apart / FULL_DISTANCE) * near)
+    return np.asarray(np.minimum(1.0, apart / FULL_DISTANCE) ** DISTANCE_POWER * near)
 
 
 @lru_cache(maxsize=8192)

@@ -8,6 +8,8 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Final
 
+from tonada.core.color import circles
+from tonada.core.color.circles import Circle
 from tonada.core.color.hue_rules import FREE, NEUTRAL_BELOW, color_at, rule_angles, spread_at
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.placing import color_at_position, same_luminance, settled, web_safe
@@ -24,6 +26,9 @@ SEATED_WITHIN: Final = 12.0
 IN_CHARACTER: Final = "in the character “"
 OWN_CHARACTER: Final = "own"
 BEFORE_CHARACTER: Final = "as it was before a character"
+# A place this close to 180 degrees is opposite; there turning costs the accent so much of what it costs else.
+OPPOSITE_WITHIN: Final = 40.0
+ACCENT_TURNS: Final = 0.05
 # What stands under and in text is made to be read, not to harmonise.
 READING_ROLES: Final = frozenset(
     (Role.PAPER, Role.MIST, Role.DEEP, Role.INK, Role.MUTED, Role.LINE, *SIGNALS)
@@ -104,8 +109,11 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         return take
+    circle = take.harmony.circle
     hue = hex_to_oklch(anchor.hex)[2]
     turned = (hue + turn) % 360 if not anchor.held else hue
+    turns = _turns(angles, hue, circle)
+    on_circle = {0.0: 0.0, **dict(zip(turns, angles, strict=True))}
     values: dict[str, Hex] = {}
     if turned != hue:
         values[anchor.id] = _at_hue(anchor.hex, turned)
@@ -115,19 +123,30 @@ def play(take: Take, *, turn: float = 0.0) -> Take:
             if made and not swatch.held and _chroma(swatch) > 1e-6:
                 _, chroma, own = hex_to_oklch(swatch.hex)
                 values[swatch.id] = same_luminance(swatch.hex, own + turned - hue, chroma)
-    for swatch, angle in _seats(chord_members(take), angles, hue):
+    for swatch, seat in _seats(take, turns, hue):
         if not swatch.held:
-            values[swatch.id] = _at_hue(swatch.hex, turned + angle)
+            values[swatch.id] = _at_hue(swatch.hex, circles.turned(turned, on_circle[seat], circle))
     return recolor_many(take, _limited(take, values), f"by the rule “{take.harmony.rule}”", "harmony")
 
 
-def move_flag(take: Take, index: int, angle: float) -> Take:
+def _turns(angles: tuple[float, ...], hue: float, circle: Circle) -> tuple[float, ...]:
+    """Return how far, in degrees of OKLCH, the places of a rule are from the anchor's hue."""
+    return tuple((circles.turned(hue, angle, circle) - hue) % 360 for angle in angles)
+
+
+def move_flag(take: Take, index: int, angle: float, *, on_stave: bool = False) -> Take:
     """Return the take with a partner's flag at an angle from the anchor, as near as its rule allows.
+
+    on_stave: whether the angle is one of OKLCH, as the stave has it, and not of the take's circle.
 
     The spread follows, and the other partners with it; of the rule “free” only this angle. Raises
     InputError for a partner that isn't there.
     """
     harmony = take.harmony
+    anchor = anchor_of(take)
+    if on_stave and anchor is not None:
+        hue = hex_to_oklch(anchor.hex)[2]
+        angle = circles.angle_between(hue, hue + angle, harmony.circle)
     if harmony.rule == FREE.name:
         if not 0 <= index < len(harmony.angles):
             raise InputError(f"There are {len(harmony.angles)} angles of your own.", field="index")
@@ -239,7 +258,7 @@ def add_partner(take: Take, angle: float) -> Take:
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
         raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
-    hue = hex_to_oklch(anchor.hex)[2] + angle
+    hue = circles.turned(hex_to_oklch(anchor.hex)[2], angle, take.harmony.circle)
     character = character_of(take)
     value = _at_hue(anchor.hex, hue)
     value = character.place(value, 0.25) if character else value
@@ -259,19 +278,21 @@ def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
     if anchor is None:
         return tuple((angle, None) for angle in angles)
     hue = hex_to_oklch(anchor.hex)[2]
-    seats = {angle: swatch for swatch, angle in _best_seats(chord_members(take), angles, hue)}
+    turns = _turns(angles, hue, take.harmony.circle)
+    seats = {turn: swatch for swatch, turn in _best_seats(take, chord_members(take), turns, hue)}
     result: list[tuple[float, str | None]] = []
-    for angle in angles:
-        swatch = seats.get(angle)
-        near = swatch is not None and _apart(hex_to_oklch(swatch.hex)[2], hue + angle) <= SEATED_WITHIN
+    for angle, turn in zip(angles, turns, strict=True):
+        swatch = seats.get(turn)
+        near = swatch is not None and _apart(hex_to_oklch(swatch.hex)[2], hue + turn) <= SEATED_WITHIN
         result.append((angle, swatch.id if swatch is not None and near else None))
     return tuple(result)
 
 
-def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) -> list[tuple[Swatch, float]]:
-    """Return every swatch with its angle: one for each angle first, the others beside the nearest."""
-    seated = _best_seats(swatches, angles, hue)
-    left = [one for one in swatches if all(one is not other for other, _ in seated)]
+def _seats(take: Take, angles: tuple[float, ...], hue: float) -> list[tuple[Swatch, float]]:
+    """Return every member with its angle: one for each angle first, the others beside the nearest."""
+    members = chord_members(take)
+    seated = _best_seats(take, members, angles, hue)
+    left = [one for one in members if all(one is not other for other, _ in seated)]
     for swatch in left:
         own = hex_to_oklch(swatch.hex)[2]
         seated.append((swatch, min((0.0, *angles), key=lambda angle: _apart(own, hue + angle))))
@@ -279,15 +300,22 @@ def _seats(swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float) 
 
 
 def _best_seats(
-    swatches: tuple[Swatch, ...], angles: tuple[float, ...], hue: float
+    take: Take, members: tuple[Swatch, ...], angles: tuple[float, ...], hue: float
 ) -> list[tuple[Swatch, float]]:
-    """Return the pairing of swatches with angles that turns least; held ones go before free ones."""
-    seatable = [one for one in swatches if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
+    """Return the pairing of swatches with angles that turns least; held ones go before free ones.
+
+    A place opposite the anchor is the accent's, unless that is held.
+    """
+    seatable = [one for one in members if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
     if not seatable or not angles:
         return []
     # A held swatch can't turn, so its seat is worth more than any turning.
     costs = [
-        [_apart(hex_to_oklch(one.hex)[2], hue + angle) * (10.0 if one.held else 1.0) for angle in angles]
+        [
+            _apart(hex_to_oklch(one.hex)[2], hue + angle)
+            * (10.0 if one.held else ACCENT_TURNS if _calls(take, one, angle) else 1.0)
+            for angle in angles
+        ]
         for one in seatable
     ]
     # Only where partners take their seats; it takes half a second to load.
@@ -295,6 +323,10 @@ def _best_seats(
 
     rows, columns = linear_sum_assignment(costs) if len(seatable) > 1 else ((0,), (_least(costs[0]),))
     return [(seatable[row], angles[column]) for row, column in zip(rows, columns, strict=True)]
+
+
+def _calls(take: Take, swatch: Swatch, angle: float) -> bool:
+    return Role.ACCENT in take.roles_of(swatch.id) and _apart(angle, 180) <= OPPOSITE_WITHIN
 
 
 def _least(values: list[float]) -> int:

@@ -9,6 +9,7 @@ from typing import Final
 import numpy as np
 from PIL import Image
 
+from tonada.core.color.circles import turned
 from tonada.core.color.contrast import position_of, ratio_length, relative_luminance, scale_position
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.placing import LINES
@@ -39,9 +40,13 @@ class Line:
 
 @dataclass(frozen=True, slots=True)
 class Flag:
-    """A partner's flag on the hue ruler: its angle from the anchor, its hue, and who stands there."""
+    """A partner's flag on the hue ruler: its hue, and who stands there.
+
+    angle: from the anchor on the take's circle; turn: in OKLCH, as the stave has it. Both 0 to 360.
+    """
 
     angle: float
+    turn: float
     hue: float
     swatch: str | None
 
@@ -94,8 +99,9 @@ def stave_of(take: Take) -> Stave:
         near_start=max(0.0, here - ratio_length(LINES[0])),
         near_end=min(1.0, here + ratio_length(LINES[0])),
         flags=tuple(
-            Flag(angle, (hue + angle) % 360, swatch)
+            Flag(angle, (at - hue) % 360, at, swatch)
             for angle, swatch in (open_angles(take) if has_hue else ())
+            for at in (turned(hue, angle, take.harmony.circle),)
         ),
     )
 

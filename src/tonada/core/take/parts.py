@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
+from tonada.core.color.circles import Circle
 from tonada.core.color.neutrals import Spacing
 from tonada.core.color.ramp import USUAL, RampSettings
 from tonada.core.color.spaces import Hex
@@ -188,6 +189,7 @@ class HarmonySettings:
     """How the hues of a take belong together, and what the stave is looked at from.
 
     anchor, ground   swatches; None for Primary and Paper
+    circle           which one the rule turns on; angles and spread are counted there
     spread           degrees, None for the rule's usual one; angles: those of the rule “free”
     character        a name of CHARACTERS, or None; lightness, chroma and span: where it was changed
     web_safe         new values are the nearest of the 216
@@ -198,6 +200,7 @@ class HarmonySettings:
     anchor: str | None = None
     ground: str | None = None
     rule: str = "analogous with accent"
+    circle: Circle = "perceptual"
     spread: float | None = None
     angles: tuple[float, ...] = ()
     character: str | None = None

@@ -6,6 +6,7 @@ from typing import Annotated
 
 from pydantic import Field, RootModel
 
+from tonada.core.color.circles import CIRCLES, Circle
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES, RULES
 from tonada.core.handoff.compare import Comparison
 from tonada.core.harmony.advice import Advice
@@ -69,8 +70,16 @@ class RuleAnswer(Model):
     angles: tuple[float, ...]
 
 
+class CircleAnswer(Model):
+    """says: what stands opposite what on it."""
+
+    name: Circle
+    says: str
+
+
 class HarmonyVocabulary(Model):
     rules: tuple[RuleAnswer, ...]
+    circles: tuple[CircleAnswer, ...]
     characters: tuple[Character, ...]
     most_free_angles: int
     last_seed: int
@@ -88,6 +97,7 @@ class HarmonyVocabulary(Model):
                 )
                 for rule in RULES.values()
             ),
+            circles=tuple(CircleAnswer(name=name, says=says) for name, says in CIRCLES.items()),
             characters=tuple(CHARACTERS.values()),
             most_free_angles=MOST_FREE_ANGLES,
             last_seed=LAST_SEED,
