@@ -22,8 +22,9 @@ from tonada.core.roles.brand import Candidate
 from tonada.core.roles.plan import plan_of
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.ramp_rows import overlay_rows, rows_of
-from tonada.core.roles.signals import APART_ENOUGH, apart_to_all, choose_together, propose_signals
+from tonada.core.roles.signals import APART_ENOUGH, choose_together, propose_signals
 from tonada.core.roles.suggest import derive_night, suggest_roles
+from tonada.core.sight.vision import apart_to_all
 from tonada.core.take.recolor import recolor
 from tonada.core.take.repoint import depends_on, remove, set_neutral, set_ramp
 from tonada.core.take.take import SIGNALS, Assignment, Neutral, Overlay, Pair, Role, Take

@@ -149,7 +149,7 @@ def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") ->
         )
         for role, color in sorted(taken.items(), key=lambda one: role_rank(one[0]))
     )
-    return BrandChoice(given, made, _choices(candidates, colors, taken))
+    return BrandChoice(given, made, _choices(candidates, colors, taken, whole))
 
 
 def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
@@ -279,8 +279,9 @@ def _partners(taken: Mapping[Role, _Color], colors: list[_Color]) -> tuple[Partn
 
 
 def _choices(
-    candidates: tuple[Candidate, ...], colors: list[_Color], taken: Mapping[Role, _Color]
+    candidates: tuple[Candidate, ...], colors: list[_Color], taken: Mapping[Role, _Color], whole: Whole
 ) -> tuple[Choice, ...]:
+    """Return what becomes of each. Of a mood, which only suggests, what gets no role is left out."""
     role_of = {color.number: role for role, color in taken.items()}
     result: list[Choice] = []
     for candidate, color in zip(candidates, colors, strict=True):
@@ -290,7 +291,7 @@ def _choices(
             result.append(candidate.choice)
         else:
             near_white = color.is_neutral and color.on_white < 1.4
-            result.append("leave out" if near_white else "keep")
+            result.append("leave out" if near_white or whole == "mood" else "keep")
     return tuple(result)
 
 

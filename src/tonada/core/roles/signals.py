@@ -23,8 +23,7 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
 )
 from tonada.core.color.wcag import LARGE_RATIO
-from tonada.core.sight.machado import Sight
-from tonada.core.sight.vision import simulated_oklab
+from tonada.core.sight.vision import apart_to_all
 from tonada.core.take.parts import SIGNALS, Role
 
 # The conventions of signs and forms: OKLCH hue in degrees, how far it may turn, usual lightness.
@@ -51,8 +50,6 @@ APART_ENOUGH: Final = 0.1
 BRAND_ENOUGH: Final = 0.1
 # A signal is a mark, an edge or a face beside words: a part by 1.4.11.
 NEEDED_RATIO: Final = LARGE_RATIO
-
-SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan", "tritan")
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,16 +99,6 @@ def choose_together(
     total = total - SIGNALS_APART * np.minimum(least, APART_ENOUGH)
     best = np.unravel_index(int(np.argmin(total)), total.shape)
     return tuple(int(number) for number in best), float(np.broadcast_to(least, total.shape)[best])
-
-
-def apart_to_all(colors: NDArray[np.uint8], others: NDArray[np.uint8]) -> Floats:
-    """Return deltaEOK of each with each, shape (N, M), the least over all kinds of sight."""
-    typical = delta_e_ok(srgb8_to_oklab(colors)[:, None], srgb8_to_oklab(others)[None])
-    seen = [
-        delta_e_ok(simulated_oklab(colors, sight)[:, None], simulated_oklab(others, sight)[None])
-        for sight in SIGHTS
-    ]
-    return np.asarray(np.minimum.reduce([typical, *seen]))
 
 
 def _along(values: Floats, places: tuple[int, ...], axes: int) -> Floats:

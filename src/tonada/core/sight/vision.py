@@ -10,12 +10,20 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 
 from tonada.core.color.contrast import LUMINANCE_WEIGHTS
-from tonada.core.color.spaces import SRGB8_TO_LINEAR, Floats, Srgb8, linear_to_oklab
+from tonada.core.color.spaces import (
+    SRGB8_TO_LINEAR,
+    Floats,
+    Srgb8,
+    delta_e_ok,
+    linear_to_oklab,
+    srgb8_to_oklab,
+)
 from tonada.core.errors import InputError
 from tonada.core.sight.machado import MACHADO, Sight
 
 AnySight: TypeAlias = Literal["protan", "deutan", "tritan", "no colour"]
 
+SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan", "tritan")
 # Full dichromats, by kind.
 MATRICES: Final[dict[Sight, Floats]] = {sight: table[-1] for sight, table in MACHADO.items()}
 
@@ -49,3 +57,13 @@ def simulate(srgb8: Srgb8, sight: AnySight, severity: float = 1.0) -> Floats:
 def simulated_oklab(srgb8: Srgb8, sight: AnySight, severity: float = 1.0) -> Floats:
     """Return OKLab of colours as seen with this sight."""
     return linear_to_oklab(simulate(srgb8, sight, severity))
+
+
+def apart_to_all(colors: Srgb8, others: Srgb8) -> Floats:
+    """Return deltaEOK of each with each, shape (N, M), the least over all kinds of sight."""
+    typical = delta_e_ok(srgb8_to_oklab(colors)[:, None], srgb8_to_oklab(others)[None])
+    seen = [
+        delta_e_ok(simulated_oklab(colors, sight)[:, None], simulated_oklab(others, sight)[None])
+        for sight in SIGHTS
+    ]
+    return np.asarray(np.minimum.reduce([typical, *seen]))

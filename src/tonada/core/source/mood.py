@@ -13,11 +13,14 @@ from typing import Final
 
 import numpy as np
 
+from tonada.core.color.hue_rules import color_at
 from tonada.core.color.naming import color_name
-from tonada.core.color.spaces import Hex, hue_distance, largest_chroma, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.color.spaces import Hex, hexes_to_srgb8, hue_distance, largest_chroma
+from tonada.core.color.vibration import vibrates
 from tonada.core.errors import InputError
 from tonada.core.harmony.character import CHARACTERS, Character
 from tonada.core.limits import MAX_MOOD_WORDS
+from tonada.core.sight.vision import apart_to_all
 from tonada.core.source.mood_words import FAMILIES, FIELDS, WORDS, MoodWord
 
 MOST_COLORS: Final = 6
@@ -26,6 +29,10 @@ FEWEST_COLORS: Final = 3
 LEAST_OF_STRONGEST: Final = 0.3
 # Colours closer than this in hue, in degrees, would be the same suggestion twice.
 LEAST_HUE_DISTANCE: Final = 18.0
+# Closer than this (deltaEOK) to any eyes two of them would be confused.
+COLORS_APART: Final = 0.075
+# How much lighter or darker than usual a colour may be, the usual first.
+_LIGHTNESS_STEPS: Final = (0.0, 0.08, -0.08, 0.16, -0.16, 0.24, -0.24, 0.32, -0.32)
 # The field of work says less about a brand than what it wants to say.
 FIELD_WEIGHT: Final = 0.5
 
@@ -101,7 +108,7 @@ def _starting_colors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[St
         is_apart = all(float(hue_distance(hue, other)) >= LEAST_HUE_DISTANCE for other in taken)
         is_strong = weights[family] >= LEAST_OF_STRONGEST * strongest or len(colors) < FEWEST_COLORS
         if is_apart and is_strong and len(colors) < MOST_COLORS:
-            value = _color(family, character)
+            value = _color(family, character, [one.hex for one in colors])
             share = weights[family] / strongest
             colors.append(StartingColor(value, color_name(value), family, share, tuple(speakers[family])))
             taken.append(hue)
@@ -110,14 +117,33 @@ def _starting_colors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[St
 
 def _blend(characters: list[Character]) -> Character:
     """Return the mean of characters: what several words together ask for."""
-    lightness, chroma, span = np.mean([(c.lightness, c.chroma, c.span) for c in characters], axis=0).tolist()
-    return Character("together", lightness, chroma, span, "")
+    figures = [(one.lightness, one.chroma, one.span, one.most_chroma) for one in characters]
+    lightness, chroma, span, most_chroma = np.mean(figures, axis=0).tolist()
+    return Character("together", lightness, chroma, span, "", most_chroma)
 
 
-def _color(family: str, character: Character) -> Hex:
-    """Return the family's colour in this character, halfway between the lightness of both."""
+def _color(family: str, character: Character, others: list[Hex]) -> Hex:
+    """Return the family's colour in this character, halfway between the lightness of both.
+
+    Or as little lighter or darker as it takes to be told apart from the others, and to be calm beside them.
+    """
     home = FAMILIES[family]
-    lightness = 0.5 * home.lightness + 0.5 * character.lightness
-    limit = float(largest_chroma(np.array(lightness), np.array(home.hue)))
-    chroma = min(character.chroma * limit, home.chroma)
-    return srgb8_to_hex(oklch_to_srgb8(np.array([lightness, chroma, home.hue])))
+    usual = 0.5 * home.lightness + 0.5 * character.lightness
+    lightnesses = [usual + step for step in _LIGHTNESS_STEPS if 0.3 <= usual + step <= 0.9]
+    values = []
+    for lightness in lightnesses:
+        limit = float(largest_chroma(np.array(lightness), np.array(home.hue)))
+        chroma = min(character.chroma * limit, home.chroma, character.most_chroma)
+        values.append(color_at(lightness, chroma, home.hue))
+    return min(values, key=lambda value: (_clashes(value, others), values.index(value)))
+
+
+def _clashes(value: Hex, others: list[Hex]) -> int:
+    """Return with how many others a colour vibrates, or would be taken for them by some eyes."""
+    if not others:
+        return 0
+    apart = apart_to_all(hexes_to_srgb8((value,)), hexes_to_srgb8(tuple(others)))[0]
+    return sum(
+        bool(distance < COLORS_APART) or vibrates(value, other)
+        for distance, other in zip(apart, others, strict=True)
+    )

@@ -41,6 +41,12 @@ SAME_COLOR: Final = 9.0
 NOISE: Final = 3.0
 HALO_LUMA: Final = 9.0
 HALO_AWAY: Final = 9.0
+# So many levels from white or black, in every channel, a colour is that.
+SNAPS_WITHIN: Final = 2
+# A solid place: so many pixels whose window, wider than a halo, is of the colour within so many levels.
+SOLID_WINDOW: Final = 11
+SOLID_CORES: Final = 24
+SOLID_NOISE: Final = 6.0
 # A colour so close to a much larger one needs flat areas of its own.
 NEAR_TWIN: Final = 22.0
 
@@ -151,7 +157,7 @@ def _find_peaks(ycc: Bytes8, values: Values, visible: Mask, strictly_flat: Mask)
             palette = np.stack([peak.ycc for peak in peaks]).astype(np.float32) * SCALE
             asked = asked[_distance(values[flat], palette) > SAME_COLOR]
         fresh = _cluster(asked, least, strict=number == 0)
-        peaks = _without_halos(peaks, fresh, total)
+        peaks = _without_halos(peaks, fresh, total, values)
     return peaks
 
 
@@ -196,16 +202,16 @@ def _cluster(values: Bytes8, least: float, *, strict: bool) -> list[_Peak]:
     return sorted(peaks, key=lambda peak: -peak.support)
 
 
-def _without_halos(known: list[_Peak], fresh: list[_Peak], total: int) -> list[_Peak]:
+def _without_halos(known: list[_Peak], fresh: list[_Peak], total: int, values: Values) -> list[_Peak]:
     peaks = list(known)
     for peak in fresh:
         others = [other for other in peaks if other.support > peak.support or other.strict > peak.strict]
-        if not _is_halo(peak, others, total):
+        if not _is_halo(peak, others, total, values):
             peaks.append(peak)
     return peaks
 
 
-def _is_halo(peak: _Peak, others: list[_Peak], total: int) -> bool:
+def _is_halo(peak: _Peak, others: list[_Peak], total: int, values: Values) -> bool:
     for other in others:
         distance = float(np.linalg.norm((peak.ycc - other.ycc) * SCALE))
         if distance <= SAME_COLOR:
@@ -218,9 +224,19 @@ def _is_halo(peak: _Peak, others: list[_Peak], total: int) -> bool:
             return True
     if peak.strict and peak.support >= 0.02 * total:
         return False
-    return any(
+    is_between = any(
         _is_between(peak.ycc, one.ycc, other.ycc) for one in others for other in others if one is not other
     )
+    return is_between and not (peak.strict and _is_solid(peak, values))
+
+
+def _is_solid(peak: _Peak, values: Values) -> bool:
+    """Say whether a colour fills places wider than a halo: those run along edges, and change across."""
+    from scipy import ndimage  # only where a picture is read; it takes half a second to load
+
+    own = _squared(values, peak.ycc.astype(np.float32) * SCALE) <= SOLID_NOISE**2
+    cores = ndimage.minimum_filter(own.view(np.uint8), size=SOLID_WINDOW, mode="constant")
+    return int(np.count_nonzero(cores)) >= SOLID_CORES
 
 
 def _is_between(ycc: NDArray[np.float64], one: NDArray[np.float64], other: NDArray[np.float64]) -> bool:
@@ -254,6 +270,9 @@ def _label(values: Values, palette: Values, visible: Mask) -> tuple[Labels, floa
 
 def _to_srgb8(picture: Picture, peaks: list[_Peak]) -> Bytes8:
     rgb = ycc_to_rgb(np.stack([peak.ycc for peak in peaks]))
+    # What compression makes of white and black is white and black again.
+    rgb[(rgb >= 255 - SNAPS_WITHIN).all(axis=-1)] = 255
+    rgb[(rgb <= SNAPS_WITHIN).all(axis=-1)] = 0
     if picture.profile is None:
         return rgb
     return np.asarray(through_profile(Image.fromarray(rgb[None]), picture.profile)[0])

@@ -16,6 +16,7 @@ from tonada.core.source.pictures.ground import find_ground
 from tonada.core.source.pictures.layers import NO_COLOR, Labels, Layers, Mask, drop_small
 from tonada.core.source.pictures.lossless import read_lossless, visibility
 from tonada.core.source.pictures.lossy import looks_photographic, read_lossy
+from tonada.core.source.pictures.margin import trimmed
 from tonada.core.source.pictures.photo import named_number, read_photo
 from tonada.core.source.pictures.picture import ImageFormat, Picture, Region, pack, unpack
 from tonada.core.source.pictures.steps import Part, nested_steps
@@ -128,11 +129,17 @@ def read_picture(
     part = picture.cropped(region) if region else picture
     if not visibility(part)[0].any():
         raise ImageError("Nothing can be seen here: every pixel is transparent.")
-    found_kind, layers = _read(part, kind)
+    artwork, cut = trimmed(part)
+    found_kind, layers = _read(artwork, kind)
+    ground = find_ground(layers.labels) if found_kind == "flat" and len(layers.colors) else None
+    if cut and ground is None:
+        # What was cut off has to be counted to something.
+        artwork, cut = part, 0.0
+        found_kind, layers = _read(part, kind)
+        ground = find_ground(layers.labels) if found_kind == "flat" and len(layers.colors) else None
     if not len(layers.colors):
         raise ImageError("No colour can be told apart here. Choose a larger part of the picture.")
-    ground = find_ground(layers.labels) if found_kind == "flat" else None
-    steps = nested_steps(layers, part.rgb)
+    steps = nested_steps(layers, artwork.rgb)
     count = len(layers.colors)
     if found_kind == "photographic":
         count = named_number([unpack([one.color for one in step]) for step in steps])
@@ -143,26 +150,34 @@ def read_picture(
         width=picture.width,
         height=picture.height,
         ground=srgb8_to_hex(layers.colors[ground[0]]) if ground else None,
-        steps=tuple(_found(step, layers, ground, picture.stops) for step in steps),
+        steps=tuple(_found(step, layers, ground, picture.stops, cut) for step in steps),
         count=min(count, most, len(steps)),
     )
 
 
 def _found(
-    step: tuple[Part, ...], layers: Layers, ground: tuple[int, float] | None, stops: tuple[int, ...]
+    step: tuple[Part, ...],
+    layers: Layers,
+    ground: tuple[int, float] | None,
+    stops: tuple[int, ...],
+    cut: float,
 ) -> tuple[FoundColor, ...]:
+    """Return the colours of a step, largest first. cut: the share of the margin, which is ground too."""
     shares = layers.shares
-    return tuple(
-        FoundColor(
-            hex=srgb8_to_hex(unpack([part.color])[0]),
-            share=part.share,
-            ground_share=float(shares[ground[0]]) * ground[1]
-            if ground and ground[0] in part.origins
-            else 0.0,
-            is_stop=part.color in stops,
+    found = []
+    for part in step:
+        is_ground = ground is not None and ground[0] in part.origins
+        of_ground = float(shares[ground[0]]) * ground[1] if ground is not None and is_ground else 0.0
+        margin = cut if is_ground else 0.0
+        found.append(
+            FoundColor(
+                hex=srgb8_to_hex(unpack([part.color])[0]),
+                share=part.share * (1 - cut) + margin,
+                ground_share=of_ground * (1 - cut) + margin,
+                is_stop=part.color in stops,
+            )
         )
-        for part in step
-    )
+    return tuple(sorted(found, key=lambda one: -one.share))
 
 
 def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
