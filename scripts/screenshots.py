@@ -134,7 +134,7 @@ def versions(page: Page) -> None:
     pairs(page)
     act(page, "Versions")
     page.get_by_label("Note for the version").fill("Shown to the board")
-    page.get_by_role("button", name="Cut a version").click()
+    page.get_by_role("button", name="Save a version").click()
     page.get_by_role("link", name="Version 1").wait_for()
     page.get_by_role("link", name="Harmony").click()
     page.get_by_role("slider", name="Muted", exact=True).focus()

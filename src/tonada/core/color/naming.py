@@ -103,7 +103,7 @@ def term_of(value: Hex) -> str:
     cast = next(name for most, name in _CASTS if hue <= most)
     is_beige = 0.8 < lightness < 0.96 and cast in ("brownish", "yellowish") and chroma > 0.02
     if chroma < CAST_BELOW and not is_beige:
-        return f"{cast} {'white' if lightness > 0.93 else 'black' if lightness < 0.25 else 'grey'}"
+        return f"{cast} {'white' if lightness > 0.93 else 'black' if lightness < 0.28 else 'grey'}"
     return next(term.name for term in TERMS if _is_meant(term, lightness, chroma, hue))
 
 
