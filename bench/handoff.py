@@ -9,7 +9,8 @@ from functools import partial
 from weasyprint import HTML
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.handoff.restyle import propose_mapping, restyle
+from tonada.core.handoff.old_colors import propose_mapping
+from tonada.core.handoff.restyle import restyle
 from tonada.core.proof.grounds import grounds_of
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take

@@ -77,7 +77,8 @@ def _export(parsed: argparse.Namespace) -> int:
 
 def _recolour(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.detect import decode_text
-    from tonada.core.handoff.restyle import propose_mapping, restyle
+    from tonada.core.handoff.old_colors import propose_mapping
+    from tonada.core.handoff.restyle import restyle
     from tonada.core.source.stylesheets import StyleFile
     from tonada.document.own_file import read_own
 

@@ -9,7 +9,8 @@ import pytest
 from tests.takes import TAKE
 from tonada.core.errors import TakeError
 from tonada.core.handoff.changes_text import changes_text
-from tonada.core.handoff.restyle import propose_mapping, restyle
+from tonada.core.handoff.old_colors import propose_mapping
+from tonada.core.handoff.restyle import restyle
 from tonada.core.handoff.slots import SHIPPED, Destination, Slot, fill_slots
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.parts import Role

@@ -4,70 +4,20 @@ from __future__ import annotations
 
 import difflib
 import re
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
-import numpy as np
-
-from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
-from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
-from tonada.core.errors import ColorError, InputError
+from tonada.core.color.spaces import Hex, hex_to_srgb8
 from tonada.core.formats.sheet import USUAL_OPTIONS, joined, words_of
-from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE, group_uses
+from tonada.core.handoff.old_colors import written_colors
 from tonada.core.source.stylesheets.scan import scan_stylesheet
-from tonada.core.source.stylesheets.usage import (
-    ColorUse,
-    StyleFile,
-    StylesheetReading,
-    read_stylesheets,
-    takes_color,
-)
-from tonada.core.take.key import step_key
-from tonada.core.take.take import Role, Take
+from tonada.core.source.stylesheets.usage import StyleFile, read_stylesheets, takes_color
+from tonada.core.take.take import Take
 
 WriteAs: TypeAlias = Literal["values", "properties"]
 
-# The objective: how far the new colour is (deltaEOK), what speaks against it added.
-UNSUITED_COSTS: Final = 0.08  # a role that does another job than the old colour did
-STEP_COSTS: Final = 0.02  # a step where a role would do
-SAME: Final = 0.01  # closer than this a role is the colour itself, whatever it was used for
-
-_SUITED: Final[Mapping[str, tuple[Role, ...]]] = {
-    "text": (Role.INK, Role.MUTED, Role.LINK, Role.PRIMARY, Role.PAPER, Role.ERROR, Role.SUCCESS),
-    "ground": (Role.PAPER, Role.MIST, Role.DEEP, Role.PRIMARY, Role.SECONDARY, Role.ACCENT),
-    "border": (Role.LINE, Role.MIST, Role.MUTED, Role.PRIMARY),
-    "other": (),
-}
-# A colour inside of a value; strings, addresses and names that only contain one are passed over.
-_COLOR: Final = re.compile(
-    rf"""(?P<skip>"(?:\\.|[^"\\])*"|'(?:\\.|[^'\\])*'|url\([^)]*\)|var\(\s*--[-\w]+|--[-\w]+|[$@][-\w]+)
-      | (?P<color>\#[0-9a-f]{{3,8}}(?![-\w]) | (?:{"|".join(COLOR_FUNCTIONS)})\([^()]*\)
-          | (?<![-\w.#])[a-z]{{3,20}}(?![-\w(]))""",
-    re.VERBOSE | re.IGNORECASE,
-)
-
 _LEADING: Final = re.compile(r"(?:\s*(?:/\*.*?\*/|@charset[^;]*;|@import[^;]*;))*", re.DOTALL | re.IGNORECASE)
-
-
-@dataclass(frozen=True, slots=True)
-class OldColor:
-    """A colour of the old stylesheet, with its near-twins, and what takes its place.
-
-    members: the values that become the same; count: uses of all. key: of the take, as Take.color_of
-    reads it. difference: deltaEOK from the old value to the new one.
-    """
-
-    hex: Hex
-    members: tuple[Hex, ...]
-    count: int
-    text: int
-    ground: int
-    border: int
-    key: str
-    name: str
-    new_hex: Hex
-    difference: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,31 +39,14 @@ class Restyled:
     pairs: tuple[PairBeside, ...]
 
 
-def propose_mapping(
-    take: Take, files: Sequence[StyleFile], difference: float = USUAL_DIFFERENCE
-) -> tuple[OldColor, ...]:
-    """Return every old colour, near-twins together, with the role or step that is nearest and suits its use.
-
-    Raises InputError where the take has no colour or the files use none.
-    """
-    reading = read_stylesheets(list(files))
-    candidates = _candidates(take)
-    if not candidates:
-        raise InputError("This take has no colours to map to.", field="document.swatches")
-    if not reading.uses:
-        raise InputError("The stylesheet uses no colour.", field="files")
-    return tuple(
-        _mapped(take, reading, group.members, candidates) for group in group_uses(reading.uses, difference)
-    )
-
-
 def restyle(
     take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, str], write: WriteAs = "values"
 ) -> Restyled:
     """Return the files with each mapped value replaced; formatting and comments stay as they are.
 
-    mapping: keys of colours by old value. write: new values, or references to custom properties,
-    which are then declared at the head of the first file. Raises InputError for a key that isn't there.
+    mapping: keys of colours by old value; opacity is kept, and what can't be seen at all stays.
+    write: new values, or references to custom properties, which are then declared at the head of the
+    first file. Raises InputError for a key that isn't there.
     """
     new = {old: (key, take.color_of(key)) for old, key in mapping.items()}
     made, replaced = [], 0
@@ -126,66 +59,11 @@ def restyle(
     return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made))
 
 
-def _candidates(take: Take) -> list[str]:
-    owners = [one.id for one in take.swatches] + [one.id for one in take.neutrals]
-    steps = [step_key(owner, row + 1) for owner in owners for row in range(len(take.ramp(owner).hexes))]
-    return [*dict.fromkeys(one.role for one in take.roles), *steps]
-
-
-def _mapped(
-    take: Take, reading: StylesheetReading, members: tuple[int, ...], candidates: list[str]
-) -> OldColor:
-    uses = [reading.uses[row] for row in members]
-    sums = {purpose: sum(getattr(use, purpose) for use in uses) for purpose in ("text", "ground", "border")}
-    value = uses[0].hex
-    key, away = _nearest(take, value, _purpose(sums), candidates)
-    return OldColor(
-        hex=value,
-        members=tuple(dict.fromkeys(value for use in uses for value in _values_of(use))),
-        count=sum(use.count for use in uses),
-        key=key,
-        name=take.display_name(key),
-        new_hex=take.color_of(key),
-        difference=away,
-        **sums,
-    )
-
-
-def _values_of(use: ColorUse) -> list[Hex]:
-    """Return the values that a use was written as: a translucent one is replaced with its own opacity."""
-    return [use.hex, *(value for value, _ in use.translucent)]
-
-
-def _purpose(sums: Mapping[str, int]) -> str:
-    purpose = max(sums, key=lambda one: sums[one])
-    return purpose if sums[purpose] else "other"
-
-
-def _nearest(take: Take, value: Hex, purpose: str, candidates: list[str]) -> tuple[str, float]:
-    labs = srgb8_to_oklab(hexes_to_srgb8([take.color_of(key) for key in candidates]))
-    away = delta_e_ok(labs, srgb8_to_oklab(hex_to_srgb8(value)))
-    suited = {str(role) for role in _SUITED[purpose]}
-    costs = np.array(
-        [
-            distance + _cost_of(key, float(distance), suited)
-            for key, distance in zip(candidates, away, strict=True)
-        ]
-    )
-    best = int(np.argmin(costs))
-    return candidates[best], float(away[best])
-
-
-def _cost_of(key: str, distance: float, suited: set[str]) -> float:
-    if "/" in key:
-        return STEP_COSTS
-    return UNSUITED_COSTS if suited and key not in suited and distance > SAME else 0.0
-
-
 def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs) -> tuple[str, int]:
     parts: list[str] = []
     at = count = 0
     for declaration in scan_stylesheet(text, takes_color):
-        for start, end, color in _colors_of(declaration.value):
+        for start, end, color in written_colors(declaration.value):
             target = new.get(color.hex)
             if target is None:
                 continue
@@ -194,17 +72,6 @@ def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: 
             at = declaration.start + end
             count += 1
     return "".join([*parts, text[at:]]), count
-
-
-def _colors_of(value: str) -> Iterator[tuple[int, int, ReadColor]]:
-    for match in _COLOR.finditer(value):
-        word = match["color"]
-        if word is None or (word[0] != "#" and "(" not in word and not is_color_name(word)):
-            continue
-        try:
-            yield match.start(), match.end(), read_color(word)
-        except ColorError:
-            continue
 
 
 def _replacement(take: Take, target: tuple[str, Hex], alpha: float, write: WriteAs) -> str:

@@ -12,7 +12,8 @@ from tonada.core.color.press import Press
 from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
 from tonada.core.formats.sheet import NAMINGS, Naming, Options
 from tonada.core.handoff import restyle
-from tonada.core.handoff.restyle import OldColor, PairBeside
+from tonada.core.handoff.old_colors import OldColor
+from tonada.core.handoff.restyle import PairBeside
 from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument

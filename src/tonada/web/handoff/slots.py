@@ -8,7 +8,8 @@ from flask import Response
 from pydantic import BaseModel
 
 from tonada.core.errors import InputError
-from tonada.core.handoff.restyle import propose_mapping, restyle
+from tonada.core.handoff.old_colors import propose_mapping
+from tonada.core.handoff.restyle import restyle
 from tonada.core.handoff.slots import SHIPPED, Destination, fill_slots
 from tonada.core.limits import MAX_STYLESHEET_BYTES
 from tonada.core.source.stylesheets import StyleFile

@@ -1,0 +1,124 @@
+"""What of a take gets the place of an old stylesheet's colours: one target for a value, and the right one."""
+
+from __future__ import annotations
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from tests.strategies import hexes
+from tests.takes import TAKE, take_of
+from tonada.core.color.spaces import hex_to_oklch, hex_to_srgb8
+from tonada.core.errors import InputError
+from tonada.core.handoff.old_colors import OldColor, propose_mapping, written_colors
+from tonada.core.handoff.restyle import restyle
+from tonada.core.source.stylesheets.scan import scan_stylesheet
+from tonada.core.source.stylesheets.usage import StyleFile, takes_color
+from tonada.core.take.take import SIGNALS, Role, Take
+
+RED = take_of("#c62828", "#2f5d50", "#d7b13c")
+
+
+def mapped(text: str, take: Take = RED) -> dict[str, OldColor]:
+    return {value: one for one in propose_mapping(take, [StyleFile("a.css", text)]) for value in one.members}
+
+
+def recolored(text: str, take: Take = RED) -> str:
+    mapping = {value: one.key for value, one in mapped(text, take).items()}
+    return restyle(take, [StyleFile("a.css", text)], mapping).files[0].text
+
+
+def test_a_value_has_one_target_whether_it_is_opaque_or_not() -> None:
+    made = recolored(
+        ".btn{background:#0d6efd;color:#fff} .btn:focus{box-shadow:0 0 0 4px rgba(13,110,253,.25)}"
+        ".veil{background:rgba(255,255,255,.8)}"
+    )
+    assert "background:#c62828" in made
+    assert "rgb(198 40 40 / 25%)" in made
+    paper = RED.hex_of(Role.PAPER)
+    red, green, blue = (int(channel) for channel in hex_to_srgb8(paper))
+    assert f"color:{paper}" in made
+    assert f"rgb({red} {green} {blue} / 80%)" in made
+
+
+def test_what_can_t_be_seen_stays() -> None:
+    text = ".a{background:transparent;color:rgb(0 0 0 / 0);border-color:#0000}"
+    with pytest.raises(InputError, match="no colour"):
+        mapped(text)
+    both = text + ".b{color:#123456}"
+    assert recolored(both).startswith(text)
+
+
+def test_every_colour_that_is_written_is_found_wherever_it_stands() -> None:
+    text = (
+        ":root{--brand:#0d6efd;--unused:#abcdef} @media (prefers-color-scheme:dark){:root{--brand:#6ea8fe}}"
+        ".a{background:linear-gradient(#111827, rgb(55 65 81 / 50%))} .b{box-shadow:0 0 2px hsl(210 10% 23%)}"
+        ".c{border:1px solid rebeccapurple}"
+    )
+    written = {
+        color.hex
+        for declaration in scan_stylesheet(text, takes_color)
+        for _, _, color in written_colors(declaration.value)
+    }
+    assert len(written) == 7
+    assert set(mapped(text)) == written
+    assert not written & set(mapped(recolored(text)))
+
+
+def test_the_colour_that_leads_becomes_primary_and_its_shades_primary_s_steps() -> None:
+    text = (
+        ".btn{background:#0d6efd} .nav{background:#0d6efd} a{color:#0d6efd}"
+        ".soft{background:#cfe2ff} .deep{color:#052c65} .btn:hover{background:#0b5ed7} p{color:#212529}"
+    )
+    found = mapped(text)
+    owner = RED.assignment(Role.PRIMARY).swatch
+    assert found["#0d6efd"].key == Role.PRIMARY
+    shades = [found[value] for value in ("#cfe2ff", "#0b5ed7", "#052c65")]
+    assert all(one.key.startswith(f"{owner}/") or one.key == Role.PRIMARY for one in shades)
+    lightness = [hex_to_oklch(one.new_hex)[0] for one in shades]
+    assert lightness == sorted(lightness, reverse=True)
+    neutral = found["#212529"].key
+    assert neutral.startswith("n1/") or RED.assignment(neutral).swatch == "n1"
+
+
+@pytest.mark.parametrize(
+    ("rule", "role"),
+    [
+        (".alert-success{color:#198754}", Role.SUCCESS),
+        (":root{--bs-danger:#dc3545}", Role.ERROR),
+        (".is_invalid{border-color:#dc3545}", Role.ERROR),
+        (".badge.warning{background:#ffc107}", Role.WARNING),
+        ("$info-color: #0dcaf0;.x{color:red}", Role.INFO),
+    ],
+)
+def test_what_means_a_signal_goes_to_that_signal(rule: str, role: Role) -> None:
+    value = rule[rule.index("#") : rule.index("#") + 7]
+    found = mapped(rule if not rule.startswith("$") else f".scss{{{rule.split(';')[0]}}}")
+    owner = RED.assignment(role).swatch
+    assert found[value].key == role or found[value].key.startswith(f"{owner}/")
+
+
+@given(hexes)
+@settings(max_examples=40, deadline=None)
+def test_no_other_colour_becomes_a_signal(value: str) -> None:
+    signals = {TAKE.assignment(role).swatch for role in SIGNALS}
+    key = mapped(f".brand{{background:{value}}} .plain{{color:{value}}}", TAKE)[value].key
+    assert key not in SIGNALS
+    assert key.split("/")[0] not in signals
+
+
+@given(st.lists(hexes, min_size=1, max_size=6, unique=True))
+@settings(max_examples=30, deadline=None)
+def test_equal_values_get_equal_targets_and_nothing_else_changes(values: list[str]) -> None:
+    text = "".join(
+        f".r{row}{{color:{value};outline:{value}80 solid 2px}}" for row, value in enumerate(values)
+    )
+    found = mapped(text)
+    assert set(found) == set(values)
+    made = recolored(text)
+    before, after = (
+        [(one.property, one.selector) for one in scan_stylesheet(whole)] for whole in (text, made)
+    )
+    assert before == after
+    for row, value in enumerate(values):
+        assert f".r{row}{{color:{found[value].new_hex};" in made
