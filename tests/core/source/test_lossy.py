@@ -49,3 +49,19 @@ def test_white_and_black_are_white_and_black_again() -> None:
     noise = np.random.default_rng(3).integers(-2, 3, (240, 320, 3))
     noisy = np.clip(np.asarray(image).astype(int) + noise, 0, 255).astype(np.uint8)
     assert {"#ffffff", "#000000"} <= set(read(Image.fromarray(noisy), 80))
+
+
+def test_a_scan_s_noise_takes_no_color_away() -> None:
+    image = Image.new("RGB", (400, 300), "#ffffff")
+    truth = ("#2b3a8c", "#b6653a", "#d7b13c", "#3d8c6c")
+    for row, color in enumerate(truth):
+        image.paste(color, (30 + 90 * row, 40, 90 + 90 * row, 240 - 40 * row))
+    noise = np.random.default_rng(7).normal(0, 2, (300, 400, 3))
+    noisy = np.clip(np.asarray(image) + noise, 0, 255).round().astype(np.uint8)
+    file = io.BytesIO()
+    Image.fromarray(noisy).save(file, "PNG")
+    extraction = extract_colors(file.getvalue())
+    assert extraction.kind == "flat"
+    found = [one.hex for one in extraction.colors]
+    assert all(has(found, color) for color in ("#ffffff", *truth))
+    assert len(found) == 5
