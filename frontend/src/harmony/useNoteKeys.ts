@@ -5,7 +5,7 @@ import { arrowOf } from '@/ui/arrows'
 
 interface Verbs {
   show: (change: TakeChange) => void
-  keep: () => void
+  keep: () => void | Promise<void>
   hold: (id: string) => void
   remove: (id: string) => void
 }
@@ -17,17 +17,21 @@ interface Look {
 const LIGHTNESS_STEP = 0.01
 const CHROMA_STEP = 0.01
 const WHEEL_STEP = 0.005
+/** Where the other flags have their place in the row. */
+const ANCHOR = -1
 /** Keys pressed within this time are one step back. */
 const GESTURE_MS = 450
 
 /** What keys and the wheel do to a note; a row of presses is one step. */
 export function useNoteKeys(look: Look, verbs: Verbs) {
   let under: { id: string; lightness: number; chroma: number; hue: number } | undefined
-  let turn = 0
-  const keep = useDebounceFn(() => {
-    under = undefined
-    turn = 0
-    verbs.keep()
+  let turned: { index: number; degrees: number } | undefined
+  const keep = useDebounceFn(async () => {
+    const [note, flag] = [under, turned]
+    await verbs.keep()
+    // What was pressed meanwhile goes on from what was reached, not from an answer that is still to come.
+    if (under === note) under = undefined
+    if (turned === flag) turned = undefined
   }, GESTURE_MS)
 
   /** The values that a row of presses has reached, before rounding to 8 bits. */
@@ -80,13 +84,13 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
 
   /** A flag by keys: the spread, or with the anchor's flag the whole chord. */
   function stepFlag(flag: Flag | 'anchor', degrees: number) {
-    turn += degrees
+    const index = flag === 'anchor' ? ANCHOR : look.evaluation.stave.flags.indexOf(flag)
+    if (turned?.index !== index)
+      turned = { index, degrees: flag === 'anchor' ? 0 : signed(flag.angle) }
+    turned = { index, degrees: turned.degrees + degrees }
     const { harmony } = look.document
-    if (flag === 'anchor') verbs.show({ kind: 'chord', harmony, turn })
-    else {
-      const index = look.evaluation.stave.flags.indexOf(flag)
-      verbs.show({ kind: 'flag', index, angle: signed(flag.angle) + degrees, on_stave: false })
-    }
+    if (index === ANCHOR) verbs.show({ kind: 'chord', harmony, turn: turned.degrees })
+    else verbs.show({ kind: 'flag', index, angle: turned.degrees, on_stave: false })
     void keep()
   }
 
