@@ -30,7 +30,9 @@ def test_colors_a_list_and_an_old_site_are_sources_too(
 ) -> None:
     named = tmp_path / "colors.csv"
     named.write_text("name,hex\nCrust,#7a2e1f\nMoss,#2f5d50\n")
-    for given in (["#7a2e1f", "#2f5d50"], [str(named)]):
+    noted = tmp_path / "colors.md"
+    noted.write_text("- Crust: #7a2e1f\n- Moss: #2f5d50\n")
+    for given in (["#7a2e1f", "#2f5d50"], [str(named)], [str(noted)]):
         roles = {one["role"]: one["hex"] for one in as_json(capsys, "build", *given)["roles"]}
         assert roles["primary"] == "#7a2e1f"
     site = as_json(capsys, "build", str(OLD_SITE))

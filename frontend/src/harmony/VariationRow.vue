@@ -13,35 +13,14 @@ const COUNT = 12
 /** Sheets of twelve: the one in which the chosen variation stands. */
 const sheetOf = (seed: number) => Math.floor((seed - 1) / COUNT) * COUNT + 1
 const first = ref(sheetOf(props.document.harmony.seed ?? 1))
-/** What the variations are drawn from; choosing one of them doesn't change it. */
-const base = computed(() => JSON.stringify([basis(props.document), first.value]))
+/** Where they begin is for the server to say: choosing one of them gives the same sheet again. */
 const { answer, problem } = useFollowing(
-  () => base.value,
-  (_, signal) => {
-    const body = { document: props.document, first: first.value, count: COUNT }
-    return given(api.POST('/api/variations', { body, signal }))
-  },
+  () => ({ document: props.document, first: first.value, count: COUNT }),
+  (body, signal) => given(api.POST('/api/variations', { body, signal })),
 )
 const row = computed<readonly Variation[]>(() => answer.value?.variations ?? [])
 const { pins, isPinned, toggle } = usePins(() => props.takeId)
 
-function basis(document: TakeDocument) {
-  const began = new Map(document.harmony.varied_from.map((one) => [one.swatch, one.hex]))
-  const isVaried = document.swatches.every(
-    (one) => !began.has(one.id) || one.origin.kind === 'varied',
-  )
-  const { seed: _seed, varied_from: _from, ...settings } = document.harmony
-  return [
-    document.swatches.map((one) => [
-      one.id,
-      (isVaried ? began.get(one.id) : undefined) ?? one.hex,
-      one.held,
-    ]),
-    document.roles.map(({ reason: _reason, ...role }) => role),
-    document.level,
-    settings,
-  ]
-}
 const isChosen = (variation: Variation) =>
   JSON.stringify(variation.document.swatches.map((one) => one.hex)) ===
   JSON.stringify(props.document.swatches.map((one) => one.hex))

@@ -5,12 +5,9 @@ from __future__ import annotations
 import argparse
 import json
 from pathlib import Path
-from typing import TYPE_CHECKING, Any, Final
+from typing import TYPE_CHECKING, Any
 
 from tonada.cli.files import KINDS
-
-# Files that aren't pictures: lists and stylesheets, read without a process of their own.
-TEXTS: Final = frozenset((".css", ".scss", ".html", ".htm", ".json", ".csv", ".gpl", ".txt"))
 
 if TYPE_CHECKING:
     from tonada.core.roles.brand import Candidate, Whole
@@ -75,6 +72,7 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     """Return what a file was read as, or None where no file is given."""
     from tonada.core.errors import InputError
     from tonada.reading.bounded import LONG, run_bounded
+    from tonada.reading.endings import LIST_ENDINGS, STYLE_ENDINGS
 
     files = [Path(one) for one in given if Path(one).is_file()]
     if not files:
@@ -82,7 +80,8 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     if len(given) > 1:
         raise InputError("Give one file, or colours.", field="given")
     data = files[0].read_bytes()
-    if files[0].suffix.lower() in TEXTS:
+    # Lists and stylesheets need no process of their own.
+    if files[0].name.lower().endswith(STYLE_ENDINGS + LIST_ENDINGS):
         from tonada.reading.intake import Upload, take_in
 
         intake = take_in((Upload(files[0].name, data),))

@@ -12,6 +12,7 @@ from tonada.core.limits import MAX_STYLESHEET_BYTES, MAX_STYLESHEET_FILES
 from tonada.core.source.pictures import extract_colors, measure_image, render_preview
 from tonada.core.source.stylesheets import StyleFile, is_more_than_a_list, read_stylesheets
 from tonada.core.source.stylesheets.markup import looks_like_html
+from tonada.reading.endings import LIST_ENDINGS, STYLE_ENDINGS
 from tonada.reading.results import image_to_json, list_to_json, stylesheet_to_json
 
 Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
@@ -19,8 +20,6 @@ Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
 LONG_PIXELS: Final = 2_500_000
 LONG_JPEG_PIXELS: Final = 16_000_000
 LONG_STYLESHEET_BYTES: Final = 1_000_000
-_STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
-_LIST_ENDINGS: Final = (".scss", ".sass", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md")
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,11 +67,11 @@ def is_long(format_name: str, width: int, height: int) -> bool:
 def _kind_of(upload: Upload) -> Wanted:
     """Tell what a file is by its name's ending, and of CSS whether it is more than a list of properties."""
     name = upload.name.lower()
-    if name.endswith(_STYLE_ENDINGS) and len(upload.content) > LONG_STYLESHEET_BYTES:
+    if name.endswith(STYLE_ENDINGS) and len(upload.content) > LONG_STYLESHEET_BYTES:
         return "stylesheet"
-    if name.endswith(_LIST_ENDINGS):
+    if name.endswith(LIST_ENDINGS):
         return "list"
-    if name.endswith(_STYLE_ENDINGS):
+    if name.endswith(STYLE_ENDINGS):
         return "stylesheet" if _has_rules(upload) else "list"
     return "image"
 

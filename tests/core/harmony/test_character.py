@@ -101,3 +101,11 @@ def test_the_sliders_start_at_what_is_there_and_one_notch_is_one_notch() -> None
     assert 0 < max(difference_between(*pair) for pair in zip(now, notch, strict=True)) < 0.01
     wider = members_of(within(take, None, span=figures.span + 0.05), take)
     assert 0 < max(difference_between(*pair) for pair in zip(now, wider, strict=True)) < 0.06
+
+
+def test_what_is_held_in_a_character_stays_through_the_next() -> None:
+    take = within(free("#2b3a8c"), "vivid")
+    swatch = shaped_members(take)[-1]
+    held = replace(take, swatches=tuple(replace(one, held=one.id == swatch.id) for one in take.swatches))
+    for name in ("deep", None):
+        assert within(held, name).swatch(swatch.id).hex == swatch.hex

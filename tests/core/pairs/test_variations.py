@@ -103,6 +103,15 @@ def test_varying_starts_from_what_is_on_screen() -> None:
     assert restored(moved).swatch(secondary).hex == varied.swatch(secondary).hex
 
 
+def test_what_is_held_after_varying_is_not_moved_back() -> None:
+    varied = vary(holding(ORRIN, Role.PRIMARY), 2).take
+    accent = varied.assignment(Role.ACCENT).swatch
+    held = replace(
+        varied, swatches=tuple(replace(one, held=one.held or one.id == accent) for one in varied.swatches)
+    )
+    assert all(one.take.swatch(accent) == held.swatch(accent) for one in vary_row(held, 1, 3))
+
+
 @pytest.mark.parametrize("seed", [0, LAST_SEED + 1])
 def test_a_seed_out_of_range_is_refused(seed: int) -> None:
     with pytest.raises(InputError):

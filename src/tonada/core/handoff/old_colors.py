@@ -226,7 +226,7 @@ def _target(take: Take, value: Hex, purpose: str, asked: _Asked) -> tuple[str, f
     shade = _shade_of_lead(take, value, asked.lead)
     if shade is not None:
         return shade
-    said = [one.id for one in take.swatches if not _is_signal_only(take, one.id)]
+    said = [one.id for one in take.swatches if not take.is_signal_only(one.id)]
     steps = [key for owner in (*said, *(one.id for one in take.neutrals)) for key in _steps(take, owner)]
     return _nearest(take, value, purpose, [*roles, *steps])
 
@@ -245,11 +245,6 @@ def _shade_of_lead(take: Take, value: Hex, lead: Hex | None) -> tuple[str, float
     keys = [Role.PRIMARY, *_steps(take, owner)]
     key = min(keys, key=lambda one: abs(hex_to_oklch(take.color_of(one))[0] - wanted))
     return key, _apart(value, take.color_of(key))
-
-
-def _is_signal_only(take: Take, swatch: str) -> bool:
-    roles = take.roles_of(swatch)
-    return bool(roles) and set(roles) <= set(SIGNALS)
 
 
 def _steps(take: Take, owner: str) -> list[str]:

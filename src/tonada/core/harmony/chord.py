@@ -201,8 +201,11 @@ def shaped_members(take: Take) -> tuple[Swatch, ...]:
 
 
 def shaped_from(take: Take) -> tuple[tuple[str, Hex], ...]:
-    """Return what swatches were before their character, of those that nothing else has changed since."""
-    there = {one.id for one in take.swatches if one.origin.note.startswith(IN_CHARACTER)}
+    """Return what swatches were before their character, of those that nothing else has changed since.
+
+    One that is held by now stays as it is.
+    """
+    there = {one.id for one in take.swatches if not one.held and one.origin.note.startswith(IN_CHARACTER)}
     return tuple(one for one in take.harmony.shaped_from if one[0] in there)
 
 

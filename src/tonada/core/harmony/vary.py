@@ -65,10 +65,10 @@ class Drawn:
 def restored(take: Take) -> Take:
     """Return the take with the values that varying began from.
 
-    Where the designer has changed one of them since, what is on screen is where it begins.
+    Where the designer has changed or held one of them since, what is on screen is where it begins.
     """
     began = dict(take.harmony.varied_from)
-    is_varied = all(one.origin.kind == "varied" for one in take.swatches if one.id in began)
+    is_varied = all(one.origin.kind == "varied" and not one.held for one in take.swatches if one.id in began)
     values = began if is_varied else {}
     back = recolor_many(take, values, "as it was", "varied")
     return replace(back, harmony=replace(take.harmony, seed=None, varied_from=()))

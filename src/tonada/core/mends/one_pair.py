@@ -235,7 +235,7 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     text, ground = take.pair_colors(pair)
     own, _ = take.owner_of(pair.text)
     in_use = {take.hex_of(one.role) for one in take.roles}
-    swatches = [one.id for one in take.swatches if not _only_signals(take, one.id)]
+    swatches = [one.id for one in take.swatches if not take.is_signal_only(one.id)]
     owners = swatches + [one.id for one in take.neutrals]
     found = [
         (difference_between(value, text), step_key(owner, row + 1))
@@ -248,12 +248,6 @@ def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         _Change("use step", take.display_name(key), difference, change_pair_text(take, pair.id, key))
         for difference, key in sorted(found)[:MOST_PALETTE_STEPS]
     ]
-
-
-def _only_signals(take: Take, swatch: str) -> bool:
-    """Say whether a swatch says something by its colour, and nothing else: no text may look like it."""
-    roles = take.roles_of(swatch)
-    return bool(roles) and set(roles) <= set(SIGNALS)
 
 
 def _passing(take: Take) -> set[str]:

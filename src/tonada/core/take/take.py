@@ -114,6 +114,11 @@ class Take:
         """Return the roles of a swatch, or of one of its steps, in the order in which roles are shown."""
         return self._roles.get((swatch_id, step), ())
 
+    def is_signal_only(self, swatch_id: str) -> bool:
+        """Say whether a swatch is there to say something by its colour, and for nothing else."""
+        roles = self.roles_of(swatch_id)
+        return bool(roles) and set(roles) <= set(SIGNALS)
+
     def swatch(self, swatch_id: str) -> Swatch:
         """Return a swatch by its id. Raises TakeError for an unknown one."""
         if swatch_id not in self._by_id:
