@@ -4,6 +4,8 @@ decode    bytes → Picture, within the limits     svg       what an SVG may hol
 lossless  flat artwork, exact values             lossy     flat artwork behind JPEG noise
 photo     the few colours a person would name    layers    which pixel belongs to which colour
 ground    what the artwork stands on             steps     fewer and more: nested results
+canvas    what nothing is drawn on               margin    the canvas around artwork, cut off
+unmix     chroma from the means of JPEG blocks
 reading   the whole way, and which reader fits   pick      single pixels, looked at closely
 preview   a picture that is safe to show
 """

@@ -15,7 +15,7 @@ Labels: TypeAlias = NDArray[np.int16]
 Mask: TypeAlias = NDArray[np.bool_]
 Channels: TypeAlias = NDArray[np.float32]
 
-# A colour that covers less of the visible area is not reported.
+# A colour that covers less of the artwork, without its canvas, is not reported.
 SMALLEST_SHARE = 0.0088
 NO_COLOR = -1
 _CHUNK = 32_768
@@ -75,15 +75,13 @@ def _most_similar(
     return chosen
 
 
-def drop_small(
-    layers: Layers, values: Channels | Bytes8, palette: Channels, *, smallest: float = SMALLEST_SHARE
-) -> Layers:
-    """Leave out the colours under the smallest share; their pixels go to what is most similar nearby."""
-    shares = layers.shares
-    kept = np.flatnonzero(shares >= smallest)
-    if kept.size == len(shares) or kept.size == 0:
+def drop_small(layers: Layers, values: Channels | Bytes8, palette: Channels, least: float) -> Layers:
+    """Leave out the colours of fewer than `least` pixels; these go to what is most similar nearby."""
+    counts = np.bincount(layers.labels.ravel() + 1, minlength=len(layers.colors) + 1)[1:]
+    kept = np.flatnonzero(counts >= least)
+    if kept.size == len(counts) or kept.size == 0:
         return layers
-    renumbered = np.full(len(shares) + 1, NO_COLOR, dtype=np.int16)
+    renumbered = np.full(len(counts) + 1, NO_COLOR, dtype=np.int16)
     renumbered[kept] = np.arange(kept.size)
     labels = renumbered[layers.labels]
     visible = layers.labels != NO_COLOR

@@ -13,6 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color.spaces import SRGB8_TO_LINEAR, srgb8_to_oklab
+from tonada.core.source.pictures.canvas import artwork_size
 from tonada.core.source.pictures.layers import (
     NO_COLOR,
     SMALLEST_SHARE,
@@ -28,6 +29,8 @@ from tonada.core.source.pictures.picture import Picture, pack, unpack
 TWIN_DISTANCE: Final = 0.012
 # Sharp reduction overshoots at edges by about this much (deltaEOK), in lines that form no blocks.
 RINGING_DISTANCE: Final = 0.07
+# So many pixels in blocks, two wide, are a line and no accident.
+LEAST_LINE: Final = 12
 # A blend of two 8-bit colours, rounded, and a renderer's inexact coverage: within this many levels.
 BLEND_TOLERANCE: Final = 5.0
 BLEND_TOLERANCE_LINEAR: Final = 0.012
@@ -68,13 +71,14 @@ def read_lossless(picture: Picture) -> Layers:
     else:
         rgb = picture.rgb
     census = _take_census(packed)
-    accepted = _accept(census, packed, total, picture.declared)
+    artwork = artwork_size(rgb, visible)
+    accepted = _accept(census, packed, artwork, picture.declared)
     labels = _label(census, accepted)
     covered = int(np.count_nonzero(labels != NO_COLOR))
     palette = unpack(census.values[accepted]).astype(np.float32)
     layers = Layers(palette.astype(np.uint8), spread_labels(rgb, palette, labels, visible), covered / total)
     smallest = SMALLEST_SHARE if total < COUNTED_EXACTLY else 0.01 - 0.0002
-    return drop_small(layers, rgb, palette, smallest=smallest)
+    return drop_small(layers, rgb, palette, smallest * artwork)
 
 
 def visibility(picture: Picture) -> tuple[Mask, Mask]:
@@ -128,11 +132,13 @@ def _take_census(packed: NDArray[np.int32]) -> _Census:
     )
 
 
-def _accept(census: _Census, packed: NDArray[np.int32], total: int, declared: tuple[int, ...]) -> list[int]:
+def _accept(
+    census: _Census, packed: NDArray[np.int32], artwork: float, declared: tuple[int, ...]
+) -> list[int]:
     """Return the rows of the census that are colours of the artwork, most pixels first."""
     counts = np.where(census.values < 0, 0, census.counts)
     order = np.argsort(-counts, kind="stable")
-    least = max(min(2.0, total), 0.5 * SMALLEST_SHARE * total)
+    least = max(min(2.0, artwork), 0.5 * SMALLEST_SHARE * artwork)
     candidates = [int(row) for row in order[:MOST_CANDIDATES] if counts[row] >= least]
     named = set(declared)
     sure = [row for row in candidates if int(census.values[row]) in named or _is_solid(census, row)]
@@ -152,9 +158,10 @@ def _is_by_product(
 ) -> bool:
     """Say whether a colour without solid blocks comes from edges, and isn't one of the artwork's own."""
     larger = [other for other in accepted if census.counts[other] > 3 * census.counts[row]]
+    forms_blocks = census.in_blocks[row] >= 0.2 * census.counts[row]
     return (
         _is_near(census, row, accepted, TWIN_DISTANCE)
-        or _is_near(census, row, larger, RINGING_DISTANCE)
+        or (not forms_blocks and _is_near(census, row, larger, RINGING_DISTANCE))
         or _is_blend(packed, census, row)
         or _is_thinned(census, row, candidates)
     )
@@ -165,7 +172,10 @@ def _is_solid(census: _Census, row: int) -> bool:
     cores = census.cores[row]
     if cores >= max(4, 0.05 * census.counts[row]):
         return True
-    return bool(cores >= 1 and census.in_blocks[row] >= 0.6 * census.counts[row])
+    blocks, count = census.in_blocks[row], census.counts[row]
+    # A line two pixels wide has no core; the blends along an edge are one pixel wide.
+    is_wide_line = count >= LEAST_LINE and blocks >= 0.75 * count
+    return bool(is_wide_line or (cores >= 1 and blocks >= 0.6 * count))
 
 
 def _is_near(census: _Census, row: int, others: list[int], distance: float) -> bool:

@@ -7,16 +7,16 @@ from typing import Final
 
 import numpy as np
 
+from tonada.core.source.pictures.canvas import drawn_pixels
 from tonada.core.source.pictures.lossless import visibility
 from tonada.core.source.pictures.picture import Picture
+from tonada.core.source.pictures.unmix import BLOCK
 
 # Less than this share of the area isn't worth cutting off.
 LEAST_CUT: Final = 0.15
 # Of the canvas so much stays around the artwork, of its longer side and in pixels: it is still the ground.
 RIM: Final = 0.03
 LEAST_RIM: Final = 4
-# Levels by which the canvas of a lossy file may differ from its corner.
-CANVAS_NOISE: Final = 12
 # A row or column with fewer pixels of another colour is still canvas: specks of dust.
 LEAST_PIXELS: Final = 2
 
@@ -28,20 +28,16 @@ def trimmed(picture: Picture) -> tuple[Picture, float]:
     """
     rgb = picture.rgb
     visible, _ = visibility(picture)
-    corners = rgb[[0, 0, -1, -1], [0, -1, 0, -1]].astype(np.int16)
-    if not visible[[0, 0, -1, -1], [0, -1, 0, -1]].all() or np.ptp(corners, axis=0).max() > CANVAS_NOISE:
+    drawn = drawn_pixels(rgb, visible)
+    if drawn is None:
         return picture, 0.0
-    canvas = np.median(corners, axis=0)
-    low = np.clip(canvas - CANVAS_NOISE, 0, 255).astype(np.uint8)
-    high = np.clip(canvas + CANVAS_NOISE, 0, 255).astype(np.uint8)
-    drawn = ((rgb < low) | (rgb > high)).any(axis=-1) | ~visible
     rows = np.flatnonzero(np.count_nonzero(drawn, axis=1) >= LEAST_PIXELS)
     columns = np.flatnonzero(np.count_nonzero(drawn, axis=0) >= LEAST_PIXELS)
     if not rows.size or not columns.size:
         return picture, 0.0
     rim = max(LEAST_RIM, round(RIM * max(rows[-1] - rows[0], columns[-1] - columns[0])))
-    down = slice(max(0, int(rows[0]) - rim), int(rows[-1]) + 1 + rim)
-    across = slice(max(0, int(columns[0]) - rim), int(columns[-1]) + 1 + rim)
+    down = slice(_at_block(int(rows[0]) - rim), int(rows[-1]) + 1 + rim)
+    across = slice(_at_block(int(columns[0]) - rim), int(columns[-1]) + 1 + rim)
     cut = 1 - np.count_nonzero(visible[down, across]) / np.count_nonzero(visible)
     if cut < LEAST_CUT:
         return picture, 0.0
@@ -52,3 +48,8 @@ def trimmed(picture: Picture) -> tuple[Picture, float]:
         ycc=None if picture.ycc is None else np.ascontiguousarray(picture.ycc[down, across]),
     )
     return part, float(cut)
+
+
+def _at_block(place: int) -> int:
+    """Return where the block of the file starts that holds a row or column."""
+    return max(0, place) // BLOCK * BLOCK

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 import numpy as np
@@ -11,18 +11,20 @@ from numpy.typing import NDArray
 from tonada.core.color.spaces import Floats, Hex, srgb8_to_hex, srgb8_to_oklab
 from tonada.core.errors import ImageError
 from tonada.core.limits import MAX_FOUND_COLORS
+from tonada.core.source.pictures.canvas import artwork_size
 from tonada.core.source.pictures.decode import check_file_size, decode_bitmap, measure_bitmap
 from tonada.core.source.pictures.ground import find_ground
-from tonada.core.source.pictures.layers import NO_COLOR, Labels, Layers, Mask, drop_small
+from tonada.core.source.pictures.layers import NO_COLOR, SMALLEST_SHARE, Labels, Layers, Mask, drop_small
 from tonada.core.source.pictures.lossless import read_lossless, visibility
 from tonada.core.source.pictures.lossy import looks_photographic, read_lossy
 from tonada.core.source.pictures.margin import trimmed
-from tonada.core.source.pictures.photo import named_number, read_photo
+from tonada.core.source.pictures.photo import named_number, read_photo, refined
 from tonada.core.source.pictures.picture import ImageFormat, Picture, Region, pack, unpack
 from tonada.core.source.pictures.steps import Part, nested_steps
 from tonada.core.source.pictures.svg import decode_svg, looks_like_svg
 
 Kind: TypeAlias = Literal["flat", "photographic"]
+Steps: TypeAlias = tuple[tuple[Part, ...], ...]
 
 # Flat artwork is a file of which a few colours hold this much.
 LEAST_COVERAGE_LOSSLESS: Final = 0.55
@@ -142,7 +144,8 @@ def read_picture(
     steps = nested_steps(layers, artwork.rgb)
     count = len(layers.colors)
     if found_kind == "photographic":
-        count = named_number([unpack([one.color for one in step]) for step in steps])
+        count = named_number(artwork, [unpack([one.color for one in step]) for step in steps])
+        steps = _refined_steps(steps, count, artwork)
     return Extraction(
         format=picture.format,
         kind=found_kind,
@@ -152,6 +155,15 @@ def read_picture(
         ground=srgb8_to_hex(layers.colors[ground[0]]) if ground else None,
         steps=tuple(_found(step, layers, ground, picture.stops, cut) for step in steps),
         count=min(count, most, len(steps)),
+    )
+
+
+def _refined_steps(steps: Steps, count: int, picture: Picture) -> Steps:
+    """Return the steps of a photograph with the colours of one of them refined, wherever they are."""
+    own = [part.color for part in steps[count - 1]]
+    moved = dict(zip(own, (int(one) for one in pack(refined(picture, unpack(own)))), strict=True))
+    return tuple(
+        tuple(replace(part, color=moved.get(part.color, part.color)) for part in step) for step in steps
     )
 
 
@@ -236,4 +248,4 @@ def _read_drawing(picture: Picture) -> Layers:
     labels[visible] = own
     values = declared[used].astype(np.float32)
     layers = Layers(declared[used], labels, 1.0)
-    return drop_small(layers, picture.rgb, values)
+    return drop_small(layers, picture.rgb, values, SMALLEST_SHARE * artwork_size(picture.rgb, visible))

@@ -78,7 +78,7 @@ def _cheapest_join(parts: list[Part]) -> tuple[int, int]:
 
 
 def _matching(rgb: Bytes8, labels: Labels) -> Bytes8:
-    step = max(1, rgb.shape[0] // max(1, labels.shape[0]))
+    step = max(1, round(rgb.shape[0] / max(1, labels.shape[0])))
     return rgb[::step, ::step][: labels.shape[0], : labels.shape[1]]
 
 
