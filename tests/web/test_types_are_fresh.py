@@ -18,6 +18,17 @@ def test_the_openapi_document_is_current() -> None:
     assert json.loads(DESCRIPTION.read_text(encoding="utf-8")) == json.loads(made.stdout), "run: make types"
 
 
+def test_each_change_is_described_as_itself() -> None:
+    """Two classes of one name would be one schema, and nothing else would say so."""
+    schemas = json.loads(DESCRIPTION.read_text(encoding="utf-8"))["components"]["schemas"]
+    unions = [one for schema in schemas.values() for one in schema.get("properties", {}).values()]
+    mappings = [one["discriminator"]["mapping"] for one in unions if "discriminator" in one]
+    assert any("give" in mapping for mapping in mappings)
+    for mapping in mappings:
+        for kind, reference in mapping.items():
+            assert schemas[reference.rsplit("/", 1)[1]]["properties"]["kind"]["const"] == kind
+
+
 def test_the_types_are_made_from_it(tmp_path: Path) -> None:
     made = tmp_path / "schema.d.ts"
     command = ["node", "node_modules/openapi-typescript/bin/cli.js", str(DESCRIPTION), "-o", str(made)]

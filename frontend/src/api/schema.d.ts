@@ -2241,7 +2241,30 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
+        };
+        /**
+         * AdoptChange
+         * @description A colour becomes a held swatch, with a role if one is named; a swatch of that value is used again.
+         *
+         *     A colour that was only made for the role, and is used for nothing else, goes away.
+         */
+        AdoptChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "adopt";
+            /** Hex */
+            hex: string;
+            /** Name */
+            name: string;
+            origin: components["schemas"]["OriginModel"];
+            /**
+             * Role
+             * @default null
+             */
+            role: string | null;
         };
         /**
          * CharacterChange
@@ -2295,6 +2318,26 @@ export interface components {
              * @default false
              */
             on_stave: boolean;
+        };
+        /**
+         * GiveChange
+         * @description A role given to another colour in the scheme at hand; texts that the rule chose follow it.
+         */
+        GiveChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "give";
+            /** Role */
+            role: string;
+            /** Swatch */
+            swatch: string;
+            /**
+             * Step
+             * @default null
+             */
+            step: number | null;
         };
         /**
          * Instead
@@ -2427,6 +2470,21 @@ export interface components {
              * @enum {string}
              */
             kind: "suggest";
+        };
+        /**
+         * SwapChange
+         * @description Two roles change places, by day and by night.
+         */
+        SwapChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "swap";
+            /** Role */
+            role: string;
+            /** Other */
+            other: string;
         };
         /** VariationsAnswer */
         VariationsAnswer: {

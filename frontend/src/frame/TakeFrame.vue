@@ -23,7 +23,7 @@ const brand = useBrandStore()
 const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
-const { carried } = useColorDrag()
+const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()
 const failure = ref('')
 const isDeleted = ref(false)
@@ -78,6 +78,7 @@ const isReady = computed(() => brand.detail && take.document)
     <div>
       <TakeHeader />
       <ConflictBar />
+      <NoticeBar v-if="problem" :text="problem" @dismiss="problem = ''" />
     </div>
     <StepBar />
     <div v-if="failure" class="p-6">

@@ -1,8 +1,9 @@
 import { createSharedComposable, useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import type { Target } from '@/take/roles'
-import { pinRole, targetOf, isSame } from '@/take/roles'
+import { targetOf, isSame } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 /** Pixels before a press becomes a drag. */
 const SLIP = 5
@@ -10,6 +11,7 @@ const SLIP = 5
 /** A colour carried from the measure or a ramp onto a role: where it is let go, the role takes it. */
 export const useColorDrag = createSharedComposable(() => {
   const take = useTakeStore()
+  const change = useChange()
   const carried = ref<{ hex: string; x: number; y: number; onto: string | undefined }>()
   let pressed: { target: Target; hex: string; x: number; y: number } | undefined
 
@@ -35,11 +37,11 @@ export const useColorDrag = createSharedComposable(() => {
     pressed = carried.value = undefined
     if (!role || !target || !take.document) return
     if (!isSame(targetOf(take.document, role), target))
-      take.change(pinRole(take.document, role, target))
+      void change.make({ kind: 'give', role, ...target })
   })
   useEventListener(window, ['pointercancel', 'blur'], () => {
     pressed = carried.value = undefined
   })
 
-  return { carried, grab }
+  return { carried, grab, problem: change.problem }
 })

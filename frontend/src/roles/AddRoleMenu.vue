@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { TakeDocument } from '@/api/types'
+import type { TakeChange, TakeDocument } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
 import { useSelection } from '@/frame/useSelection'
-import { EXTRA_ROLES, addOwnRole, pinRole, targetFrom } from '@/take/roles'
+import { EXTRA_ROLES, addOwnRole, targetFrom } from '@/take/roles'
 import type { Target } from '@/take/roles'
 import { roleName } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 
-const props = defineProps<{ document: TakeDocument }>()
+const props = defineProps<{
+  document: TakeDocument
+  make: (change: TakeChange) => Promise<void>
+}>()
 const take = useTakeStore()
 const { selected } = useSelection('swatch')
 const isNaming = ref(false)
@@ -23,7 +26,7 @@ const actions = computed(() => [
 ])
 function act(role: string) {
   if (role === OWN) isNaming.value = true
-  else add(role)
+  else void props.make({ kind: 'give', role, ...target() })
 }
 /** The selected colour has it; else a swatch that has nothing to do yet. */
 function target(): Target {
@@ -32,17 +35,6 @@ function target(): Target {
   const free =
     props.document.swatches.find((one) => !busy.has(one.id)) ?? props.document.swatches[0]
   return { swatch: free?.id ?? '', step: null }
-}
-
-function add(role: string) {
-  const { document } = take
-  if (!document) return
-  const made = pinRole(document, role, target())
-  const other = made.other && {
-    ...made.other,
-    roles: pinRole({ ...made, ...made.other }, role, target()).roles,
-  }
-  take.change({ ...made, other })
 }
 
 function addOwn(name: string) {

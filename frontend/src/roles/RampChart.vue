@@ -6,9 +6,9 @@ import RampRow from './RampRow.vue'
 import RampScale from './RampScale.vue'
 import { LEAST_ROW, TOP, placeFlags, stepAcross, stepOf, targetAt } from './rampLayout'
 import { useFlagDrag } from './useFlagDrag'
-import type { Evaluation, Row, TakeDocument } from '@/api/types'
+import type { Evaluation, Row, TakeChange, TakeDocument } from '@/api/types'
 import { useColorDrag } from '@/frame/useColorDrag'
-import { keyOf, pinRole, roleLabel, targetOf } from '@/take/roles'
+import { keyOf, roleLabel, targetOf } from '@/take/roles'
 
 const props = defineProps<{
   document: TakeDocument
@@ -22,7 +22,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   select: [key: string]
   role: [role: string]
-  show: [document: TakeDocument]
+  show: [change: TakeChange]
   keep: []
   drop: []
   remove: [role: string]
@@ -44,8 +44,8 @@ const heldOnes = computed(
 )
 
 const drag = useFlagDrag(sheet, width, rowHeight, props, {
-  show: (document) => {
-    emit('show', document)
+  show: (change) => {
+    emit('show', change)
   },
   keep: () => {
     emit('keep')
@@ -70,7 +70,7 @@ function stepFlag(role: string, event: KeyboardEvent) {
   const target = next ? targetAt(row, next) : other && stepAcross(other, step.position)
   if (aside !== undefined || across !== undefined) event.preventDefault()
   if (target) {
-    emit('show', pinRole(props.document, role, target))
+    emit('show', { kind: 'give', role, ...target })
     emit('keep')
   }
 }

@@ -2,15 +2,19 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { stepAcross, stepOf } from './rampLayout'
-import type { Assignment, Row } from '@/api/types'
+import type { Assignment, Row, TakeChange } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
 import PairList from '@/take/PairList.vue'
-import { isExtra, pinRole, roleLabel, swapRoles } from '@/take/roles'
+import { isExtra, roleLabel } from '@/take/roles'
 import { formatShare } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 
-const props = defineProps<{ assignment: Assignment; rows: readonly Row[] }>()
+const props = defineProps<{
+  assignment: Assignment
+  rows: readonly Row[]
+  make: (change: TakeChange) => Promise<void>
+}>()
 const emit = defineEmits<{ remove: []; close: [] }>()
 const take = useTakeStore()
 const router = useRouter()
@@ -42,9 +46,7 @@ const pairs = computed(() =>
 )
 
 function pin(owner: string, number: number | null) {
-  if (!take.document) return
-  const target = { swatch: owner, step: number }
-  take.change(pinRole(take.document, props.assignment.role, target))
+  void props.make({ kind: 'give', role: props.assignment.role, swatch: owner, step: number })
 }
 /** In another ramp: the step that stands nearest on the contrast scale. */
 function setColor(owner: string) {
@@ -57,7 +59,7 @@ function setStep(value: string) {
   if (chosen && row.value) pin(row.value.owner, chosen.is_own ? null : chosen.step)
 }
 function swap(role: string) {
-  if (role && take.document) take.change(swapRoles(take.document, props.assignment.role, role))
+  if (role) void props.make({ kind: 'swap', role: props.assignment.role, other: role })
 }
 </script>
 

@@ -40,7 +40,7 @@ async function suggest() {
       {{ warning || 'Every colour in steps, lined up by contrast. Drag a role to another step.' }}
     </p>
     <ChoiceList v-model="stepNames" label="Names of steps" class="w-36" :options="STEP_NAMES" />
-    <AddRoleMenu :document="document" />
+    <AddRoleMenu :document="document" :make="make" />
     <button
       v-if="!document.other || document.scheme === 'night'"
       type="button"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import type { TakeDocument } from '@/api/types'
 import EmptyStep from '@/ui/EmptyStep.vue'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
@@ -40,10 +39,6 @@ const broken = computed(() =>
 )
 const assignment = computed(() => take.shown?.roles.find((one) => one.role === role.value))
 
-function show(document: TakeDocument) {
-  change.showDocument(document)
-}
-
 function remove(name: string) {
   if (!take.document || !isExtra(name)) return
   take.change(removeRole(take.document, name))
@@ -71,7 +66,7 @@ function remove(name: string) {
           :broken="broken.length"
           @select="select"
           @role="selectRole"
-          @show="show"
+          @show="change.show"
           @keep="change.keep"
           @drop="change.drop"
           @remove="remove"
@@ -96,6 +91,7 @@ function remove(name: string) {
         :key="assignment.role"
         :assignment="assignment"
         :rows="rows"
+        :make="change.make"
         @remove="remove(assignment.role)"
         @close="selectRole(undefined)"
       />

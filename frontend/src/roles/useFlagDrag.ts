@@ -1,15 +1,15 @@
 import { ref } from 'vue'
 import type { Ref } from 'vue'
 import { stepNear } from './rampLayout'
-import type { Row, TakeDocument } from '@/api/types'
-import { isSame, pinRole, swapRoles, targetOf } from '@/take/roles'
+import type { Row, TakeChange, TakeDocument } from '@/api/types'
+import { isSame, targetOf } from '@/take/roles'
 
 interface Look {
   readonly document: TakeDocument
   readonly rows: readonly Row[]
 }
 interface Verbs {
-  show: (document: TakeDocument) => void
+  show: (change: TakeChange) => void
   keep: () => void
   drop: () => void
 }
@@ -24,9 +24,7 @@ export function useFlagDrag(
   verbs: Verbs,
 ) {
   const carried = ref<{ role: string; x: number; y: number; with: string | undefined }>()
-  let grip:
-    | { role: string; x: number; y: number; from: TakeDocument; others: Map<string, DOMRect> }
-    | undefined
+  let grip: { role: string; x: number; y: number; others: Map<string, DOMRect> } | undefined
 
   const place = (event: PointerEvent) => {
     const box = chart.value?.getBoundingClientRect()
@@ -35,7 +33,7 @@ export function useFlagDrag(
 
   function grab(role: string, event: PointerEvent) {
     if (event.button !== 0) return
-    grip = { role, ...place(event), from: look.document, others: otherFlags(role) }
+    grip = { role, ...place(event), others: otherFlags(role) }
     chart.value?.setPointerCapture(event.pointerId)
   }
 
@@ -61,11 +59,11 @@ export function useFlagDrag(
     if (!carried.value && Math.hypot(now.x - grip.x, now.y - grip.y) < SLIP) return
     const other = flagUnder(event)
     carried.value = { role: grip.role, ...now, with: other }
-    if (other) verbs.show(swapRoles(grip.from, grip.role, other))
+    if (other) verbs.show({ kind: 'swap', role: grip.role, other })
     else {
       const target = stepNear(look.rows, now.x, now.y, width.value, rowHeight.value)
       if (target && !isSame(target, targetOf(look.document, grip.role)))
-        verbs.show(pinRole(grip.from, grip.role, target))
+        verbs.show({ kind: 'give', role: grip.role, ...target })
     }
   }
 

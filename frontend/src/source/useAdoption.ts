@@ -1,36 +1,50 @@
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
 import type { Choice, Source, TakeDocument } from '@/api/types'
 import type { Offer } from './useProposal'
-import { adoptColor, giveRole, removeSwatch, rolesOfSwatch, swatchOf } from '@/take/edits'
+import { removeSwatch, rolesOfSwatch, swatchOf } from '@/take/edits'
 import { roleNames } from '@/ui/format'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
+
+type Adopted = Pick<Offer['color'], 'hex' | 'name' | 'picked'>
 
 /** Colours of a source on their way into a palette that is built already, each a step of its own. */
 export function useAdoption(source: Ref<Source | undefined>) {
   const take = useTakeStore()
   const brand = useBrandStore()
-  const refusal = ref('')
+  const change = useChange()
+  const refused = ref('')
+  const refusal = computed({
+    get: () => refused.value || change.problem.value,
+    set: (text) => {
+      refused.value = change.problem.value = text
+    },
+  })
 
   function become(offer: Offer, choice: Choice) {
     refusal.value = ''
     if (!take.document || !source.value) return
     if (choice === 'keep' || choice === 'leave out') release(take.document, offer, choice)
-    else {
-      const { document, swatch } = adopted(take.document, offer.color, offer.share)
-      take.change(giveRole(document, choice, swatch.id))
-    }
+    else adopt(offer.color, offer.share, choice)
   }
 
-  function adopted(document: TakeDocument, color: Offer['color'], share: number) {
+  function adopt(color: Adopted, share: number, role: string | null) {
     const from = source.value
-    return adoptColor(document, color, {
-      source: from?.id ?? '',
-      note: from
-        ? `${color.picked ? 'picked' : 'from'} ${color.picked ? 'in ' : ''}${from.name}`
-        : '',
-      share: color.picked || !share ? null : Math.min(1, share),
+    void change.make({
+      kind: 'adopt',
+      hex: color.hex,
+      name: color.name,
+      origin: {
+        kind: 'source',
+        source: from?.id ?? '',
+        note: from
+          ? `${color.picked ? 'picked' : 'from'} ${color.picked ? 'in ' : ''}${from.name}`
+          : '',
+        share: color.picked || !share ? null : Math.min(1, share),
+      },
+      role,
     })
   }
 
@@ -40,7 +54,7 @@ export function useAdoption(source: Ref<Source | undefined>) {
     const roles = swatch ? rolesOfSwatch(document, swatch.id) : []
     if (roles.length)
       refusal.value = `${offer.color.name} is ${roleNames(roles)}. Give that role to another colour first.`
-    else if (choice === 'keep') take.change(adopted(document, offer.color, offer.share).document)
+    else if (choice === 'keep') adopt(offer.color, offer.share, null)
     else if (swatch) take.change(removeSwatch(document, swatch.id))
   }
 
@@ -55,18 +69,7 @@ export function useAdoption(source: Ref<Source | undefined>) {
         { hex, name },
       ])
     }
-    if (take.document && !take.isEmpty) {
-      const color = {
-        hex,
-        name,
-        share: 0,
-        ground_share: 0,
-        is_stop: false,
-        picked: true,
-        role: null,
-      }
-      take.change(adopted(take.document, color, 0).document)
-    }
+    if (take.document && !take.isEmpty) adopt({ hex, name, picked: true }, 0, null)
   }
 
   async function drop(hex: string) {

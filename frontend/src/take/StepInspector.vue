@@ -4,14 +4,16 @@ import PairList from './PairList.vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
 import { useRamps } from '@/roles/useRamps'
-import { isSame, ownerName, pinRole, roleLabel } from './roles'
+import { isSame, ownerName, roleLabel } from './roles'
 import type { Target } from './roles'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from './take'
+import { useChange } from './useChange'
 
 const props = defineProps<{ target: Target }>()
 const emit = defineEmits<{ close: []; pair: [id: string]; owner: [id: string] }>()
 const take = useTakeStore()
+const change = useChange()
 const { rows } = useRamps({ isShared: true })
 
 const step = computed(() =>
@@ -34,7 +36,7 @@ const pairs = computed(() => {
 })
 
 function give(role: string) {
-  if (role && take.document) take.change(pinRole(take.document, role, props.target))
+  if (role) void change.make({ kind: 'give', role, ...props.target })
 }
 </script>
 
@@ -74,6 +76,9 @@ function give(role: string) {
       :options="free"
       @update:model-value="give"
     />
+    <p v-if="change.problem.value" role="alert" class="mt-1 font-semibold">
+      {{ change.problem.value }}
+    </p>
     <button type="button" class="button mt-3" @click="emit('close')">Close</button>
     <PairList :pairs="pairs" @open="emit('pair', $event)" />
   </section>

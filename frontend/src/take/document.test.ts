@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import type { TakeDocument } from '@/api/types'
 import { dependentsOf, isPointedAt } from '@/take/dependents'
-import { adoptColor, giveRole, removeSwatch, rolesOfSwatch } from '@/take/edits'
+import { removeSwatch, rolesOfSwatch } from '@/take/edits'
 import { addPair, changePair, removePair } from '@/pairs/edits'
 import {
   addGround,
@@ -20,7 +20,6 @@ import { fillSlot } from '@/handoff/slots'
 import { unsent } from '@/take/unsent'
 import { pair, swatch, takeOf, assigned } from '@/testing/takes'
 
-const FROM = { source: 'x', note: 'from a logo', share: 0.2 }
 const NIGHT = {
   roles: [assigned('primary', 's2'), assigned('paper', 's1', 3)],
   pairs: [pair('p1', 'primary', 'paper')],
@@ -34,80 +33,13 @@ function unchanged<T>(take: TakeDocument, work: (take: TakeDocument) => T): T {
   return result
 }
 
-describe('a colour of a source', () => {
-  it('becomes a held swatch with a name and an id of its own', () => {
-    const { document, swatch: made } = unchanged(takeOf(), (take) =>
-      adoptColor(take, { hex: '#123456', name: 'Night' }, FROM),
-    )
-    expect(made).toMatchObject({ id: 's4', name: 'Night 2', held: true })
-    expect(made.origin).toEqual({ kind: 'source', note: 'from a logo', source: 'x', share: 0.2 })
-    expect(document.swatches.at(-1)).toEqual(made)
-  })
-  it('is the swatch that has its value already', () => {
-    const take = takeOf()
-    const { document, swatch: there } = adoptColor(take, { hex: '#d7b13c', name: 'Gold' }, FROM)
-    expect(document).toBe(take)
-    expect(there.name).toBe('Brass')
-  })
-  it('does not take an id that was given before', () => {
-    const take = takeOf({
-      swatches: [swatch('s2', 'One', '#111111'), swatch('s3', 'Two', '#222222')],
-    })
-    expect(adoptColor(take, { hex: '#333333', name: 'Three' }, FROM).swatch.id).toBe('s4')
-  })
-})
-
-describe('giving a role', () => {
-  const made = { kind: 'made' as const, note: '', source: null, share: null }
-  it('takes away what was only made for it', () => {
-    const take = takeOf({
-      swatches: [
-        ...takeOf().swatches.slice(0, 2),
-        swatch('s3', 'Snow', '#f9fafd', { origin: made }),
-      ],
-    })
-    const given = unchanged(take, () => giveRole(take, 'paper', 's2'))
-    expect(given.swatches.map(({ id }) => id)).toEqual(['s1', 's2'])
-    expect(roles.targetOf(given, 'paper')).toEqual({ swatch: 's2', step: null })
-  })
-  it.each([
-    ['held', { held: true, origin: made }, {}],
-    ['typed', {}, {}],
-    ['tinting a neutral', { origin: made }, { neutrals: [{ id: 'n1', name: 'Grey', tint: 's3' }] }],
-    ['used by night', { origin: made }, { other: { ...NIGHT, roles: [assigned('paper', 's3')] } }],
-  ])('leaves what is %s', (_, changes, more) => {
-    const swatches = [...takeOf().swatches.slice(0, 2), swatch('s3', 'Snow', '#f9fafd', changes)]
-    const take = takeOf({ swatches, ...(more as Partial<TakeDocument>) })
-    expect(giveRole(take, 'paper', 's2').swatches).toHaveLength(3)
-  })
+describe('roles', () => {
   it('knows the roles of a swatch without those of its steps', () => {
     const take = takeOf({ roles: [assigned('primary', 's1'), assigned('link', 's1', 4)] })
     expect(rolesOfSwatch(take, 's1')).toEqual(['primary'])
     expect(rolesOfSwatch(undefined, 's1')).toEqual([])
   })
-})
 
-describe('roles', () => {
-  it('are swapped, and swapped back', () => {
-    const take = takeOf()
-    const swapped = unchanged(take, () => roles.swapRoles(take, 'primary', 'accent'))
-    expect(roles.targetOf(swapped, 'primary')?.swatch).toBe('s2')
-    expect(roles.targetOf(roles.swapRoles(swapped, 'primary', 'accent'), 'primary')?.swatch).toBe(
-      's1',
-    )
-    expect(roles.swapRoles(take, 'primary', 'nobody')).toBe(take)
-    const both = roles.swapRoles(
-      takeOf({
-        other: { ...NIGHT, roles: [assigned('primary', 's1', 3), assigned('accent', 's2', 7)] },
-      }),
-      'primary',
-      'accent',
-    )
-    expect(both.other?.roles.map(({ role, swatch, step }) => [role, swatch, step])).toEqual([
-      ['primary', 's2', 7],
-      ['accent', 's1', 3],
-    ])
-  })
   it('of one’s own get a key from their name, each its own, by night too', () => {
     const target = { swatch: 's1', step: 2 }
     const once = roles.addOwnRole(takeOf({ other: NIGHT }), 'Call Out!', target)

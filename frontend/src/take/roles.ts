@@ -41,35 +41,6 @@ export function targetFrom(key: string): Target {
   return { swatch, step: step ? Number(step) : null }
 }
 
-export function pinRole(take: TakeDocument, role: string, target: Target): TakeDocument {
-  const pinned = { swatch: target.swatch, step: target.step, reason: CHOSEN }
-  const there = take.roles.some((one) => one.role === role)
-  const roles = there
-    ? take.roles.map((one) => (one.role === role ? { ...one, ...pinned } : one))
-    : [...take.roles, { role, ...pinned, share: null, name: null }]
-  return { ...take, roles }
-}
-
-/** Two roles change places, by day and by night. */
-export function swapRoles(take: TakeDocument, one: string, other: string): TakeDocument {
-  if (!targetOf(take, one) || !targetOf(take, other)) return take
-  const there = take.other && { ...take.other, roles: swapped(take.other.roles, one, other) }
-  return { ...take, roles: swapped(take.roles, one, other), other: there }
-}
-
-function swapped(roles: Assignment[], one: string, other: string): Assignment[] {
-  const [first, second] = [one, other].map((role) => roles.find((given) => given.role === role))
-  if (!first || !second) return roles
-  const at = ({ swatch, step }: Assignment) => ({ swatch, step, reason: CHOSEN })
-  return roles.map((given) =>
-    given === first
-      ? { ...given, ...at(second) }
-      : given === second
-        ? { ...given, ...at(first) }
-        : given,
-  )
-}
-
 /** A role of the designer's own; its key is made from its name. */
 export function addOwnRole(take: TakeDocument, name: string, target: Target): TakeDocument {
   const stem = `own-${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}`.slice(0, 32)

@@ -11,12 +11,13 @@ from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
 from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
+from tonada.core.roles import giving
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.take import repoint
 from tonada.core.take.take import Take
-from tonada.document.parts import Identifier, Model, StepNumber
-from tonada.document.take import HarmonyModel, NeutralModel, RampModel
+from tonada.document.parts import HexText, Identifier, Model, Name, RoleText, StepNumber
+from tonada.document.take import HarmonyModel, NeutralModel, OriginModel, RampModel
 
 # The take after a change, and what there is to say about it.
 Changed: TypeAlias = tuple[Take, tuple[str, ...]]
@@ -129,6 +130,45 @@ class RemoveChange(Model):
         return repoint.remove(take, self.owner, instead), ()
 
 
+class GiveChange(Model):
+    """A role given to another colour in the scheme at hand; texts that the rule chose follow it."""
+
+    kind: Literal["give"]
+    role: RoleText
+    swatch: Identifier
+    step: StepNumber | None = None
+
+    def apply(self, take: Take) -> Changed:
+        return giving.give_role(take, self.role, (self.swatch, self.step)), ()
+
+
+class SwapChange(Model):
+    """Two roles change places, by day and by night."""
+
+    kind: Literal["swap"]
+    role: RoleText
+    other: RoleText
+
+    def apply(self, take: Take) -> Changed:
+        return giving.swap_roles(take, self.role, self.other), ()
+
+
+class AdoptChange(Model):
+    """A colour becomes a held swatch, with a role if one is named; a swatch of that value is used again.
+
+    A colour that was only made for the role, and is used for nothing else, goes away.
+    """
+
+    kind: Literal["adopt"]
+    hex: HexText
+    name: Name
+    origin: OriginModel
+    role: RoleText | None = None
+
+    def apply(self, take: Take) -> Changed:
+        return giving.adopt(take, self.name, self.hex, self.origin.to_origin(), self.role), ()
+
+
 class SuggestChange(Model):
     """All roles proposed again from the swatches, by day and by night; no value changes."""
 
@@ -168,6 +208,9 @@ TakeChange = Annotated[
     | RampChange
     | NeutralChange
     | RemoveChange
+    | GiveChange
+    | SwapChange
+    | AdoptChange
     | SuggestChange
     | NightChange
     | StatesChange,

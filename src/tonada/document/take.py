@@ -38,6 +38,9 @@ class OriginModel(Model):
     source: str | None = Field(None, max_length=40)
     share: Share | None = None
 
+    def to_origin(self) -> palette.Origin:
+        return palette.Origin(self.kind, self.note, self.source, self.share)
+
 
 class RampModel(Model):
     """How a swatch's ramp is made; see the core's RampSettings."""
@@ -64,7 +67,7 @@ class SwatchModel(Model):
     ramp: RampModel = RampModel()
 
     def to_swatch(self) -> palette.Swatch:
-        origin = palette.Origin(self.origin.kind, self.origin.note, self.origin.source, self.origin.share)
+        origin = self.origin.to_origin()
         return palette.Swatch(self.id, self.name, self.hex, self.held, origin, self.ramp.to_settings())
 
     @classmethod

@@ -39,4 +39,5 @@ def test_scenes_give_what_a_person_names_and_the_same_again() -> None:
     distance = sum(one.distance for one in readings) / sum(one.distance_by_kmeans for one in readings)
     assert distance <= 1.2
     assert sum(one.moved for one in readings) <= 2 * sum(one.moved_by_kmeans for one in readings)
-    assert sum(one.changed for one in readings) <= 0.25 * len(VARIANTS) * len(readings)
+    most_changed = 0.2 if IS_LONG else 0.34
+    assert sum(one.changed for one in readings) <= most_changed * len(VARIANTS) * len(readings)

@@ -1,0 +1,103 @@
+"""Roles given to other colours by the designer's hand; texts that the rule chose follow."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import Final, TypeAlias
+
+from tonada.core.errors import TakeError
+from tonada.core.roles.page_pairs import with_texts_by_rule
+from tonada.core.take import repoint
+from tonada.core.take.parts import Origin, Swatch, free_swatch_id
+from tonada.core.take.take import Assignment, Role, RoleKey, Take
+
+CHOSEN: Final = "Chosen by you."
+# Origins of colours that nobody asked for: Tonada made them so that a role had one.
+MADE_FOR_A_ROLE: Final = frozenset({"made", "harmony"})
+# Roles that a take can be without, and which are added by giving them.
+ADDED: Final = frozenset({Role.ACCENT_2, Role.ACCENT_3})
+Assignments: TypeAlias = tuple[Assignment, ...]
+
+
+def give_role(take: Take, role: RoleKey, target: repoint.Target) -> Take:
+    """Return the take with a role on another colour, in the scheme at hand; a new role in both.
+
+    Raises TakeError for a role that the take doesn't have, and for a colour that isn't there.
+    """
+    take.value_at(*target)
+    if not take.has_role(role):
+        if role not in ADDED:
+            raise TakeError(f"There is no role “{role}” here.", field="role")
+        added = Assignment(role, target[0], CHOSEN, target[1])
+        # In the other scheme the same colour has it, until it is given another one there.
+        other = take.other and replace(take.other, roles=(*take.other.roles, added))
+        return replace(take, roles=(*take.roles, added), other=other)
+    return with_texts_by_rule(take, replace(take, roles=_moved(take.roles, {role: target})))
+
+
+def swap_roles(take: Take, one: RoleKey, other: RoleKey) -> Take:
+    """Return the take with two roles changed over, by day and by night where both are there.
+
+    Raises TakeError for a role that the take doesn't have.
+    """
+    for role in (one, other):
+        if not take.has_role(role):
+            raise TakeError(f"There is no role “{role}” here.", field="role")
+    swapped = replace(take, roles=_swapped(take.roles, one, other))
+    if take.other is not None:
+        there = replace(take.other, roles=_swapped(take.other.roles, one, other))
+        swapped = replace(swapped, other=there)
+    return with_texts_by_rule(take, swapped)
+
+
+def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | None) -> Take:
+    """Return the take with a colour of a source as a held swatch, which gets a role if one is named.
+
+    Where the value is there already, that swatch has it. What was only made for the role goes away.
+    Raises TakeError for a role that the take doesn't have.
+    """
+    there = next((one for one in take.swatches if one.hex == value), None)
+    if there is None:
+        there = Swatch(
+            free_swatch_id({one.id for one in take.swatches}),
+            _free_name(name, lambda one: any(swatch.name == one for swatch in take.swatches)),
+            value,
+            held=True,
+            origin=origin,
+        )
+        take = replace(take, swatches=(*take.swatches, there))
+    if role is None:
+        return take
+    before = take.swatch_of(role) if take.has_role(role) else None
+    given = give_role(take, role, (there.id, None))
+    is_left_over = (
+        before is not None
+        and before.id != there.id
+        and not before.held
+        and before.origin.kind in MADE_FOR_A_ROLE
+        and not repoint.depends_on(given, before.id)
+    )
+    return repoint.remove(given, before.id, None) if before and is_left_over else given
+
+
+def _moved(roles: Assignments, places: dict[RoleKey, repoint.Target]) -> Assignments:
+    return tuple(
+        replace(one, swatch=places[one.role][0], step=places[one.role][1], reason=CHOSEN)
+        if one.role in places
+        else one
+        for one in roles
+    )
+
+
+def _swapped(roles: Assignments, one: RoleKey, other: RoleKey) -> Assignments:
+    at = {given.role: (given.swatch, given.step) for given in roles}
+    return _moved(roles, {one: at[other], other: at[one]}) if one in at and other in at else roles
+
+
+def _free_name(name: str, is_taken: Callable[[str], bool]) -> str:
+    numbered, number = name, 1
+    while is_taken(numbered):
+        number += 1
+        numbered = f"{name} {number}"
+    return numbered
