@@ -7,13 +7,15 @@ from __future__ import annotations
 
 import argparse
 import json
+import os
 import sys
 from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any
 
 from tonada import __version__
-from tonada.cli import build, files
+from tonada.cli import build, check, files
+from tonada.cli.parser import Parser
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
@@ -23,6 +25,11 @@ def main(arguments: Sequence[str] | None = None) -> int:
     parsed = _parser().parse_args(arguments)
     try:
         code: int = parsed.run(parsed)
+        sys.stdout.flush()
+    except BrokenPipeError:
+        # Whoever read has what they wanted; nothing more is written, at the end of the process either.
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 0
     except TonadaError as reason:
         print(f"tonada: {reason}", file=sys.stderr)
         return 2
@@ -33,11 +40,11 @@ def main(arguments: Sequence[str] | None = None) -> int:
 
 
 def _parser() -> argparse.ArgumentParser:
-    parser = argparse.ArgumentParser(
-        prog="tonada", description="Brand colour palettes with checked contrast."
-    )
+    parser = Parser(prog="tonada", description="Brand colour palettes with checked contrast.")
     parser.add_argument("--version", action="version", version=f"tonada {__version__}")
-    commands = parser.add_subparsers(required=True, metavar="COMMAND")
+    commands: argparse._SubParsersAction[argparse.ArgumentParser] = parser.add_subparsers(
+        required=True, metavar="COMMAND", parser_class=Parser
+    )
 
     extract = commands.add_parser("extract", help="the colours of an image and their shares")
     extract.add_argument("file", type=Path, metavar="FILE")
@@ -79,19 +86,12 @@ def _parser() -> argparse.ArgumentParser:
     mend.add_argument("--mode", choices=("hue", "free"), default="hue", help="keep the hue, or not (hue)")
     mend.set_defaults(run=_mend)
 
-    check = commands.add_parser("check", help="the pairs of tokens or a stylesheet; exit 1 when one fails")
-    check.add_argument(
-        "file", type=Path, metavar="FILE", help="Tonada's own, design tokens with pairs, CSS or HTML"
-    )
-    check.add_argument("--level", choices=("A", "AA", "AAA"), default="AA", help="of WCAG 2.2 (AA)")
-    check.add_argument("--junit", action="store_true", help="print JUnit XML")
-    check.set_defaults(run=_check)
-
-    for command in (extract, contrast, roles, harmony, ramp, mend, check):
+    for command in (extract, contrast, roles, harmony, ramp, mend):
         command.add_argument("--json", action="store_true", help="print JSON")
 
     files.add_commands(commands)
     build.add_command(commands)
+    check.add_command(commands)
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
     serve.add_argument(
@@ -232,47 +232,6 @@ def _mend(parsed: argparse.Namespace) -> int:
     answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
     line = f"{found.hex}  {rounded_down(found.ratio)} : 1  difference {found.difference:.4f}"
     return _print(answer, [line], as_json=parsed.json)
-
-
-def _check(parsed: argparse.Namespace) -> int:
-    from dataclasses import replace
-
-    from tonada.core.color.contrast import rounded_down
-    from tonada.core.formats.detect import is_own_file
-    from tonada.core.handoff.check import as_junit, check_file, check_take
-
-    data = parsed.file.read_bytes()
-    if is_own_file(data):
-        # With pydantic, which other files can do without.
-        from tonada.document.own_file import read_own
-
-        pairs = check_take(replace(read_own(data)[0], level=parsed.level))
-    else:
-        pairs = check_file(data, parsed.file.name, parsed.level)
-    answer = {
-        "pairs": [
-            {
-                "text": one.text,
-                "ground": one.ground,
-                "usage": one.usage,
-                "ratio": one.ratio,
-                "needed": one.needed,
-                "pass": one.passes,
-                "exempt": one.exempt,
-            }
-            for one in pairs
-        ]
-    }
-    words = [("fails" if one.fails else "exempt" if one.exempt else "passes") for one in pairs]
-    lines = [
-        f"{word:<9}{rounded_down(one.ratio):>6} of {one.needed:<4g} {one.text} on {one.ground}, {one.usage}"
-        for word, one in zip(words, pairs, strict=True)
-    ]
-    if parsed.junit:
-        print(as_junit(pairs, parsed.file.name))
-    else:
-        _print(answer, lines, as_json=parsed.json)
-    return 1 if any(one.fails for one in pairs) else 0
 
 
 def _serve(parsed: argparse.Namespace) -> int:

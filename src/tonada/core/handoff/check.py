@@ -2,16 +2,16 @@
 
 A design token file says its pairs in `$extensions`, under PAIRS_KEY: a list of
 {"text": "{color.ink}", "ground": "{color.paper}", "usage": "body text", "size": 16, "weight": 400};
-usage, size and weight may be left out, and a colour in CSS notation may stand for a token. In a
-stylesheet or page the pairs are those that stand in one rule, as body text.
+usage, size and weight may be left out, and a colour in CSS notation may stand for a token. In
+stylesheets and pages the pairs are those that stand in one rule; see rule_pairs.
 """
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from xml.etree import ElementTree
 
-from tonada.core.color.contrast import composite, ratio_between, rounded_down
+from tonada.core.color.contrast import composite, ratio_between
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.color.wcag import Level, Usage
@@ -19,29 +19,45 @@ from tonada.core.errors import InputError
 from tonada.core.formats.check_key import PAIRS_KEY
 from tonada.core.formats.detect import decode_text
 from tonada.core.formats.tokens import Json, TokenColors, parse_json
+from tonada.core.handoff.rule_pairs import Place, RulePair, rule_pairs
 from tonada.core.limits import MAX_PAIRS
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.source.stylesheets import StyleFile, read_stylesheets
+from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.take import Take
 
 
 @dataclass(frozen=True, slots=True)
 class CheckedPair:
-    """ratio: exact. passes: an exempt pair doesn't, and doesn't fail either."""
+    """ratio: exact; None, as the values, where it can't be told. passes: an exempt pair doesn't, nor fails.
+
+    reason: why it is exempt or untold. file, place and ground_place: where text and ground are set,
+    scope: in which block's properties, for the rules of stylesheets and pages.
+    """
 
     text: str
     ground: str
-    text_hex: Hex
-    ground_hex: Hex
+    text_hex: Hex | None
+    ground_hex: Hex | None
     usage: Usage
-    ratio: float
+    ratio: float | None
     needed: float
     passes: bool
     exempt: bool
+    untold: bool = False
+    reason: str = ""
+    file: str = ""
+    place: Place | None = None
+    ground_place: Place | None = None
+    scope: str = ""
 
     @property
     def fails(self) -> bool:
-        return not self.passes and not self.exempt
+        return not self.passes and not self.exempt and not self.untold
+
+    @property
+    def where(self) -> str:
+        """The file with line and column, as editors open it."""
+        return f"{self.file}:{self.place.line}:{self.place.column}" if self.place else self.file
 
 
 def check_file(data: bytes, name: str, level: Level = "AA") -> tuple[CheckedPair, ...]:
@@ -49,14 +65,45 @@ def check_file(data: bytes, name: str, level: Level = "AA") -> tuple[CheckedPair
 
     Raises InputError, naming the field, for a file without pairs or with broken ones.
     """
-    text = decode_text(data)
-    if text.lstrip().startswith("{"):
-        return _of_tokens(parse_json(text), level)
-    reading = read_stylesheets([StyleFile(name, text)])
-    if not reading.pairs:
+    return check_files([(name, data)], level)
+
+
+def check_files(files: Sequence[tuple[str, bytes]], level: Level = "AA") -> tuple[CheckedPair, ...]:
+    """Return the pairs of files, by name and content; custom properties of one hold in the others.
+
+    Raises InputError, naming the field, where none has a pair, or one is broken.
+    """
+    found: list[CheckedPair] = []
+    sheets: list[StyleFile] = []
+    for name, data in files:
+        text = decode_text(data)
+        if text.lstrip().startswith("{"):
+            found += [replace(one, file=name) for one in _of_tokens(parse_json(text), level)]
+        else:
+            sheets.append(StyleFile(name, text))
+    found += [_of_rule(one) for one in rule_pairs(sheets, level)]
+    if not found:
         raise InputError("No rule of the file sets both a text colour and a ground.", field="file")
-    return tuple(
-        _checked((one.selector, one.text), ("", one.ground), Usage.BODY_TEXT, level) for one in reading.pairs
+    return tuple(found)
+
+
+def _of_rule(one: RulePair) -> CheckedPair:
+    return CheckedPair(
+        text=one.selector,
+        ground=one.ground_hex or "its ground",
+        text_hex=one.text_hex,
+        ground_hex=one.ground_hex,
+        usage=one.usage,
+        ratio=one.ratio,
+        needed=one.needed,
+        passes=one.outcome == "passes",
+        exempt=one.outcome == "exempt",
+        untold=one.outcome == "untold",
+        reason=one.reason,
+        file=one.file,
+        place=one.text,
+        ground_place=one.ground,
+        scope=one.scope,
     )
 
 
@@ -147,24 +194,3 @@ def _checked(
         passes=ratio >= asked.ratio and not asked.exempt,
         exempt=asked.exempt,
     )
-
-
-def as_junit(pairs: tuple[CheckedPair, ...], name: str) -> str:
-    """Return JUnit XML, as build servers read it: a suite with a case for each pair."""
-    suite = ElementTree.Element(
-        "testsuite",
-        name=name,
-        tests=str(len(pairs)),
-        failures=str(sum(one.fails for one in pairs)),
-        skipped=str(sum(one.exempt for one in pairs)),
-    )
-    for one in pairs:
-        case = ElementTree.SubElement(
-            suite, "testcase", classname=f"contrast.{one.usage}", name=f"{one.text} on {one.ground}"
-        )
-        reached = f"{rounded_down(one.ratio)} of {one.needed:g} : 1"
-        if one.fails:
-            ElementTree.SubElement(case, "failure", message=reached)
-        elif one.exempt:
-            ElementTree.SubElement(case, "skipped", message=f"exempt: {one.usage}")
-    return ElementTree.tostring(suite, encoding="unicode", xml_declaration=True)

@@ -45,10 +45,12 @@ def scan_page(text: str, wanted: Callable[[str], bool] | None = None) -> Iterato
             first = number + 1
             for found in scan_stylesheet(part["text"], wanted):
                 number = first + found.rule
-                yield found._replace(rule=number)
+                yield found._replace(rule=number, start=part.start("text") + found.start)
         elif part["tag"] and "=" in part["attributes"]:
             number += 1
-            yield from _attributes(part["tag"].lower(), part["attributes"], number)
+            for found in _attributes(part["tag"].lower(), part["attributes"], number):
+                # Values are unescaped, and so not where they stand: the place is the tag's.
+                yield found._replace(start=part.start())
 
 
 def _attributes(tag: str, attributes: str, number: int) -> Iterator[Declaration]:

@@ -30,6 +30,7 @@ class Declaration(NamedTuple):
 
     start: where the value begins in the text. selector: the innermost rule's prelude. rule: a
     number shared by the declarations of one block. context: preludes of the at-rules around it.
+    important: whether it says so.
     """
 
     property: str
@@ -38,6 +39,7 @@ class Declaration(NamedTuple):
     selector: str
     rule: int
     context: tuple[str, ...]
+    important: bool = False
 
 
 def scan_stylesheet(text: str, wanted: Callable[[str], bool] | None = None) -> Iterator[Declaration]:
@@ -77,7 +79,7 @@ def scan_stylesheet(text: str, wanted: Callable[[str], bool] | None = None) -> I
 def scan_style_attribute(text: str, rule: int) -> Iterator[Declaration]:
     """Yield the declarations of a style attribute."""
     for found in scan_stylesheet("{" + text):
-        yield Declaration(found.property, found.value, found.start - 1, "style attribute", rule, ())
+        yield found._replace(start=found.start - 1, selector="style attribute", rule=rule, context=())
 
 
 def line_finder(text: str) -> LineFinder:
@@ -94,6 +96,11 @@ class LineFinder:
     def line_of(self, place: int) -> int:
         """Return the number of the line, from 1."""
         return bisect_right(self.starts, place)
+
+    def place_of(self, place: int) -> tuple[int, int]:
+        """Return the line and the column, both from 1."""
+        line = self.line_of(place)
+        return line, place - self.starts[line - 1] + 1
 
 
 def without_comments(text: str) -> str:
@@ -125,11 +132,13 @@ def _declaration(
     rest = body[named.end() :]
     value = rest.strip()
     place = start + named.end() + len(rest) - len(rest.lstrip())
-    if value[-9:].lower() == "important" and value[:-9].rstrip().endswith("!"):
+    important = value[-9:].lower() == "important" and value[:-9].rstrip().endswith("!")
+    if important:
         value = value[:-9].rstrip()[:-1].rstrip()
     plain = [_plain(prelude) for prelude in preludes]
     selector = next((one for one in reversed(plain) if not one.startswith("@")), plain[-1])
-    return Declaration(name, value, place, selector, rule, tuple(one for one in plain if one.startswith("@")))
+    context = tuple(one for one in plain if one.startswith("@"))
+    return Declaration(name, value, place, selector, rule, context, important)
 
 
 @lru_cache(maxsize=4096)

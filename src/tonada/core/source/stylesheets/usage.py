@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections import Counter
 from collections.abc import Iterable
 from dataclasses import dataclass, field
@@ -30,7 +31,9 @@ _OTHER: Final = (
     "scrollbar-color", "stop-color", "flood-color", "lighting-color", "filter", "backdrop-filter", "mask",
     "-webkit-tap-highlight-color", "-webkit-text-stroke", "-webkit-box-shadow", "-moz-box-shadow", "--", "$",
 )  # fmt: skip
-_ROOT: Final = frozenset((":root", "html", "body", "<body>", "<html>"))
+# The page itself, also where it says what it is not.
+_ROOT: Final = re.compile(r"(?::root|html|body|:host)(?::not\([^()]*\))*|<body>|<html>", re.IGNORECASE)
+_COMMA: Final = re.compile(r",(?![^(]*\))")
 WHITE: Final = "#ffffff"
 
 
@@ -157,23 +160,29 @@ def _variables(rules: list[list[Declaration]]) -> dict[str, str]:
     variables: dict[str, str] = {}
     at_root: set[str] = set()
     for declaration in (one for rule in rules for one in rule if one.property.startswith("--")):
-        is_root = _is_root(declaration) and not declaration.context
-        if is_root or declaration.property not in at_root:
+        is_usual = is_root(declaration) and not declaration.context
+        if is_usual or declaration.property not in at_root:
             variables[declaration.property] = declaration.value
-        if is_root:
+        if is_usual:
             at_root.add(declaration.property)
     return variables
 
 
-def _is_root(declaration: Declaration) -> bool:
-    return any(part.strip() in _ROOT for part in declaration.selector.split(","))
+def split_selectors(selector: str) -> list[str]:
+    """Return the selectors of a list, apart at the commas that don't stand in brackets."""
+    return [part.strip() for part in _COMMA.split(selector)]
+
+
+def is_root(declaration: Declaration) -> bool:
+    """Say whether a declaration stands at the root of the page, in any context."""
+    return any(_ROOT.fullmatch(part.strip()) for part in split_selectors(declaration.selector))
 
 
 def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> Hex:
     """Return the ground that the page itself has, white where none is set."""
     ground = WHITE
     for declaration in (one for rule in rules for one in rule):
-        if declaration.property in _GROUND and _is_root(declaration) and not declaration.context:
+        if declaration.property in _GROUND and is_root(declaration) and not declaration.context:
             for color in colors_in_value(declaration.value, variables):
                 if color.alpha > 0:
                     ground = _over(color, WHITE)

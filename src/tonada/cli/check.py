@@ -1,0 +1,265 @@
+"""The command `tonada check`: the pairs of files, for a build that is to fail when one does."""
+
+from __future__ import annotations
+
+import argparse
+import glob
+import json
+import os
+import sys
+import tomllib
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+from fnmatch import fnmatchcase
+from pathlib import Path
+from typing import TYPE_CHECKING, Any, Final
+
+if TYPE_CHECKING:
+    from tonada.core.color.wcag import Level
+    from tonada.core.handoff.check import CheckedPair
+
+FORMATS: Final = ("text", "json", "junit", "sarif", "annotations")
+STANDARD_INPUT: Final = "-"
+BASELINE_VERSION: Final = 1
+_EXAMPLES: Final = """\
+examples:
+  tonada check brand.tonada.json
+  tonada check 'dist/**/*.css' --level AA --strict
+  cat page.html | tonada check -
+  tonada check 'dist/*.css' --baseline known.json --update-baseline
+  tonada check 'dist/*.css' --format sarif > contrast.sarif
+
+What is not given here is read from tonada.toml ([check]) or pyproject.toml ([tool.tonada.check]):
+  files = ["dist/*.css"]   level = "AA"   strict = false   baseline = "known.json"
+  ignore = [{ selector = ".legacy *", reason = "replaced in spring" }]
+A rule with a comment /* tonada-ignore: reason */ is exempt.
+
+exit codes: 0 fine, 1 a pair fails (or, with --strict, can't be told), 2 the input can't be used"""
+
+
+@dataclass(frozen=True)
+class Ignored:
+    """Selectors that are exempt, as a pattern with * and ?, and why."""
+
+    selector: str
+    reason: str
+
+
+@dataclass(frozen=True)
+class Settings:
+    """What is checked, and how strictly."""
+
+    files: tuple[str, ...] = ()
+    level: Level | None = None
+    strict: bool = False
+    baseline: str | None = None
+    ignore: tuple[Ignored, ...] = field(default=())
+
+
+def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """Add the command to those of `tonada`."""
+    check = commands.add_parser(
+        "check",
+        help="the pairs of takes, tokens, stylesheets and pages; exit 1 when one fails",
+        epilog=_EXAMPLES,
+        formatter_class=argparse.RawDescriptionHelpFormatter,
+    )
+    check.add_argument(
+        "files",
+        nargs="*",
+        metavar="FILE",
+        help="Tonada's own, design tokens with pairs, CSS or HTML; a pattern such as 'dist/**/*.css'; "
+        "- for standard input",
+    )
+    check.add_argument("--level", choices=("A", "AA", "AAA"), help="of WCAG 2.2 (the take's own, else AA)")
+    check.add_argument("--strict", action="store_true", help="fail where a pair can't be told, too")
+    check.add_argument("--format", choices=FORMATS, default="text", help="what is printed (text)")
+    check.add_argument("--json", action="store_true", help="print JSON")
+    check.add_argument("--junit", action="store_true", help="print JUnit XML")
+    check.add_argument("--quiet", action="store_true", help="say only what fails or can't be told")
+    check.add_argument("--baseline", metavar="FILE", help="failures that are known, and don't fail")
+    check.add_argument("--update-baseline", action="store_true", help="write what fails now to the baseline")
+    check.set_defaults(run=run)
+
+
+def run(parsed: argparse.Namespace) -> int:
+    """Check what is asked for; return the exit code."""
+    from tonada.core.errors import InputError
+
+    settings = _settings(parsed)
+    if not settings.files:
+        raise InputError("Name a file, a pattern, or - for standard input.", field="files")
+    pairs = _without_ignored(_pairs_of(settings), settings.ignore)
+    if parsed.update_baseline:
+        return _update(settings, pairs)
+    pairs = _without_known(pairs, settings.baseline)
+    fails = any(one.fails or (settings.strict and one.untold) for one in pairs)
+    kind = "json" if parsed.json else "junit" if parsed.junit else parsed.format
+    shown = [one for one in pairs if one.fails or one.untold] if parsed.quiet else pairs
+    print(_report(shown, pairs, kind, settings))
+    return 1 if fails else 0
+
+
+def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: str, settings: Settings) -> str:
+    from tonada import __version__
+    from tonada.core.handoff import check_reports as reports
+
+    if kind == "json":
+        return json.dumps(reports.as_data(shown), ensure_ascii=False)
+    if kind == "junit":
+        names = {one.file for one in pairs}
+        name = names.pop() if len(names) == 1 else "contrast"
+        return reports.as_junit(shown, name or "contrast", strict=settings.strict)
+    if kind == "sarif":
+        return reports.as_sarif(shown, __version__, strict=settings.strict)
+    if kind == "annotations":
+        return "\n".join([*reports.as_annotations(shown, strict=settings.strict), reports.summary_of(pairs)])
+    colored = sys.stdout.isatty() and not os.environ.get("NO_COLOR")
+    return "\n".join([*reports.as_lines(shown, colored=colored)[:-1], reports.summary_of(pairs)])
+
+
+def _pairs_of(settings: Settings) -> list[CheckedPair]:
+    from tonada.core.formats.detect import is_own_file
+    from tonada.core.handoff.check import check_files, check_take
+
+    found: list[CheckedPair] = []
+    others: list[tuple[str, bytes]] = []
+    for name in _names(settings.files):
+        data = sys.stdin.buffer.read() if name == STANDARD_INPUT else Path(name).read_bytes()
+        shown = "standard-input" if name == STANDARD_INPUT else name
+        if not is_own_file(data):
+            others.append((shown, data))
+            continue
+        # With pydantic, which other files can do without.
+        from tonada.document.own_file import read_own
+
+        take = read_own(data)[0]
+        held = take if settings.level is None else replace(take, level=settings.level)
+        found += [replace(one, file=shown) for one in check_take(held)]
+    if others:
+        found += check_files(others, settings.level or "AA")
+    return found
+
+
+def _names(files: Sequence[str]) -> list[str]:
+    """Return the files that names and patterns mean, each once.
+
+    Raises InputError for a pattern that no file fits.
+    """
+    from tonada.core.errors import InputError
+
+    names: dict[str, None] = {}
+    for one in files:
+        is_pattern = one != STANDARD_INPUT and any(mark in one for mark in "*?[") and not Path(one).exists()
+        found = sorted(glob.glob(one, recursive=True)) if is_pattern else [one]
+        if not found:
+            raise InputError(f"No file is named like “{one[:80]}”.", field="files")
+        names |= dict.fromkeys(found)
+    return list(names)
+
+
+def _settings(parsed: argparse.Namespace) -> Settings:
+    kept = _kept_settings()
+    return Settings(
+        files=tuple(parsed.files) or kept.files,
+        level=parsed.level or kept.level,
+        strict=parsed.strict or kept.strict,
+        baseline=parsed.baseline or kept.baseline,
+        ignore=kept.ignore,
+    )
+
+
+def _kept_settings() -> Settings:
+    """Return the settings of tonada.toml, or of pyproject.toml. Raises InputError for what they can't be."""
+    from tonada.core.errors import InputError
+
+    for name, path in (("tonada.toml", ("check",)), ("pyproject.toml", ("tool", "tonada", "check"))):
+        if not Path(name).is_file():
+            continue
+        try:
+            table: Any = tomllib.loads(Path(name).read_text(encoding="utf-8"))
+        except (tomllib.TOMLDecodeError, UnicodeDecodeError) as reason:
+            raise InputError(f"{name} can't be read: {reason}.", field=name) from None
+        for part in path:
+            table = table.get(part, {}) if isinstance(table, dict) else {}
+        if table:
+            return _read_settings(table, name)
+    return Settings()
+
+
+def _read_settings(table: Any, name: str) -> Settings:
+    from tonada.core.errors import InputError
+
+    allowed = {"files": list, "level": str, "strict": bool, "baseline": str, "ignore": list}
+    if not isinstance(table, dict):
+        raise InputError(f"check in {name} is a table.", field=name)
+    for key, value in table.items():
+        if key not in allowed:
+            raise InputError(f"check in {name} knows {', '.join(allowed)}; not “{key[:40]}”.", field=name)
+        if not isinstance(value, allowed[key]):
+            raise InputError(f"{key} in {name} isn't of the right kind.", field=name)
+    if table.get("level", "AA") not in ("A", "AA", "AAA"):
+        raise InputError(f"level in {name} is A, AA or AAA.", field=name)
+    ignore = []
+    for one in table.get("ignore", []):
+        is_whole = isinstance(one, dict) and isinstance(one.get("selector"), str) and one.get("reason")
+        if not is_whole:
+            raise InputError(f"Each ignore in {name} has a selector and a reason.", field=name)
+        ignore.append(Ignored(one["selector"], str(one["reason"])))
+    files = table.get("files", [])
+    if not all(isinstance(one, str) for one in files):
+        raise InputError(f"files in {name} is a list of names.", field=name)
+    return Settings(
+        tuple(files), table.get("level"), table.get("strict", False), table.get("baseline"), tuple(ignore)
+    )
+
+
+def _without_ignored(pairs: Sequence[CheckedPair], ignore: Sequence[Ignored]) -> list[CheckedPair]:
+    """Return the pairs, those exempt that a setting ignores."""
+    made = []
+    for one in pairs:
+        said = next((rule for rule in ignore if fnmatchcase(one.text, rule.selector)), None)
+        exempt = said is not None and (one.fails or one.untold)
+        made.append(
+            replace(one, exempt=True, untold=False, reason=f"ignored: {said.reason}")
+            if said and exempt
+            else one
+        )
+    return made
+
+
+def _fingerprint(pair: CheckedPair) -> str:
+    """Return what a failure is known again by: not its line, which moves."""
+    return " | ".join((pair.file, pair.text, pair.scope, pair.text_hex or "", pair.ground_hex or pair.ground))
+
+
+def _without_known(pairs: Sequence[CheckedPair], baseline: str | None) -> list[CheckedPair]:
+    from tonada.core.errors import InputError
+
+    if baseline is None or not Path(baseline).exists():
+        return list(pairs)
+    try:
+        kept = json.loads(Path(baseline).read_text(encoding="utf-8"))
+        known = set(kept["pairs"]) if kept["version"] == BASELINE_VERSION else None
+    except (ValueError, KeyError, TypeError):
+        known = None
+    if known is None:
+        raise InputError(f"{baseline} is no baseline of this version; write it anew.", field="baseline")
+    return [
+        replace(one, exempt=True, untold=False, reason="known, in the baseline")
+        if (one.fails or one.untold) and _fingerprint(one) in known
+        else one
+        for one in pairs
+    ]
+
+
+def _update(settings: Settings, pairs: Sequence[CheckedPair]) -> int:
+    from tonada.core.errors import InputError
+
+    if settings.baseline is None:
+        raise InputError("Say which file: --baseline FILE.", field="baseline")
+    failing = sorted({_fingerprint(one) for one in pairs if one.fails or (settings.strict and one.untold)})
+    content = json.dumps({"version": BASELINE_VERSION, "pairs": failing}, ensure_ascii=False, indent=1)
+    Path(settings.baseline).write_text(content + "\n", encoding="utf-8")
+    print(f"{settings.baseline}: {len(failing)} known.")
+    return 0

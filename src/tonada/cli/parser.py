@@ -1,0 +1,22 @@
+"""The parser of the command line, which says what may have been meant."""
+
+from __future__ import annotations
+
+import argparse
+import difflib
+import re
+from typing import Final, NoReturn
+
+_CHOICE: Final = re.compile(r"invalid choice: '(?P<word>[^']*)' \(choose from (?P<choices>.*)\)")
+
+
+class Parser(argparse.ArgumentParser):
+    """Refuses as argparse does, and suggests the word that is most like the one that isn't known."""
+
+    def error(self, message: str) -> NoReturn:
+        found = _CHOICE.search(message)
+        if found:
+            choices = re.findall(r"[\w-]+", found["choices"])
+            near = difflib.get_close_matches(found["word"], choices, n=1)
+            message += f". Did you mean “{near[0]}”?" if near else ""
+        super().error(message)

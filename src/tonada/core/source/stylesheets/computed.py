@@ -1,0 +1,210 @@
+"""What a value comes to: references filled in, mixtures computed, or the reason why it can't be told.
+
+Source: CSS Custom Properties for Cascading Variables 1, section 3 (substitution, fallbacks, cycles);
+CSS Color 5, sections 2 and 3 (color-mix(), light-dark()).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from functools import lru_cache
+from typing import Any, Final
+
+import numpy as np
+import tinycss2
+
+from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, css_color, is_color_name, read_color
+from tonada.core.color.spaces import hex_to_srgb8, srgb8_to_hex
+from tonada.core.errors import ColorError
+from tonada.core.source.stylesheets.calculations import with_calculations
+from tonada.core.source.stylesheets.untold import CannotTell
+from tonada.core.source.stylesheets.values import DEEPEST_REFERENCE, LONGEST_VALUE
+
+MISSING: Final = "is set nowhere that holds here"
+INHERITED: Final = frozenset(("inherit", "unset", "revert", "revert-layer", "initial"))
+SYSTEM_COLORS: Final = frozenset(
+    ("accentcolor", "accentcolortext", "activetext", "buttonborder", "buttonface", "buttontext", "canvas",
+     "canvastext", "field", "fieldtext", "graytext", "highlight", "highlighttext", "linktext", "mark",
+     "marktext", "selecteditem", "selecteditemtext", "visitedtext", "windowtext", "window", "-webkit-link")
+)  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Painted:
+    """What a value paints. colors: those that stand by themselves; stops: those of gradients."""
+
+    colors: tuple[ReadColor, ...] = ()
+    stops: tuple[ReadColor, ...] = ()
+    has_picture: bool = False
+    inherits: bool = False
+
+
+def filled_in(value: str, variables: Mapping[str, str], followed: frozenset[str] = frozenset()) -> str:
+    """Return a value with its references replaced by what they stand for.
+
+    Raises CannotTell for one that is set nowhere and has no fallback, and for a loop.
+    """
+    if "var(" not in value.lower():
+        return value
+    made = "".join(_filled(node, variables, followed) for node in _nodes(value))
+    if len(made) > LONGEST_VALUE:
+        raise CannotTell("its references make it too long")
+    return made
+
+
+def paint(value: str, scheme: str = "light") -> Painted:
+    """Return what a value without references paints. scheme: which half of light-dark() counts.
+
+    Raises CannotTell for what isn't computed here.
+    """
+    return _paint(value, scheme)
+
+
+@lru_cache(maxsize=8192)
+def _paint(value: str, scheme: str) -> Painted:
+    if len(value) > LONGEST_VALUE:
+        if "url(" in value:
+            return Painted(has_picture=True)
+        raise CannotTell("it is too long")
+    words = value.strip().lower()
+    if words in INHERITED:
+        return Painted(inherits=True)
+    found = list(_walk(_nodes(value), scheme, in_gradient=False))
+    return Painted(
+        colors=tuple(color for color, kind in found if color is not None and kind == "color"),
+        stops=tuple(color for color, kind in found if color is not None and kind == "stop"),
+        has_picture=any(kind == "picture" for _, kind in found),
+    )
+
+
+@lru_cache(maxsize=8192)
+def _nodes(value: str) -> tuple[Any, ...]:
+    return tuple(tinycss2.parse_component_value_list(value, skip_comments=True))
+
+
+def _filled(node: Any, variables: Mapping[str, str], followed: frozenset[str]) -> str:
+    if node.type == "function" and node.lower_name == "var":
+        return _reference(node.arguments, variables, followed)
+    if node.type == "function":
+        inside = "".join(_filled(one, variables, followed) for one in node.arguments)
+        return f"{node.name}({inside})"
+    if node.type in ("() block", "[] block"):
+        inside = "".join(_filled(one, variables, followed) for one in node.content)
+        return f"{node.type[0]}{inside}{node.type[1]}"
+    return str(node.serialize())
+
+
+def _reference(arguments: list[Any], variables: Mapping[str, str], followed: frozenset[str]) -> str:
+    name = next((node.value for node in arguments if node.type == "ident"), "")
+    comma = next((place for place, node in enumerate(arguments) if node == ","), None)
+    if name in followed or len(followed) >= DEEPEST_REFERENCE:
+        raise CannotTell(f"{name} refers to itself")
+    if name in variables:
+        return filled_in(variables[name], variables, followed | {name})
+    if comma is None:
+        raise CannotTell(f"{name} {MISSING}")
+    return "".join(_filled(one, variables, followed) for one in arguments[comma + 1 :])
+
+
+def _walk(nodes: Any, scheme: str, *, in_gradient: bool) -> Iterator[tuple[ReadColor | None, str]]:
+    kind = "stop" if in_gradient else "color"
+    for node in nodes:
+        if node.type == "url":
+            yield None, "picture"
+        elif node.type == "hash":
+            yield _read(f"#{node.value}"), kind
+        elif node.type == "ident":
+            yield from ((color, kind) for color in _word(node.lower_value))
+        elif node.type == "function":
+            yield from _function(node, scheme, kind, in_gradient=in_gradient)
+
+
+def _word(word: str) -> Iterator[ReadColor]:
+    if is_color_name(word):
+        yield _read(word)
+    elif word == "currentcolor":
+        raise CannotTell("it is the colour of a text (currentcolor)")
+    elif word in SYSTEM_COLORS:
+        raise CannotTell(f"{word} is a colour of the reader's system")
+
+
+def _function(
+    node: Any, scheme: str, kind: str, *, in_gradient: bool
+) -> Iterator[tuple[ReadColor | None, str]]:
+    name = node.lower_name
+    if name in ("url", "image", "image-set", "-webkit-image-set", "element", "cross-fade"):
+        yield None, "picture"
+    elif "gradient" in name:
+        yield from _walk(node.arguments, scheme, in_gradient=True)
+    elif name in COLOR_FUNCTIONS:
+        yield _read(_written(node)), kind
+    elif name == "color-mix":
+        yield _mixed(node, scheme), kind
+    elif name == "light-dark":
+        halves = _split(node.arguments)
+        if len(halves) == 2:
+            yield from _walk(halves[scheme == "dark"], scheme, in_gradient=in_gradient)
+    elif name in ("color-contrast", "contrast-color", "device-cmyk"):
+        raise CannotTell(f"{name}() isn't computed here")
+
+
+def _written(node: Any) -> str:
+    text = str(tinycss2.serialize([node]))
+    first = next((one for one in node.arguments if one.type != "whitespace"), None)
+    if first is not None and first.type == "ident" and first.lower_value == "from":
+        raise CannotTell("relative colours aren't computed here")
+    return with_calculations(text) if "calc(" in text.lower() else text
+
+
+def _read(text: str) -> ReadColor:
+    try:
+        return read_color(text)
+    except ColorError:
+        raise CannotTell(f"“{text[:40]}” is no colour that is understood") from None
+
+
+def _mixed(node: Any, scheme: str) -> ReadColor:
+    """Source: CSS Color 5, section 2.1 to 2.3: percentages, then premultiplied mixing."""
+    parts = _split(node.arguments)
+    method = [one.lower_value for one in parts[0] if one.type == "ident"] if parts else []
+    if len(parts) != 3 or len(method) < 2 or method[0] != "in" or len(method) > 2:
+        raise CannotTell("this color-mix() isn't computed here")
+    ends, percents = [], []
+    for part in parts[1:]:
+        percents.append(next((one.value / 100 for one in part if one.type == "percentage"), None))
+        colors = [color for color, _ in _walk(part, scheme, in_gradient=False) if color is not None]
+        if len(colors) != 1:
+            raise CannotTell("this color-mix() isn't computed here")
+        ends.append(colors[0])
+    first, second = _shares(*percents)
+    total = first + second
+    if total <= 0:
+        raise CannotTell("this color-mix() isn't computed here")
+    space = "xyz-d65" if method[1] == "xyz" else method[1]
+    try:
+        one, other = (css_color("srgb", list(hex_to_srgb8(end.hex) / 255), end.alpha) for end in ends)
+        made = one.mix(other, second / total, space=space, out_space="srgb", premultiplied=True).fit("srgb")
+    except (ValueError, TypeError, KeyError):
+        raise CannotTell("this color-mix() isn't computed here") from None
+    channels = [min(255, max(0, int(channel * 255 + 0.5))) for channel in made.coords(nans=False)]
+    alpha = float(made.alpha(nans=False)) * min(1.0, total)
+    return ReadColor(srgb8_to_hex(np.array(channels, dtype=np.uint8)), alpha, "function", False)
+
+
+def _shares(first: float | None, second: float | None) -> tuple[float, float]:
+    if first is None and second is None:
+        return 0.5, 0.5
+    if first is None:
+        return 1 - (second or 0), second or 0
+    return first, 1 - first if second is None else second
+
+
+def _split(nodes: list[Any]) -> list[list[Any]]:
+    parts: list[list[Any]] = [[]]
+    for node in nodes:
+        if node == ",":
+            parts.append([])
+        else:
+            parts[-1].append(node)
+    return parts
