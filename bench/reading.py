@@ -58,8 +58,8 @@ def of_scenes(number: int) -> str:
             f"{number} scenes",
             f"vivid things found: {total('found'):.0f} of {total('vivid'):.0f}",
             f"by KMeans: {total('by_kmeans'):.0f}",
-            f"mean distance to KMeans': {total('distance') / total('distance_by_kmeans'):.2f}",
-            f"movement in variants to KMeans': {total('moved') / total('moved_by_kmeans'):.2f}",
+            f"mean distance, KMeans being 1: {total('distance') / total('distance_by_kmeans'):.2f}",
+            f"movement in variants, KMeans being 1: {total('moved') / total('moved_by_kmeans'):.2f}",
             f"another number: in {total('changed'):.0f} of {len(VARIANTS) * number} variants",
         ]
     )
