@@ -3471,6 +3471,8 @@ export interface components {
             replaced: number;
             /** Pairs */
             pairs: components["schemas"]["PairBeside"][];
+            /** Undecided */
+            undecided: components["schemas"]["Undecided"][];
         };
         /**
          * PairBeside
@@ -3483,6 +3485,29 @@ export interface components {
             before: number;
             /** After */
             after: number;
+        };
+        /**
+         * Undecided
+         * @description Something of colour that stays as it is: where it stands first, what, why, and how often.
+         *
+         *     line and column from 1.
+         */
+        Undecided: {
+            /** File */
+            file: string;
+            /** Line */
+            line: number;
+            /** Column */
+            column: number;
+            /** Text */
+            text: string;
+            /** Reason */
+            reason: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
         };
         /** RestyleBody */
         RestyleBody: {

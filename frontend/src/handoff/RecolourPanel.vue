@@ -138,7 +138,23 @@ function save() {
           <span class="value min-w-0 flex-1 truncate">{{ pair.selector }}</span>
           <span class="value">{{ formatRatio(pair.before) }} → {{ formatRatio(pair.after) }}</span>
         </p>
+        <p v-if="made.pairs.length > 6" class="text-quiet">and {{ made.pairs.length - 6 }} more</p>
       </div>
+      <details v-if="made?.undecided.length" class="mb-2 border border-hair bg-sheet px-3 py-2">
+        <summary class="cursor-pointer font-semibold" data-testid="undecided">
+          {{ countOf(made.undecided.length, 'place stays', 'places stay') }} as
+          {{ made.undecided.length === 1 ? 'it is' : 'they are' }}
+        </summary>
+        <ul class="mt-1 max-h-60 overflow-y-auto">
+          <li v-for="(one, row) in made.undecided" :key="row" class="py-0.5">
+            <span class="value">{{ one.file }}, line {{ one.line }}</span>
+            <span class="ml-2 text-quiet">
+              {{ one.reason }}<template v-if="one.count > 1">, {{ one.count }} times</template>
+            </span>
+            <code class="value block truncate">{{ one.text }}</code>
+          </li>
+        </ul>
+      </details>
       <pre
         class="value max-h-130 overflow-auto border border-hair bg-sheet p-2 text-small"
         tabindex="0"

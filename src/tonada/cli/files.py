@@ -87,4 +87,8 @@ def _recolour(parsed: argparse.Namespace) -> int:
     mapping = {old: one.key for one in propose_mapping(take, files) for old in one.members}
     made = restyle(take, files, mapping, "properties" if parsed.properties else "values")
     sys.stdout.write(made.diff if parsed.diff else made.files[0].text)
+    for one in made.undecided:
+        often = f", {one.count} times" if one.count > 1 else ""
+        place = f"{one.file}:{one.line}:{one.column}"
+        print(f"{place}: stays: {one.text} ({one.reason}{often})", file=sys.stderr)
     return 0

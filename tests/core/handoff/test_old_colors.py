@@ -10,10 +10,11 @@ from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.spaces import hex_to_oklch, hex_to_srgb8
 from tonada.core.errors import InputError
-from tonada.core.handoff.old_colors import OldColor, propose_mapping, written_colors
+from tonada.core.handoff.old_colors import OldColor, propose_mapping
 from tonada.core.handoff.restyle import restyle
+from tonada.core.handoff.written import undecided_in, written_in
 from tonada.core.source.stylesheets.scan import scan_stylesheet
-from tonada.core.source.stylesheets.usage import StyleFile, takes_color
+from tonada.core.source.stylesheets.usage import StyleFile
 from tonada.core.take.take import SIGNALS, Role, Take
 
 RED = take_of("#c62828", "#2f5d50", "#d7b13c")
@@ -55,11 +56,7 @@ def test_every_colour_that_is_written_is_found_wherever_it_stands() -> None:
         ".a{background:linear-gradient(#111827, rgb(55 65 81 / 50%))} .b{box-shadow:0 0 2px hsl(210 10% 23%)}"
         ".c{border:1px solid rebeccapurple}"
     )
-    written = {
-        color.hex
-        for declaration in scan_stylesheet(text, takes_color)
-        for _, _, color in written_colors(declaration.value)
-    }
+    written = {one.color.hex for one in written_in(StyleFile("a.css", text))}
     assert len(written) == 7
     assert set(mapped(text)) == written
     assert not written & set(mapped(recolored(text)))
@@ -122,3 +119,69 @@ def test_equal_values_get_equal_targets_and_nothing_else_changes(values: list[st
     assert before == after
     for row, value in enumerate(values):
         assert f".r{row}{{color:{found[value].new_hex};" in made
+
+
+def test_three_channels_are_a_colour_where_something_makes_them_one() -> None:
+    text = (
+        ":root{--brand-rgb: 13, 110, 253;--space-rgb:13 110 253;--order: 1, 2, 3}"
+        ".a{background:rgba(var(--brand-rgb), .5)} .b{color:rgb(var(--space-rgb) / 50%)}"
+        ".c{background:#0d6efd}"
+    )
+    made = recolored(text)
+    assert "--brand-rgb: 198, 40, 40;" in made
+    assert "--space-rgb:198 40 40;" in made
+    assert "--order: 1, 2, 3" in made
+    assert "rgba(var(--brand-rgb), .5)" in made
+    mapping = {value: one.key for value, one in mapped(text).items()}
+    written = restyle(RED, [StyleFile("a.css", text)], mapping, "properties").files[0].text
+    assert "--brand-rgb: 198, 40, 40;" in written, "what reads it expects three numbers"
+    assert "background:var(--primary)" in written
+
+
+@pytest.mark.parametrize(
+    ("value", "says"),
+    [
+        ("hsl(var(--h) 50% 50%)", "parts"),
+        ("rgb(var(--nowhere) / 50%)", "parts"),
+        ("rgb(from #0d6efd r g b / 50%)", "relative"),
+        ("rgb(from var(--x) r g b)", "relative"),
+        ("rgba($brand, .5)", "parts"),
+        ("rgb(1 2 3 4 5)", "understood"),
+        ("url(\"data:image/svg+xml,%3csvg fill='%23fff'%3e%3c/svg%3e\")", "picture"),
+    ],
+)
+def test_what_can_t_be_decided_is_named_with_its_place(value: str, says: str) -> None:
+    text = f".a {{ color: #123456 }}\n.b {{\n  background: {value};\n}}"
+    made = restyle(RED, [StyleFile("a.css", text)], {"#123456": "primary"})
+    (left,) = made.undecided
+    assert (left.file, left.line, left.column) == ("a.css", 3, 15)
+    assert says in left.reason
+    assert left.text == value
+    assert value in made.files[0].text
+
+
+def test_what_stays_more_than_once_is_named_once_and_counted() -> None:
+    text = ".a{color:hsl(var(--h) 1% 1%)}\n.b{color:hsl(var(--h) 1% 1%)}"
+    (left,) = undecided_in([StyleFile("a.css", text)])
+    assert (left.line, left.count) == (1, 2)
+
+
+def test_colours_that_are_decided_are_not_named() -> None:
+    text = (
+        ":root{--b-rgb:1, 2, 3} .a{color:#123;background:color-mix(in srgb, #fff 10%, var(--x))}"
+        ".b{color:rgb(var(--b-rgb), 1);background:url(a.png) var(--y);border:1px solid transparent}"
+    )
+    assert undecided_in([StyleFile("a.css", text)]) == ()
+
+
+def test_a_page_s_style_blocks_are_recoloured_and_its_attributes_named() -> None:
+    page = "<!doctype html>\n<style>\n.a{color:#0d6efd}\n</style>\n<p style='color:#0d6efd' class=x>"
+    made = restyle(RED, [StyleFile("a.html", page)], {"#0d6efd": "primary"})
+    assert made.files[0].text == page.replace(".a{color:#0d6efd}", ".a{color:#c62828}")
+    (left,) = made.undecided
+    assert (left.line, left.reason) == (5, "an attribute of the page")
+
+
+def test_an_initial_value_is_a_written_colour() -> None:
+    text = "@property --c{syntax:'<color>';inherits:true;initial-value:#0d6efd} .a{color:#0d6efd}"
+    assert recolored(text).count("#c62828") == 2

@@ -9,14 +9,13 @@ from __future__ import annotations
 
 import re
 from collections import Counter
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from typing import Final
 
 import numpy as np
 
 from tonada.core.color.hue_rules import is_neutral
-from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import (
     Hex,
     delta_e_ok,
@@ -26,10 +25,11 @@ from tonada.core.color.spaces import (
     hue_distance,
     srgb8_to_oklab,
 )
-from tonada.core.errors import ColorError, InputError
+from tonada.core.errors import InputError
+from tonada.core.handoff.written import triples_in, written_in
 from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE, group_uses
-from tonada.core.source.stylesheets.scan import Declaration, scan_stylesheet
-from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, read_stylesheets, takes_color
+from tonada.core.source.stylesheets.scan import Declaration
+from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, read_stylesheets
 from tonada.core.take.key import step_key
 from tonada.core.take.take import SIGNALS, Role, Take
 
@@ -55,13 +55,6 @@ _MEANINGS: Final[Mapping[Role, re.Pattern[str]]] = {
     Role.ERROR: re.compile(r"(?<![a-z])(error|danger|invalid|negative|destructive)(?![a-z])"),
     Role.INFO: re.compile(r"(?<![a-z])(info)(?![a-z])"),
 }
-# A colour inside of a value; strings, addresses and names that only contain one are passed over.
-_COLOR: Final = re.compile(
-    rf"""(?P<skip>"(?:\\.|[^"\\])*"|'(?:\\.|[^'\\])*'|url\([^)]*\)|var\(\s*--[-\w]+|--[-\w]+|[$@][-\w]+)
-      | (?P<color>\#[0-9a-f]{{3,8}}(?![-\w]) | (?:{"|".join(COLOR_FUNCTIONS)})\([^()]*\)
-          | (?<![-\w.#])[a-z]{{3,20}}(?![-\w(]))""",
-    re.VERBOSE | re.IGNORECASE,
-)
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,34 +116,16 @@ def propose_mapping(
     return tuple(sorted(found, key=lambda one: -one.count))
 
 
-def written_colors(value: str) -> Iterator[tuple[int, int, ReadColor]]:
-    """Yield each colour written in the value of a declaration that can be seen, with its place."""
-    for start, end, color in _colors_of(value):
-        if color.alpha > 0:
-            yield start, end, color
-
-
-def _colors_of(value: str) -> Iterator[tuple[int, int, ReadColor]]:
-    for match in _COLOR.finditer(value):
-        word = match["color"]
-        if word is None or (word[0] != "#" and "(" not in word and not is_color_name(word)):
-            continue
-        try:
-            yield match.start(), match.end(), read_color(word)
-        except ColorError:
-            continue
-
-
 def _written(files: Sequence[StyleFile]) -> dict[Hex, _Written]:
     found: dict[Hex, _Written] = {}
+    triples = triples_in(files)
     for file in files:
-        for declaration in scan_stylesheet(file.text, takes_color):
-            for _, _, color in written_colors(declaration.value):
-                one = found.setdefault(color.hex, _Written())
-                one.count += 1
-                meaning = _meaning(declaration)
-                if meaning is not None:
-                    one.meanings[meaning] += 1
+        for each in written_in(file, triples):
+            one = found.setdefault(each.color.hex, _Written())
+            one.count += 1
+            meaning = _meaning(each.declaration)
+            if meaning is not None:
+                one.meanings[meaning] += 1
     return found
 
 

@@ -10,9 +10,8 @@ from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.spaces import Hex, hex_to_srgb8
 from tonada.core.formats.sheet import USUAL_OPTIONS, joined, words_of
-from tonada.core.handoff.old_colors import written_colors
-from tonada.core.source.stylesheets.scan import scan_stylesheet
-from tonada.core.source.stylesheets.usage import StyleFile, read_stylesheets, takes_color
+from tonada.core.handoff.written import Undecided, as_triple, triples_in, undecided_in, written_in
+from tonada.core.source.stylesheets.usage import StyleFile, read_stylesheets
 from tonada.core.take.take import Take
 
 WriteAs: TypeAlias = Literal["values", "properties"]
@@ -31,12 +30,16 @@ class PairBeside:
 
 @dataclass(frozen=True, slots=True)
 class Restyled:
-    """files: the new texts. diff: unified. replaced: how many values. pairs: those whose ratio changed."""
+    """files: the new texts. diff: unified. replaced: how many values. pairs: those whose ratio changed.
+
+    undecided: what has to do with colour and stays as it was.
+    """
 
     files: tuple[StyleFile, ...]
     diff: str
     replaced: int
     pairs: tuple[PairBeside, ...]
+    undecided: tuple[Undecided, ...] = ()
 
 
 def restyle(
@@ -49,29 +52,35 @@ def restyle(
     first file. Raises InputError for a key that isn't there.
     """
     new = {old: (key, take.color_of(key)) for old, key in mapping.items()}
+    triples = triples_in(files)
     made, replaced = [], 0
     for file in files:
-        text, count = _replaced(take, file.text, new, write)
+        text, count = _replaced(take, file, new, write, triples)
         made.append(StyleFile(file.name, text))
         replaced += count
     if write == "properties" and made and replaced:
         made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(take, new)))
-    return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made))
+    return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made), undecided_in(files))
 
 
-def _replaced(take: Take, text: str, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs) -> tuple[str, int]:
+def _replaced(
+    take: Take, file: StyleFile, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs, triples: frozenset[str]
+) -> tuple[str, int]:
     parts: list[str] = []
     at = count = 0
-    for declaration in scan_stylesheet(text, takes_color):
-        for start, end, color in written_colors(declaration.value):
-            target = new.get(color.hex)
-            if target is None:
-                continue
-            begin = declaration.start + start
-            parts += [text[at:begin], _replacement(take, target, color.alpha, write)]
-            at = declaration.start + end
-            count += 1
-    return "".join([*parts, text[at:]]), count
+    for one in written_in(file, triples):
+        target = new.get(one.color.hex)
+        if target is None:
+            continue
+        if one.is_triple:  # never a reference: what reads it expects three numbers
+            channels = (int(channel) for channel in hex_to_srgb8(target[1]))
+            instead = as_triple(file.text[one.start : one.end], *channels)
+        else:
+            instead = _replacement(take, target, one.color.alpha, write)
+        parts += [file.text[at : one.start], instead]
+        at = one.end
+        count += 1
+    return "".join([*parts, file.text[at:]]), count
 
 
 def _replacement(take: Take, target: tuple[str, Hex], alpha: float, write: WriteAs) -> str:

@@ -15,6 +15,7 @@ from tonada.core.handoff import restyle
 from tonada.core.handoff.old_colors import OldColor
 from tonada.core.handoff.restyle import PairBeside
 from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
+from tonada.core.handoff.written import Undecided
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import PAPERS, Paper
@@ -275,3 +276,4 @@ class RestyleAnswer(Model):
     diff: str
     replaced: int
     pairs: tuple[PairBeside, ...]
+    undecided: tuple[Undecided, ...]

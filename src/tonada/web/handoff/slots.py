@@ -112,7 +112,13 @@ def rewrite(body: RestyleBody) -> Response:
     mapping = {one.old: one.key for one in body.mapping}
     made = restyle(body.document.to_take(), _files(body), mapping, body.write)
     return answer_value(
-        {"files": made.files, "diff": made.diff, "replaced": made.replaced, "pairs": made.pairs}
+        {
+            "files": made.files,
+            "diff": made.diff,
+            "replaced": made.replaced,
+            "pairs": made.pairs,
+            "undecided": made.undecided,
+        }
     )
 
 
