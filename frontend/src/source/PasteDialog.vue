@@ -84,7 +84,7 @@ function picked() {
         type="file"
         class="hidden"
         aria-label="File with a list of colours"
-        accept=".css,.scss,.json,.tokens,.gpl,.csv,.tsv,.txt,.md,.svg"
+        accept=".css,.scss,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
         @change="picked"
       />
     </form>

@@ -181,7 +181,7 @@ def test_a_list_of_hex_values_comes_back_as_it_is(values: list[str]) -> None:
         pytest.param(b"{" * 100_000, "a.json", "JSON", id="broken JSON"),
         pytest.param(b'{"a":' * 50_000 + b"1" + b"}" * 50_000, "a.json", "nested", id="deeply nested JSON"),
         pytest.param(b'{"a":' * 60 + b"{}" + b"}" * 60, "a.json", "deeper than", id="groups too deep"),
-        pytest.param(b"[1, 2]", "a.json", "not an object", id="JSON that is a list"),
+        pytest.param(b"[1, 2]", "a.json", "No colour was found", id="JSON that is a list"),
         pytest.param(b"#123456\n" * 400_000, "a.txt", "at most 1 MB", id="too large"),
         pytest.param(
             "\n".join(f"#{n:06x}" for n in range(300)).encode(), "a.txt", "more than 256", id="too many"
@@ -195,3 +195,77 @@ def test_a_list_that_cannot_be_used_says_why(data: bytes, name: str, says: str) 
     with pytest.raises(InputError) as refused:
         read_list(data, name)
     assert says in str(refused.value)
+
+
+def read(text: str, name: str) -> dict[str | None, str]:
+    return {one.name: one.hex for one in read_list(text.encode(), name).colors}
+
+
+def test_numbers_in_a_stylesheet_are_no_colors() -> None:
+    found = read_list(
+        b"$z-index: 1055;\n$year: 2026;\n$size: 100;\n$brand: #0d6efd;\n$hot: tomato;", "a.scss"
+    )
+    assert [(one.name, one.hex) for one in found.colors] == [("brand", "#0d6efd"), ("hot", "#ff6347")]
+    assert [one.line for one in found.warnings] == [1, 2, 3]
+
+
+@pytest.mark.parametrize(
+    "line",
+    ["Dusk cmyk(100 50 0 10)", "CMYK: 100, 50, 0, 10", "cmyk C100 M50 Y0 K10", "Dusk 100 50 0 10"],
+)
+def test_cmyk_is_not_read_as_rgb(line: str) -> None:
+    found = read_list(f"{line}\nLoam #b6653a".encode(), "a.txt")
+    assert [one.hex for one in found.colors] == ["#b6653a"]
+    assert len(found.warnings) == 1
+    both = read_list(b"Dusk cmyk(100 50 0 10) #2b3a8c", "a.txt")
+    assert [one.hex for one in both.colors] == ["#2b3a8c"]
+
+
+def test_android_has_the_alpha_first() -> None:
+    text = (
+        '<?xml version="1.0"?><resources><color name="brand">#FF0D6EFD</color>'
+        '<color name="half">#800D6EFD</color><color name="same">@color/brand</color>'
+        '<color name="short">#f0a</color><color name="none">@color/x</color>'
+        "</resources>"
+    )
+    found = read_list(text.encode(), "colors.xml")
+    assert {one.name: one.hex for one in found.colors} == {
+        "brand": "#0d6efd",
+        "half": "#86b6fe",
+        "same": "#0d6efd",
+        "short": "#ff00aa",
+    }
+    assert any("none" in one.text for one in found.warnings)
+    bomb = '<!DOCTYPE x [<!ENTITY a "b">]><resources><color name="a">&a;</color></resources>'
+    with pytest.raises(InputError):
+        read_list(bomb.encode(), "colors.xml")
+
+
+def test_older_tokens_are_read() -> None:
+    text = (
+        '{"global": {"brand": {"value": "#0d6efd", "type": "color"},'
+        '"size": {"value": "4", "type": "dimension"}, "ref": {"value": "{global.brand}", "type": "color"},'
+        '"old": {"value": "{global.brand.value}", "type": "color"}}}'
+    )
+    assert read(text, "a.json") == {
+        "global brand": "#0d6efd",
+        "global ref": "#0d6efd",
+        "global old": "#0d6efd",
+    }
+
+
+def test_maps_of_names_to_colors_are_read_at_any_depth_and_the_rest_is_counted() -> None:
+    found = read_list(
+        b'{"brand": "#0d6efd", "grey": {"100": "#eee", "list": ["red", 3]}, "n": 1055}', "a.json"
+    )
+    assert {one.name: one.hex for one in found.colors} == {
+        "brand": "#0d6efd",
+        "grey 100": "#eeeeee",
+        "grey list 1": "#ff0000",
+    }
+    assert [one.text for one in found.warnings] == ["2 entries were no colour and left out."]
+    assert [one.hex for one in read_list(b'["#0d6efd", "#fff"]', "").colors] == ["#0d6efd", "#ffffff"]
+    with pytest.raises(InputError):
+        read_list(("[" * 60 + '"red"' + "]" * 60).encode(), "a.json")
+    with pytest.raises(InputError):
+        read_list(b'{"n": 1, "text": "no colour"}', "a.json")

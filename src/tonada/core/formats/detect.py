@@ -8,6 +8,8 @@ from typing import Final
 
 from tonada.core.errors import InputError
 from tonada.core.formats import gpl
+from tonada.core.formats.android import is_android, read_android
+from tonada.core.formats.color_map import holds_color, read_color_map
 from tonada.core.formats.css import read_css
 from tonada.core.formats.gpl import read_gpl
 from tonada.core.formats.listed import ColorList
@@ -17,15 +19,24 @@ from tonada.core.formats.plain_json import is_plain, read_json
 from tonada.core.formats.scss import read_scss
 from tonada.core.formats.svg_swatches import read_svg_swatches
 from tonada.core.formats.table import read_csv
-from tonada.core.formats.tokens import parse_json, read_token_object
+from tonada.core.formats.tokens import parse_any_json, parse_json, read_token_object
 from tonada.core.limits import MAX_JSON_BYTES, MAX_LIST_BYTES
 
 
 def _read_any_json(text: str) -> ColorList:
+    if text.lstrip()[:1] == "[":
+        return read_color_map(parse_any_json(text))
     root = parse_json(text)
     if is_own(root):
         return read_own_list(root)
-    return read_json(root) if is_plain(root) else read_token_object(root)
+    if is_plain(root):
+        return read_json(root)
+    try:
+        return read_token_object(root)
+    except InputError:
+        if not holds_color(root):
+            raise
+    return read_color_map(root)
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,6 +75,8 @@ def read_list(data: bytes, name: str = "") -> ColorList:
     start = text.lstrip()[:200]
     if start.startswith("<") and ("<svg" in text[:4000]):
         return read_svg_swatches(data)
+    if is_android(text):
+        return read_android(text)
     return _format_of(start, text, name.lower()).read(text)
 
 
@@ -89,7 +102,7 @@ def _format_of(start: str, text: str, name: str) -> Format:
     by_name = next((one for one in FORMATS.values() if name.endswith(one.endings)), None)
     if by_name:
         return by_name
-    if start.startswith("{") and '"' in start:
+    if start.startswith(("{", "[")) and '"' in start:
         return FORMATS["design tokens"]
     if "{" in text and "--" in text and "}" in text:
         return FORMATS["CSS custom properties"]

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Final
 
 from tonada.core.color.contrast import composite
-from tonada.core.color.notation import ReadColor, read_color
+from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_WARNINGS, MAX_NAME_LENGTH
@@ -111,6 +111,13 @@ class ListBuilder:
             self.warn(line, f"{label}“{' '.join(text.split())[:60]}” is not a colour.")
             return False
         return True
+
+    def add_css(self, text: str, name: str | None, *, line: int | None = None) -> bool:
+        """Take a colour as CSS writes it; a bare number or bare digits are none, such as a z-index."""
+        if text[:1] == "#" or "(" in text or is_color_name(text):
+            return self.add_text(text, name, line=line)
+        self.warn(line, f"{plain_name(name) or 'A value'}: “{' '.join(text.split())[:60]}” is not a colour.")
+        return False
 
     def warn(self, line: int | None, text: str) -> None:
         """Warn the person of something; further ones than the limit are only counted."""

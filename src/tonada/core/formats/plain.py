@@ -12,7 +12,12 @@ from tonada.core.formats.listed import ColorList, ListBuilder
 _MARKED: Final = re.compile(
     r"#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{1,120}\)", re.IGNORECASE
 )
-_DECIMALS: Final = re.compile(r"(?<![\d.])(\d{1,3})(?:, ?| |\t)(\d{1,3})(?:, ?| |\t)(\d{1,3})(?![\d.])")
+# A run of numbers; three are a colour, four are something else.
+_DECIMALS: Final = re.compile(r"(?<![\d.])\d{1,3}(?:(?:, ?| |\t)\d{1,3})+(?![\d.])")
+# What a press mixes depends on paper and ink: no value of a screen follows from it.
+_CMYK: Final = re.compile(
+    r"\b(?:device-)?cmyk\b[\s:=(]*(?:[cmyk]?\s*\d{1,3}(?:\.\d+)?\s*%?[\s,;/|]*){4}\)?", re.IGNORECASE
+)
 _HEX_DIGITS: Final = re.compile(r"\b(?=[0-9a-f]*[0-9])[0-9a-f]{6}\b", re.IGNORECASE)
 # What stands between a name and its colour, or leads a line of a list.
 _AROUND: Final = " \t:=–—-•*·>|,;.()[]{}\"'`"
@@ -27,7 +32,12 @@ def read_plain(text: str) -> ColorList:
     found = ListBuilder("plain text")
     for number, line in enumerate(text.splitlines(), 1):
         line = line[:2000]
-        if line.strip() and not _read_line(line, number, found):
+        if _CMYK.search(line):
+            line = _CMYK.sub(" ", line)
+            found.warn(number, "CMYK values aren’t read: what they look like depends on the press.")
+            if not _read_line(line, number, found):
+                continue
+        elif line.strip() and not _read_line(line, number, found):
             found.warn(number, f"“{' '.join(line.split())[:60]}” holds no colour.")
     return found.build()
 

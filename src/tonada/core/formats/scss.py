@@ -35,7 +35,7 @@ def read_scss(text: str) -> ColorList:
         counted = start
         name, value = match.group(1), _follow(_value(match.group(2)), variables)
         if not value.startswith("("):
-            found.add_text(value, name, line=line)
+            found.add_css(value, name, line=line)
     return found.build()
 
 

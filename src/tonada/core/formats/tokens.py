@@ -57,6 +57,14 @@ def read_token_object(root: dict[str, Json]) -> ColorList:
 
 def parse_json(text: str) -> dict[str, Json]:
     """Return the object of a JSON text. Raises InputError naming the line."""
+    root = parse_any_json(text)
+    if not isinstance(root, dict):
+        raise InputError("The JSON is not an object with tokens in it.", field="file")
+    return root
+
+
+def parse_any_json(text: str) -> Json:
+    """Return what a JSON text holds. Raises InputError naming the line."""
     try:
         root = json.loads(text)
     except json.JSONDecodeError as reason:
@@ -67,8 +75,6 @@ def parse_json(text: str) -> dict[str, Json]:
         raise InputError(
             "The JSON is nested too deeply, or holds a number too long.", field="file"
         ) from reason
-    if not isinstance(root, dict):
-        raise InputError("The JSON is not an object with tokens in it.", field="file")
     return root
 
 
@@ -118,6 +124,12 @@ class _Reader:
         if "$value" in group or "$ref" in group:
             self._token(group, path, kind)
             return
+        if _is_older(group):
+            # What the format looked like before its names began with a dollar sign.
+            older = group.get("type")
+            token = {"$value": group["value"]}
+            self._token(token, path, older if isinstance(older, str) else kind)
+            return
         for name, entry in group.items():
             if isinstance(entry, dict) and (not name.startswith("$") or name == "$root"):
                 self._seen += 1
@@ -147,7 +159,11 @@ class _Reader:
                 return value, kind
             target = self._target(reference)
             if not isinstance(target, dict):
-                return reference, kind
+                # {group.token.value} names the value of an older token.
+                is_value = isinstance(target, str) and reference.endswith(".value}")
+                return (target if is_value else reference), kind
+            if _is_older(target):
+                target = {"$value": target["value"], "$type": target.get("type")}
             token, kind = target, target.get("$type") or kind
         return None, kind
 
@@ -165,6 +181,14 @@ class _Reader:
         for step in steps:
             place = place.get(step) if isinstance(place, dict) else None
         return place
+
+
+def _is_older(group: dict[str, Json]) -> bool:
+    """Say whether an object is a token of the format's drafts: value and type without a dollar sign."""
+    value = group.get("value")
+    if isinstance(value, dict) and not _looks_like_color(value):
+        return False
+    return "value" in group and (isinstance(group.get("type"), str) or _looks_like_color(value))
 
 
 def _is_alias(value: Json) -> bool:
