@@ -86,7 +86,7 @@ function save() {
       <RadioBar v-model="write" label="Written as" :options="WAYS" />
       <p class="ml-auto" role="status" data-testid="replaced">
         {{ countOf(made?.replaced ?? 0, 'value', 'values') }} replaced,
-        {{ countOf(colors.length, 'colour', 'colours') }}
+        {{ countOf(colors.length, 'colour', 'colours').toLowerCase() }}
       </p>
       <button type="button" class="button-solid" :disabled="!made?.replaced" @click="save">
         Save the new file

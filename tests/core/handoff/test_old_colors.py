@@ -185,3 +185,12 @@ def test_a_page_s_style_blocks_are_recoloured_and_its_attributes_named() -> None
 def test_an_initial_value_is_a_written_colour() -> None:
     text = "@property --c{syntax:'<color>';inherits:true;initial-value:#0d6efd} .a{color:#0d6efd}"
     assert recolored(text).count("#c62828") == 2
+
+
+def test_a_grey_in_the_rule_of_a_signal_is_no_signal() -> None:
+    found = mapped(".warning{background:#ffc107;color:#000} .alert-danger{background:#dc3545;color:#fff}")
+    signals = {RED.assignment(one).swatch for one in SIGNALS}
+    for value in ("#000000", "#ffffff"):
+        assert found[value].key not in SIGNALS
+        assert found[value].key.split("/")[0] not in signals
+    assert found["#ffc107"].key.split("/")[0] in {Role.WARNING, RED.assignment(Role.WARNING).swatch}

@@ -109,7 +109,7 @@ def propose_mapping(
     found: list[OldColor] = []
     for role in (None, *SIGNALS):
         # What means a signal is grouped apart: a brand's green may be its near-twin.
-        own = tuple(use for use in uses if written[use.hex].signal == role)
+        own = tuple(use for use in uses if _signal_of(use.hex, written) == role)
         for group in group_uses(own, difference):
             members = [own[row] for row in group.members]
             found.append(_mapped(take, members, written, _Asked(role, lead)))
@@ -134,6 +134,11 @@ def _meaning(declaration: Declaration) -> Role | None:
     words = f"{name} {declaration.selector}".lower().replace("_", "-")
     said = [role for role, pattern in _MEANINGS.items() if pattern.search(words)]
     return said[0] if len(said) == 1 else None
+
+
+def _signal_of(value: Hex, written: Mapping[Hex, _Written]) -> Role | None:
+    """Return the signal that a colour means; a grey says nothing by itself, whatever rule it stands in."""
+    return None if is_neutral(value) else written[value].signal
 
 
 def _use(value: Hex, written: _Written, seen: ColorUse | None) -> ColorUse:
