@@ -20,7 +20,7 @@ from tonada.core.source.pictures.lossy import looks_photographic, read_lossy
 from tonada.core.source.pictures.margin import trimmed
 from tonada.core.source.pictures.photo import named_number, read_photo, refined
 from tonada.core.source.pictures.picture import ImageFormat, Picture, Region, pack, unpack
-from tonada.core.source.pictures.steps import Part, nested_steps
+from tonada.core.source.pictures.steps import DRAWN, SEEN, Part, nested_steps
 from tonada.core.source.pictures.svg import decode_svg, looks_like_svg
 
 Kind: TypeAlias = Literal["flat", "photographic"]
@@ -141,7 +141,8 @@ def read_picture(
         ground = find_ground(layers.labels) if found_kind == "flat" and len(layers.colors) else None
     if not len(layers.colors):
         raise ImageError("No colour can be told apart here. Choose a larger part of the picture.")
-    steps = nested_steps(layers, artwork.rgb)
+    joining = SEEN if found_kind == "photographic" else DRAWN
+    steps = nested_steps(layers, artwork.rgb, joining)
     count = len(layers.colors)
     if found_kind == "photographic":
         count = named_number(artwork, [unpack([one.color for one in step]) for step in steps])

@@ -36,7 +36,20 @@ class Part:
     origins: tuple[int, ...]
 
 
-def nested_steps(layers: Layers, rgb: Bytes8) -> tuple[tuple[Part, ...], ...]:
+@dataclass(frozen=True, slots=True)
+class Joining:
+    """What counts when colours are joined. lightness: beside hue and chroma. vivid: a unit of chroma more."""
+
+    lightness: float = 1.0
+    vivid: float = 8.0
+
+
+DRAWN: Final = Joining()
+# In a photograph shade and light make many lightnesses of one thing.
+SEEN: Final = Joining(lightness=0.6, vivid=16.0)
+
+
+def nested_steps(layers: Layers, rgb: Bytes8, joining: Joining = DRAWN) -> tuple[tuple[Part, ...], ...]:
     """Return the steps from one colour up; the reading itself is the one of as many colours as it has.
 
     rgb (height, width, 3) may be a multiple of the labels' size. Shares of a step are together 1.
@@ -45,18 +58,18 @@ def nested_steps(layers: Layers, rgb: Bytes8) -> tuple[tuple[Part, ...], ...]:
     colors = [int(value) for value in pack(layers.colors)]
     reading = [Part(c, float(s), (n,)) for n, (c, s) in enumerate(zip(colors, shares, strict=True))]
     reading.sort(key=lambda part: -part.share)
-    steps = [*_joined(reading)]
+    steps = [*_joined(reading, joining)]
     if len(reading) < MOST_STEPS:
         steps += _split(reading, layers, _matching(rgb, layers.labels))
     return tuple(tuple(step) for step in steps[:MOST_STEPS])
 
 
-def _joined(reading: list[Part]) -> list[list[Part]]:
+def _joined(reading: list[Part], joining: Joining) -> list[list[Part]]:
     """Return the steps from one colour up to the reading."""
     steps = [reading]
     while len(steps[0]) > 1:
         parts = list(steps[0])
-        first, second = _cheapest_join(parts)
+        first, second = _cheapest_join(parts, joining)
         larger, smaller = parts[first], parts[second]
         joined = Part(larger.color, larger.share + smaller.share, larger.origins + smaller.origins)
         kept = [part for number, part in enumerate(parts) if number not in (first, second)]
@@ -64,13 +77,14 @@ def _joined(reading: list[Part]) -> list[list[Part]]:
     return steps
 
 
-def _cheapest_join(parts: list[Part]) -> tuple[int, int]:
+def _cheapest_join(parts: list[Part], joining: Joining) -> tuple[int, int]:
     """Return the larger and the smaller of the two whose union costs least."""
     places = srgb8_to_oklab(unpack([part.color for part in parts]))
     chroma = np.hypot(places[:, 1], places[:, 2])
-    # As in reading photographs: a small vivid colour counts for more than its area.
-    sizes = np.sqrt(np.array([part.share for part in parts]) * (1 + 8 * chroma))
-    squared = np.sum((places[:, None] - places[None]) ** 2, axis=-1)
+    # A small vivid colour counts for more than its area.
+    sizes = np.sqrt(np.array([part.share for part in parts]) * (1 + joining.vivid * chroma))
+    scaled = places * np.array([joining.lightness, 1.0, 1.0])
+    squared = np.sum((scaled[:, None] - scaled[None]) ** 2, axis=-1)
     cost = squared * sizes[:, None] * sizes[None] / np.maximum(sizes[:, None] + sizes[None], 1e-12)
     cost[np.tril_indices(len(parts))] = np.inf
     first, second = divmod(int(np.argmin(cost)), len(parts))
