@@ -99,7 +99,10 @@ function save() {
     that is nearest and does the same job; you change what you like. Out comes the same file with
     the values replaced, everything else to the letter.
   </p>
-  <div v-if="colors.length" class="mt-3 grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-3">
+  <div
+    v-if="colors.length"
+    class="mt-3 grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] items-start gap-3 max-[900px]:grid-cols-[minmax(0,1fr)]"
+  >
     <ul class="border-t border-ink bg-sheet" data-testid="mapping">
       <li
         v-for="color in colors"

@@ -115,7 +115,7 @@ def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: st
     if kind == "annotations":
         return "\n".join([*reports.as_annotations(shown, strict=settings.strict), reports.summary_of(pairs)])
     colored = sys.stdout.isatty() and not os.environ.get("NO_COLOR")
-    return "\n".join([*reports.as_lines(shown, colored=colored)[:-1], reports.summary_of(pairs)])
+    return "\n".join([*reports.as_lines(shown, colored=colored), reports.summary_of(pairs)])
 
 
 def _pairs_of(settings: Settings) -> list[CheckedPair]:

@@ -51,6 +51,7 @@ def test_what_a_rule_says_is_computed(rule: str, expected: tuple[str, str]) -> N
         ("color:#000;background:linear-gradient(#fff, transparent)", "lets through"),
         ("color:#000;background:url(a.png) #fff", "picture"),
         ("color:#000;background:#fff;opacity:.5", "opacity"),
+        ("color:#000;background:#fff;filter:invert(1)", "filter"),
         ("color:#000;background:#fff;mix-blend-mode:multiply", "mix-blend-mode"),
         ("color:#000;background:linear-gradient(red,blue);-webkit-background-clip:text", "clipped"),
         ("color:#000;background:currentcolor", "currentcolor"),

@@ -67,7 +67,7 @@ def message_of(pair: CheckedPair) -> str:
 
 
 def as_lines(pairs: Sequence[CheckedPair], *, colored: bool = False) -> list[str]:
-    """Return a line for each pair, then one that counts them. colored: for a terminal."""
+    """Return a line for each pair. colored: for a terminal."""
     lines = []
     for pair in pairs:
         word = word_of(pair)
@@ -78,7 +78,7 @@ def as_lines(pairs: Sequence[CheckedPair], *, colored: bool = False) -> list[str
         suggestion = suggestion_of(pair)
         mend = f"; {suggestion} would do" if suggestion else ""
         lines.append(f"{shown}{ratio:>6} of {pair.needed:<4g} {said}{label_of(pair)}{end}{mend}")
-    return [*lines, summary_of(pairs)]
+    return lines
 
 
 def summary_of(pairs: Sequence[CheckedPair]) -> str:

@@ -34,16 +34,19 @@ MOST_SELECTORS: Final = 40
 MOST_SCOPES: Final = 160
 MOST_CHARACTERS: Final = 2_000
 STYLE_ATTRIBUTE: Final = "style attribute"
-_ALSO: Final = frozenset(
-    ("opacity", "mix-blend-mode", "background-blend-mode", "background-clip", "-webkit-background-clip",
-     "font", "font-size", "font-weight", "initial-value")
-)  # fmt: skip
 _DISABLED: Final = re.compile(
     r":disabled|\[disabled|\[aria-disabled|\.(?:is-|uk-)?disabled(?![-\w])", re.IGNORECASE
 )
 _REFERENCE: Final = re.compile(r"var\(\s*(--[-\w]+)", re.IGNORECASE)
 _IGNORED: Final = re.compile(r"tonada-ignore(?:\s*:\s*(?P<reason>[^*\n]*[^*\s]))?")
 _DARK: Final = "prefers-color-scheme"
+# What changes how colours are seen, and the values of it that don't.
+_CHANGES_WHAT_IS_SEEN: Final = frozenset(("opacity", "filter", "mix-blend-mode", "background-blend-mode"))
+_CLIPS: Final = frozenset(("background-clip", "-webkit-background-clip"))
+_ALSO: Final = (
+    _CHANGES_WHAT_IS_SEEN | _CLIPS | frozenset(("font", "font-size", "font-weight", "initial-value"))
+)
+_CHANGES_NOTHING: Final = frozenset(("none", "normal", "inherit", "initial", "unset", "1", "1.0", "100%"))
 
 
 class Place(NamedTuple):
@@ -334,13 +337,12 @@ def _refuse_changes(style: Style) -> None:
     """Raise CannotTell where a declaration changes how the colours are seen."""
     won = {one.declaration.property: one.declaration.value for one in style.ranked}
     for name, value in won.items():
-        if name not in _ALSO or name.startswith("font") or name == "initial-value":
+        if name not in _CHANGES_WHAT_IS_SEEN | _CLIPS:
             continue
         word = filled_in(value, style.variables).strip().lower()
-        if "clip" in name:
-            if "text" in word.split():
-                raise CannotTell("the ground is clipped to the text")
-        elif word not in ("normal", "inherit", "initial", "unset", "1", "1.0", "100%"):
+        if name in _CLIPS and "text" in word.split():
+            raise CannotTell("the ground is clipped to the text")
+        if name in _CHANGES_WHAT_IS_SEEN and word not in _CHANGES_NOTHING:
             raise CannotTell(f"{name} changes what is seen")
 
 

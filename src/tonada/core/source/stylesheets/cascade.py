@@ -25,7 +25,7 @@ Variables: TypeAlias = Mapping[str, str]
 
 @dataclass(frozen=True, eq=False)
 class Block:
-    """The declarations of one block. text, order: of which file, and in which place of all."""
+    """The declarations of one block. order: its place among all blocks of all files."""
 
     file: str
     order: int
