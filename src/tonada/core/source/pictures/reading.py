@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
 import numpy as np
@@ -18,9 +18,9 @@ from tonada.core.source.pictures.layers import NO_COLOR, SMALLEST_SHARE, Labels,
 from tonada.core.source.pictures.lossless import read_lossless, visibility
 from tonada.core.source.pictures.lossy import looks_photographic, read_lossy
 from tonada.core.source.pictures.margin import trimmed
-from tonada.core.source.pictures.photo import named_number, read_photo, refined
+from tonada.core.source.pictures.photo import read_photo
 from tonada.core.source.pictures.picture import ImageFormat, Picture, Region, pack, unpack
-from tonada.core.source.pictures.steps import DRAWN, SEEN, Part, nested_steps
+from tonada.core.source.pictures.steps import MOST_STEPS, SEEN, Part, joined_steps, nested_steps
 from tonada.core.source.pictures.svg import decode_svg, looks_like_svg
 
 Kind: TypeAlias = Literal["flat", "photographic"]
@@ -131,57 +131,82 @@ def read_picture(
     part = picture.cropped(region) if region else picture
     if not visibility(part)[0].any():
         raise ImageError("Nothing can be seen here: every pixel is transparent.")
-    artwork, cut = trimmed(part)
-    found_kind, layers = _read(artwork, kind)
-    ground = find_ground(layers.labels) if found_kind == "flat" and len(layers.colors) else None
-    if cut and ground is None:
-        # What was cut off has to be counted to something.
-        artwork, cut = part, 0.0
-        found_kind, layers = _read(part, kind)
-        ground = find_ground(layers.labels) if found_kind == "flat" and len(layers.colors) else None
-    if not len(layers.colors):
+    drawing = None if kind == "photographic" else _drawing(part, is_sure=kind == "flat")
+    count, steps = drawing.steps() if drawing else _photo_steps(part)
+    if not count:
         raise ImageError("No colour can be told apart here. Choose a larger part of the picture.")
-    joining = SEEN if found_kind == "photographic" else DRAWN
-    steps = nested_steps(layers, artwork.rgb, joining)
-    count = len(layers.colors)
-    if found_kind == "photographic":
-        count = named_number(artwork, [unpack([one.color for one in step]) for step in steps])
-        steps = _refined_steps(steps, count, artwork)
     return Extraction(
         format=picture.format,
-        kind=found_kind,
-        exact=found_kind == "flat" and not picture.lossy,
+        kind="flat" if drawing else "photographic",
+        exact=drawing is not None and not picture.lossy,
         width=picture.width,
         height=picture.height,
-        ground=srgb8_to_hex(layers.colors[ground[0]]) if ground else None,
-        steps=tuple(_found(step, layers, ground, picture.stops, cut) for step in steps),
+        ground=drawing.ground_hex if drawing else None,
+        steps=tuple(_found(step, drawing, picture.stops) for step in steps),
         count=min(count, most, len(steps)),
     )
 
 
-def _refined_steps(steps: Steps, count: int, picture: Picture) -> Steps:
-    """Return the steps of a photograph with the colours of one of them refined, wherever they are."""
-    own = [part.color for part in steps[count - 1]]
-    moved = dict(zip(own, (int(one) for one in pack(refined(picture, unpack(own)))), strict=True))
-    return tuple(
-        tuple(replace(part, color=moved.get(part.color, part.color)) for part in step) for step in steps
-    )
+@dataclass(frozen=True, slots=True)
+class _Drawing:
+    """Flat artwork without its margin. ground: which colour that is and how much of it is. cut: the share
+    of the margin, which is ground too."""
+
+    artwork: Picture
+    layers: Layers
+    ground: tuple[int, float] | None
+    cut: float
+
+    @property
+    def ground_hex(self) -> Hex | None:
+        return srgb8_to_hex(self.layers.colors[self.ground[0]]) if self.ground else None
+
+    def steps(self) -> tuple[int, Steps]:
+        """Return how many colours there are, and the steps around that."""
+        return len(self.layers.colors), nested_steps(self.layers, self.artwork.rgb)
+
+
+def _drawing(picture: Picture, *, is_sure: bool) -> _Drawing | None:
+    """Return what flat artwork has; None where it isn't flat. is_sure: the user said so."""
+    artwork, cut = trimmed(picture)
+    layers = _flat(artwork, is_sure=is_sure)
+    ground = find_ground(layers.labels) if layers else None
+    if cut and ground is None:
+        # What was cut off has to be counted to something.
+        artwork, cut = picture, 0.0
+        layers = _flat(picture, is_sure=is_sure)
+        ground = find_ground(layers.labels) if layers else None
+    return _Drawing(artwork, layers, ground, cut) if layers else None
+
+
+def _photo_steps(picture: Picture) -> tuple[int, Steps]:
+    """Return how many colours a person would name in a photograph, and the steps around that."""
+    reading = read_photo(picture, most=MOST_STEPS)
+    steps = [
+        sorted(
+            (
+                Part(int(color), float(share), (row,))
+                for row, (color, share) in enumerate(zip(pack(colors), shares, strict=True))
+            ),
+            key=lambda part: -part.share,
+        )
+        for colors, shares in reading.steps
+    ]
+    steps[:1] = joined_steps(steps[0], SEEN) if steps else []
+    return reading.count, tuple(tuple(step) for step in steps)
 
 
 def _found(
-    step: tuple[Part, ...],
-    layers: Layers,
-    ground: tuple[int, float] | None,
-    stops: tuple[int, ...],
-    cut: float,
+    step: tuple[Part, ...], drawing: _Drawing | None, stops: tuple[int, ...]
 ) -> tuple[FoundColor, ...]:
-    """Return the colours of a step, largest first. cut: the share of the margin, which is ground too."""
-    shares = layers.shares
+    """Return the colours of a step, largest first."""
+    cut = drawing.cut if drawing else 0.0
     found = []
     for part in step:
-        is_ground = ground is not None and ground[0] in part.origins
-        of_ground = float(shares[ground[0]]) * ground[1] if ground is not None and is_ground else 0.0
-        margin = cut if is_ground else 0.0
+        of_ground = margin = 0.0
+        if drawing and drawing.ground and drawing.ground[0] in part.origins:
+            of_ground = float(drawing.layers.shares[drawing.ground[0]]) * drawing.ground[1]
+            margin = cut
         found.append(
             FoundColor(
                 hex=srgb8_to_hex(unpack([part.color])[0]),
@@ -193,20 +218,18 @@ def _found(
     return tuple(sorted(found, key=lambda one: -one.share))
 
 
-def _read(picture: Picture, kind: Kind | None) -> tuple[Kind, Layers]:
-    if kind == "photographic":
-        return kind, read_photo(picture)
+def _flat(picture: Picture, *, is_sure: bool) -> Layers | None:
+    """Return the colours of flat artwork; None where it isn't flat."""
     if picture.format == "SVG":
-        return "flat", _read_drawing(picture)
+        return _of_svg(picture)
     if not picture.lossy:
         layers = read_lossless(picture)
-        is_flat = kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSLESS
-        if is_flat and len(layers.colors):
-            return "flat", layers
+        if len(layers.colors) and (is_sure or layers.coverage >= LEAST_COVERAGE_LOSSLESS):
+            return layers
     layers = read_lossy(picture)
-    if len(layers.colors) and (kind == "flat" or layers.coverage >= LEAST_COVERAGE_LOSSY):
-        return "flat", layers
-    return "photographic", read_photo(picture)
+    if len(layers.colors) and (is_sure or layers.coverage >= LEAST_COVERAGE_LOSSY):
+        return layers
+    return None
 
 
 def _declared_labels(picture: Picture, visible: Mask) -> Labels:
@@ -235,7 +258,7 @@ def _nearest(pixels: Floats, places: Floats) -> NDArray[np.intp]:
     return nearest
 
 
-def _read_drawing(picture: Picture) -> Layers:
+def _of_svg(picture: Picture) -> Layers:
     """Read an SVG: a pixel of no declared colour lies in a gradient, and belongs to the nearest stop."""
     if not picture.stops:
         return read_lossless(picture)

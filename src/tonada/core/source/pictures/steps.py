@@ -49,7 +49,7 @@ DRAWN: Final = Joining()
 SEEN: Final = Joining(lightness=0.6, vivid=16.0)
 
 
-def nested_steps(layers: Layers, rgb: Bytes8, joining: Joining = DRAWN) -> tuple[tuple[Part, ...], ...]:
+def nested_steps(layers: Layers, rgb: Bytes8) -> tuple[tuple[Part, ...], ...]:
     """Return the steps from one colour up; the reading itself is the one of as many colours as it has.
 
     rgb (height, width, 3) may be a multiple of the labels' size. Shares of a step are together 1.
@@ -58,14 +58,14 @@ def nested_steps(layers: Layers, rgb: Bytes8, joining: Joining = DRAWN) -> tuple
     colors = [int(value) for value in pack(layers.colors)]
     reading = [Part(c, float(s), (n,)) for n, (c, s) in enumerate(zip(colors, shares, strict=True))]
     reading.sort(key=lambda part: -part.share)
-    steps = [*_joined(reading, joining)]
+    steps = joined_steps(reading, DRAWN)
     if len(reading) < MOST_STEPS:
         steps += _split(reading, layers, _matching(rgb, layers.labels))
     return tuple(tuple(step) for step in steps[:MOST_STEPS])
 
 
-def _joined(reading: list[Part], joining: Joining) -> list[list[Part]]:
-    """Return the steps from one colour up to the reading."""
+def joined_steps(reading: list[Part], joining: Joining) -> list[list[Part]]:
+    """Return the steps from one colour up to those of a reading, the largest first."""
     steps = [reading]
     while len(steps[0]) > 1:
         parts = list(steps[0])
