@@ -64,6 +64,9 @@ def test_each_is_what_it_says(anchor: str) -> None:
     take = free(anchor)
     for name, most in MOST_CHROMA.items():
         assert all(hex_to_oklch(value)[1] <= most for value in members_of(within(take, name), take)), name
+    for value in members_of(within(take, "earthy"), take):
+        _, chroma, hue = hex_to_oklch(value)
+        assert chroma <= 0.065 or 15 < hue < 150, "strong only between clay and moss"
     for value in members_of(within(take, "vivid"), take):
         lightness, _, hue = hex_to_oklch(value)
         assert chroma_share(value) >= 0.9

@@ -17,6 +17,8 @@ from tonada.core.color.spaces import Hex, hex_to_oklch, largest_chroma
 LEAST_CHROMA: Final = 0.036
 LEAST_LIGHTNESS: Final = 0.22
 MOST_LIGHTNESS: Final = 0.92
+# A hue that a character hasn't got keeps this part of its most chroma: an earthy blue is slate.
+FOREIGN_HUE: Final = 0.6
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,6 +31,7 @@ class Character:
     says         what it looks like, in a few words
     most_chroma  the most chroma in absolute terms, whatever sRGB has
     to_cusp      how far a colour goes to the lightness at which its hue is strongest, 0 to 1
+    own_hues     the hues, from and to in degrees, that it is a character of; all others are greyer
     """
 
     name: str
@@ -38,6 +41,7 @@ class Character:
     says: str
     most_chroma: float = 0.4
     to_cusp: float = 0.0
+    own_hues: tuple[float, float] = (0.0, 360.0)
 
     def place(self, value: Hex, rank: float) -> Hex:
         """Return a colour of the same hue. rank: -0.5 for the darkest of the span to 0.5 for the lightest."""
@@ -46,7 +50,8 @@ class Character:
         lightness += self.to_cusp * (cusp_lightness(hue) - lightness)
         lightness = min(MOST_LIGHTNESS, max(LEAST_LIGHTNESS, lightness))
         limit = float(largest_chroma(np.array(lightness), np.array(hue)))
-        chroma = max(LEAST_CHROMA, min(self.chroma * limit, self.most_chroma))
+        most = self.most_chroma * (1.0 if self.own_hues[0] <= hue <= self.own_hues[1] else FOREIGN_HUE)
+        chroma = max(LEAST_CHROMA, min(self.chroma * limit, most))
         return color_at(lightness, chroma, hue)
 
 
@@ -97,7 +102,9 @@ _ALL: Final = (
     Character("vivid", 0.64, 0.97, 0.16, "as chromatic as the screen allows", to_cusp=0.75),
     Character("pale", 0.87, 0.42, 0.08, "light tints, little weight", most_chroma=0.07),
     Character("deep", 0.41, 0.90, 0.20, "dark and full"),
-    Character("earthy", 0.50, 0.60, 0.28, "clay, moss and ochre weights", most_chroma=0.1),
+    Character(
+        "earthy", 0.50, 0.60, 0.28, "clay, moss and ochre weights", most_chroma=0.1, own_hues=(20.0, 145.0)
+    ),
     Character("crisp", 0.60, 0.80, 0.50, "clear colours far apart in lightness", most_chroma=0.18),
     Character("luminous", 0.81, 0.86, 0.16, "light and full, as if lit from behind", most_chroma=0.17),
     Character("sober", 0.33, 0.34, 0.18, "dark and reserved", most_chroma=0.055),
