@@ -1949,6 +1949,8 @@ export interface components {
          *     says         what it looks like, in a few words
          *     most_chroma  the most chroma in absolute terms, whatever sRGB has
          *     to_cusp      how far a colour goes to the lightness at which its hue is strongest, 0 to 1
+         *     first_hue    from this hue to last_hue, in degrees, it is at home; all others are greyer in it
+         *     last_hue     see first_hue
          */
         Character: {
             /** Name */
@@ -1971,6 +1973,16 @@ export interface components {
              * @default 0
              */
             to_cusp: number;
+            /**
+             * First Hue
+             * @default 0
+             */
+            first_hue: number;
+            /**
+             * Last Hue
+             * @default 360
+             */
+            last_hue: number;
         };
         /**
          * CircleAnswer
@@ -3112,6 +3124,15 @@ export interface components {
              */
             namings: ("kebab" | "camel" | "snake")[];
             /**
+             * Darks
+             * @default [
+             *       "media",
+             *       "attribute",
+             *       "class"
+             *     ]
+             */
+            darks: ("media" | "attribute" | "class")[];
+            /**
              * Papers
              * @default [
              *       "A4",
@@ -3150,7 +3171,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            kind: "css" | "scss" | "less" | "tailwind" | "tokens" | "modes" | "office" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
             /** Name */
             name: string;
             /** Ending */
@@ -3224,17 +3245,19 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            kind: "css" | "scss" | "less" | "tailwind" | "tokens" | "modes" | "office" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
             /**
              * @default {
              *       "roles": true,
              *       "swatches": true,
              *       "steps": false,
              *       "grounds": false,
+             *       "overlays": true,
              *       "night": true,
              *       "naming": "kebab",
              *       "notation": "hex",
              *       "prefix": "",
+             *       "dark": "media",
              *       "paper": "A4"
              *     }
              */
@@ -3276,6 +3299,11 @@ export interface components {
              */
             grounds: boolean;
             /**
+             * Overlays
+             * @default true
+             */
+            overlays: boolean;
+            /**
              * Night
              * @default true
              */
@@ -3297,6 +3325,12 @@ export interface components {
              * @default
              */
             prefix: string;
+            /**
+             * Dark
+             * @default media
+             * @enum {string}
+             */
+            dark: "media" | "attribute" | "class";
             /**
              * Paper
              * @default A4
@@ -5876,17 +5910,19 @@ export interface operations {
                 swatches?: boolean;
                 steps?: boolean;
                 grounds?: boolean;
+                overlays?: boolean;
                 night?: boolean;
                 naming?: "kebab" | "camel" | "snake";
                 notation?: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
                 prefix?: string;
+                dark?: "media" | "attribute" | "class";
                 paper?: "A4" | "Letter";
             };
             header?: never;
             path: {
                 take_id: string;
                 number: number;
-                kind: "css" | "scss" | "tailwind" | "tokens" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+                kind: "css" | "scss" | "less" | "tailwind" | "tokens" | "modes" | "office" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
             };
             cookie?: never;
         };

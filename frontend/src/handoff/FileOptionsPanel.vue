@@ -11,9 +11,19 @@ const PARTS = [
   { name: 'swatches', label: 'Colours without a role' },
   { name: 'steps', label: 'Tints and shades' },
   { name: 'grounds', label: 'What every ground uses' },
+  { name: 'overlays', label: 'Overlays, where a file holds alpha' },
   { name: 'night', label: 'The night scheme' },
 ] as const
 const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const
+const DARKS = {
+  media: 'Where the person wants it',
+  attribute: 'By data-theme="dark"',
+  class: 'By the class dark',
+} as const
+const IN_STYLESHEETS = ['css', 'tailwind']
+const darks = computed(() =>
+  props.vocabulary.darks.map((value) => ({ value, label: DARKS[value] })),
+)
 const namings = computed(() =>
   props.vocabulary.namings.map((value) => ({ value, label: EXAMPLES[value] })),
 )
@@ -47,6 +57,17 @@ function setPrefix(event: Event) {
           {{ one.label }}
         </label>
       </fieldset>
+      <template v-if="options.night && IN_STYLESHEETS.includes(format.kind)">
+        <h3 class="mt-3 text-quiet">The night comes</h3>
+        <ChoiceList
+          class="mt-1"
+          label="What turns to the night"
+          align="left"
+          :model-value="options.dark"
+          :options="darks"
+          @update:model-value="set({ dark: $event })"
+        />
+      </template>
       <h3 class="mt-3 text-quiet">Names</h3>
       <ChoiceList
         class="mt-1"

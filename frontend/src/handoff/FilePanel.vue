@@ -85,6 +85,10 @@ const size = computed(() => {
           >All the files at once: stylesheets, tokens, lists, pictures, and the sheets for the
           client. The options name and write the values.</template
         >
+        <template v-else-if="format.kind === 'modes'"
+          >Two files of design tokens, day and night, with the same names in both: for tools that
+          keep a file for each mode.</template
+        >
         <template v-else-if="format.kind === 'png'"
           >A picture of the swatches with their names and values.</template
         >

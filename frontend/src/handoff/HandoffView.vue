@@ -41,17 +41,24 @@ const part = computed<Part>({
 })
 
 const kind = ref<FileKind>('css')
-const options = useLocalStorage<FileOptions>('tonada-file-options', {
-  roles: true,
-  swatches: true,
-  steps: false,
-  grounds: false,
-  night: true,
-  naming: 'kebab',
-  notation: 'hex',
-  prefix: '',
-  paper: 'A4',
-})
+const options = useLocalStorage<FileOptions>(
+  'tonada-file-options',
+  {
+    roles: true,
+    swatches: true,
+    steps: false,
+    grounds: false,
+    overlays: true,
+    night: true,
+    dark: 'media',
+    naming: 'kebab',
+    notation: 'hex',
+    prefix: '',
+    paper: 'A4',
+  },
+  // What was kept before an option was there has no value for it.
+  { mergeDefaults: true },
+)
 const { newest, isCut, problem, download, versionToHand } = useHandoff()
 const format = computed(() => vocabulary.value?.formats.find((one) => one.kind === kind.value))
 </script>

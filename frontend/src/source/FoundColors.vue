@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { ColorDetail } from './colorDetail'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
 import type { Choice, Role } from '@/api/types'
 import type { Offer } from './useProposal'
-import { formatShare, roleName } from '@/ui/format'
+import { countOf, formatShare, roleName } from '@/ui/format'
 
 const props = defineProps<{
   offers: readonly Offer[]
@@ -24,13 +24,39 @@ const options = computed<{ value: Choice; label: string }[]>(() => [
   { value: 'keep', label: 'Keep, no role' },
   { value: 'leave out', label: 'Leave out' },
 ])
+/** A long list is looked through by name or value, and shown in parts. */
+const LONG = 24
+const PART = 60
+const wanted = ref('')
+const most = ref(PART)
+watch(
+  () => props.offers.length,
+  () => {
+    most.value = PART
+    wanted.value = ''
+  },
+)
+const fitting = computed(() => {
+  const word = wanted.value.trim().toLowerCase()
+  return props.offers.filter(({ color }) =>
+    `${color.name} ${color.hex}`.toLowerCase().includes(word),
+  )
+})
+const rows = computed(() => fitting.value.slice(0, most.value))
 const largest = computed(() => Math.max(...props.offers.map((offer) => offer.share), 0.01))
 </script>
 
 <template>
+  <label v-if="offers.length > LONG" class="flex items-center gap-3 pb-2">
+    <span class="text-quiet">Find among {{ offers.length }} colours</span>
+    <input v-model="wanted" type="search" class="field w-60" placeholder="a name or a value" />
+    <span class="text-quiet" role="status">{{
+      wanted.trim() ? countOf(fitting.length, 'colour', 'colours') : ''
+    }}</span>
+  </label>
   <ul class="border-t border-ink" data-testid="found-colors">
     <li
-      v-for="offer in offers"
+      v-for="offer in rows"
       :key="`${offer.color.hex}${offer.color.name}`"
       class="grid grid-cols-[54px_84px_minmax(90px,1fr)_60px_170px_40px] items-stretch gap-x-3 border-b border-hair bg-sheet"
     >
@@ -89,4 +115,12 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
       }}</span>
     </li>
   </ul>
+  <button
+    v-if="fitting.length > rows.length"
+    type="button"
+    class="button mt-2 self-start"
+    @click="most += PART"
+  >
+    Show more of the {{ fitting.length - rows.length }} that are left
+  </button>
 </template>

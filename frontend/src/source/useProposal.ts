@@ -38,7 +38,15 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       .filter((offer) => offer.color.picked || offer.share >= SMALLEST || !source.value?.image)
       .sort((one, other) => other.share - one.share)
   })
-  const asking = computed(() => shown.value.slice(0, MOST))
+  const asking = computed(() => {
+    // A colour whose name says a role is asked for first, however far down a long list it stands.
+    const isNamed = ({ color }: { color: FoundColor }) => (color.role ? 0 : 1)
+    return [...shown.value].sort((one, other) => isNamed(one) - isNamed(other)).slice(0, MOST)
+  })
+  const proposed = computed(
+    () =>
+      new Map(asking.value.map(({ color }, row) => [color, proposal.value?.choices[row]] as const)),
+  )
   const isBuilt = computed(() => (take.value?.swatches.length ?? 0) > 0)
   const isAsProposed = computed(
     () =>
@@ -52,11 +60,11 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
 
   /** With a palette, a colour's row shows what it is there; without one, what it would become. */
   const offers = computed<Offer[]>(() =>
-    shown.value.map((offer, row) => ({
+    shown.value.map((offer) => ({
       ...offer,
       choice: isBuilt.value
         ? choiceInTake(take.value, offer.color.hex)
-        : (proposal.value?.choices[row] ?? 'leave out'),
+        : (proposed.value.get(offer.color) ?? 'leave out'),
     })),
   )
 

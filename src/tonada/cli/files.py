@@ -7,9 +7,10 @@ import sys
 from pathlib import Path
 
 KINDS = (
-    "css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "png", "html", "pdf", "zip",
+    "css", "scss", "less", "tailwind", "tokens", "modes", "office", "tonada", "json", "csv", "gpl", "svg",
+    "png", "html", "pdf", "zip",
 )  # fmt: skip
-LISTS = ("css", "scss", "tailwind", "tokens", "json", "csv", "gpl", "svg")
+LISTS = ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "gpl", "svg", "office")
 
 
 def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
@@ -26,6 +27,10 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
     export.add_argument("--steps", action="store_true", help="tints and shades too")
     export.add_argument("--grounds", action="store_true", help="what every element uses on every ground too")
     export.add_argument("--no-night", action="store_true", help="without the night scheme")
+    export.add_argument(
+        "--dark", choices=("media", "attribute", "class"), default="media",
+        help="what turns a stylesheet to the night: the person's wish, data-theme=dark, the class dark",
+    )  # fmt: skip
     export.add_argument("--naming", choices=("kebab", "camel", "snake"), default="kebab")
     export.add_argument(
         "--notation", choices=("hex", "hex upper", "rgb", "hsl", "hwb", "oklch", "lab"), default="hex"
@@ -65,6 +70,7 @@ def _export(parsed: argparse.Namespace) -> int:
         naming=parsed.naming,
         notation=parsed.notation,
         prefix=parsed.prefix,
+        dark=parsed.dark,
     )
     head = ExportHeader(brand or "Colours", take_name or "take", "")
     content = make_file(Handoff(take, head, usual_press(), options, parsed.paper), parsed.to)

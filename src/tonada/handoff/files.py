@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import io
-import re
 import zipfile
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
@@ -14,13 +13,30 @@ import resvg_py
 from tonada.core.color.press import Press
 from tonada.core.errors import InputError
 from tonada.core.formats.convert import TEXT_FORMATS
+from tonada.core.formats.naming import words_of
 from tonada.core.formats.sheet import USUAL_OPTIONS, Options, sheet_of
+from tonada.core.formats.tokens_writing import write_tokens
 from tonada.core.take.take import Take
 from tonada.document.own_file import write_own
 from tonada.handoff.client_sheet import FONTS, ExportHeader, Paper, html_sheet, pdf_sheet
 
 FileKind: TypeAlias = Literal[
-    "css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "png", "html", "pdf", "zip"
+    "css",
+    "scss",
+    "less",
+    "tailwind",
+    "tokens",
+    "modes",
+    "office",
+    "tonada",
+    "json",
+    "csv",
+    "gpl",
+    "svg",
+    "png",
+    "html",
+    "pdf",
+    "zip",
 ]
 # A PNG of a few swatches is drawn at twice the size of the SVG; of very many, at its size.
 PNG_ZOOM: Final = 2.0
@@ -44,9 +60,16 @@ class FileFormat:
 FILE_FORMATS: Final[Mapping[FileKind, FileFormat]] = {
     "css": FileFormat("CSS custom properties", ".css", "text/css", True, True, "light and dark"),
     "scss": FileFormat("SCSS variables", ".scss", "text/x-scss", True, True, "for Sass"),
+    "less": FileFormat("Less variables", ".less", "text/x-less", True, True, "for the Less compiler"),
     "tailwind": FileFormat("Tailwind theme", ".theme.css", "text/css", True, True, "for Tailwind CSS 4"),
     "tokens": FileFormat(
         "Design tokens", ".tokens.json", "application/json", True, True, "DTCG 2025.10, with pairs"
+    ),
+    "modes": FileFormat(
+        "Design tokens by mode", ".modes.zip", "application/zip", False, True, "a file for each scheme"
+    ),
+    "office": FileFormat(
+        "Office colour theme", ".theme.xml", "application/xml", True, False, "twelve slots, ECMA-376"
     ),
     "tonada": FileFormat(
         "Tonada’s own file", ".tonada.json", "application/json", True, False, "the whole take"
@@ -78,6 +101,8 @@ def make_file(handoff: Handoff, kind: FileKind) -> bytes:
     """Return the content of a file. Raises InputError for an unknown kind."""
     if kind == "zip":
         return _archive(handoff)
+    if kind == "modes":
+        return _modes(handoff)
     if kind == "png":
         return _png(_text(handoff, "svg"))
     if kind == "pdf":
@@ -87,8 +112,8 @@ def make_file(handoff: Handoff, kind: FileKind) -> bytes:
 
 def file_name(handoff: Handoff, kind: FileKind) -> str:
     """Return a plain name of ASCII letters, such as orrin-peak-take-1.css."""
-    words = re.findall(r"[a-z0-9]+", f"{handoff.head.brand} {handoff.head.take}".lower())
-    return f"{'-'.join(words)[:60] or 'colours'}{FILE_FORMATS[kind].ending}"
+    words = words_of(f"{handoff.head.brand} {handoff.head.take}")
+    return f"{'-'.join(words)}{FILE_FORMATS[kind].ending}"
 
 
 def _text(handoff: Handoff, kind: FileKind) -> str:
@@ -102,6 +127,19 @@ def _text(handoff: Handoff, kind: FileKind) -> str:
         raise InputError(f"A file is one of: {', '.join(FILE_FORMATS)}.", field="kind")
     sheet = sheet_of(take, handoff.options, title=f"{head.brand}, {head.take}", origin=head.origin)
     return text_format.write(sheet, handoff.options)
+
+
+def _modes(handoff: Handoff) -> bytes:
+    """Return the tokens of each scheme in a file of its own, with the same names in both."""
+    head = handoff.head
+    sheet = sheet_of(handoff.take, handoff.options, title=f"{head.brand}, {head.take}", origin=head.origin)
+    schemes = {"day": replace(sheet, night=()), "night": replace(sheet, day=sheet.night, night=(), pairs=())}
+    files = {
+        f"{name}.tokens.json": write_tokens(one, handoff.options).encode()
+        for name, one in schemes.items()
+        if one.day
+    }
+    return _zipped(files)
 
 
 def _png(svg: str) -> bytes:
@@ -119,14 +157,20 @@ def _font_files() -> list[str]:
 
 
 def _archive(handoff: Handoff) -> bytes:
+    files: dict[str, bytes] = {}
+    for kind in _IN_ARCHIVE:
+        # Files of the archive say all there is; a picture of hundreds of swatches is of no use.
+        all_of_it = kind != "png"
+        options = replace(handoff.options, steps=all_of_it, grounds=all_of_it, night=True)
+        files[file_name(handoff, kind)] = make_file(replace(handoff, options=options), kind)
+    return _zipped(files)
+
+
+def _zipped(files: Mapping[str, bytes]) -> bytes:
     made = io.BytesIO()
     with zipfile.ZipFile(made, "w", zipfile.ZIP_DEFLATED) as archive:
-        for kind in _IN_ARCHIVE:
-            # Files of the archive say all there is; a picture of hundreds of swatches is of no use.
-            all_of_it = kind != "png"
-            options = replace(handoff.options, steps=all_of_it, grounds=all_of_it, night=True)
-            whole = replace(handoff, options=options)
-            entry = zipfile.ZipInfo(file_name(handoff, kind), _NO_DATE)
+        for name, content in files.items():
+            entry = zipfile.ZipInfo(name, _NO_DATE)
             entry.compress_type = zipfile.ZIP_DEFLATED
-            archive.writestr(entry, make_file(whole, kind))
+            archive.writestr(entry, content)
     return made.getvalue()

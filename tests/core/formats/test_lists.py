@@ -184,7 +184,7 @@ def test_a_list_of_hex_values_comes_back_as_it_is(values: list[str]) -> None:
         pytest.param(b"[1, 2]", "a.json", "No colour was found", id="JSON that is a list"),
         pytest.param(b"#123456\n" * 400_000, "a.txt", "at most 1 MB", id="too large"),
         pytest.param(
-            "\n".join(f"#{n:06x}" for n in range(300)).encode(), "a.txt", "more than 256", id="too many"
+            "\n".join(f"#{n:06x}" for n in range(2001)).encode(), "a.txt", "more than 2000", id="too many"
         ),
         pytest.param(
             b"<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>", "a.svg", "script", id="a script"

@@ -31,15 +31,25 @@ CSS_NOTATIONS: Final[tuple[WrittenAs, ...]] = (
 
 
 @lru_cache(maxsize=8192)
-def written(value: Hex, notation: WrittenAs) -> str:
-    """Return an opaque value `#rrggbb` in a notation. Raises InputError for an unknown one.
+def written(value: Hex, notation: WrittenAs, alpha: float = 1.0) -> str:
+    """Return a value `#rrggbb` in a notation. Raises InputError for an unknown one.
+
+    A translucent one, alpha from 0 to 1, is a function of CSS: two more digits wouldn't say it exactly.
 
     Digits enough that reading gives the same 8-bit colour. Source: CSS Color 4, serialisation.
     """
     write = _WRITERS.get(notation)
     if write is None:
         raise InputError(f"A notation is one of: {', '.join(NOTATIONS)}.", field="notation")
-    return write(value)
+    if alpha == 1:
+        return write(value)
+    text = write(value) if "(" in write(value) else _rgb(value)
+    return f"{text[:-1]} / {_number(alpha * 100, 2)}%)"
+
+
+def hex_with_alpha(value: Hex, alpha: float) -> str:
+    """Return `#rrggbb`, or `#rrggbbaa` of the nearest of 256 where a value is translucent."""
+    return value if alpha == 1 else f"{value}{round(alpha * 255):02x}"
 
 
 def all_notations(value: Hex) -> dict[WrittenAs, str]:

@@ -3,13 +3,20 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from typing import Final
 
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.formats.sheet import Options, Sheet, Value, joined, shown
+from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
 from tonada.core.source.stylesheets.scan import line_finder, scan_stylesheet
 from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
+# How a stylesheet is turned to the night: the rules around the values, the outermost first.
+NIGHT_RULES: Final[Mapping[Dark, tuple[str, ...]]] = {
+    "media": ("@media (prefers-color-scheme: dark)", ":root"),
+    "attribute": ('[data-theme="dark"]',),
+    "class": (".dark",),
+}
 _FIRST_COMMENT: Final = re.compile(r"\s*/\*[ \t]*([^\n*][^\n]*?)[ \t]*\*/")
 
 
@@ -27,7 +34,7 @@ def read_css(text: str) -> ColorList:
         line = lines.line_of(one.start)
         name = one.property.lstrip("-")
         if len(colors) == 1 and is_single_value(one.value):
-            dark = any("dark" in condition for condition in one.context)
+            dark = any("dark" in condition for condition in (*one.context, one.selector))
             found.add(colors[0], f"{name} (dark)" if dark else name, line=line)
         else:
             found.warn(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
@@ -47,14 +54,20 @@ def write_css(sheet: Sheet, options: Options) -> str:
     """
     lines = [*header(sheet, "/* {} */"), ":root {"]
     if sheet.night:
-        lines.append("  color-scheme: light dark;")
+        lines.append(f"  color-scheme: {'light dark' if options.dark == 'media' else 'light'};")
     lines += [f"  {line}" for line in properties(sheet.day, options, "--")]
     lines.append("}")
     if sheet.night:
-        night = properties(sheet.night, options, "--")
-        lines += ["", "@media (prefers-color-scheme: dark) {", "  :root {"]
-        lines += [*(f"    {line}" for line in night), "  }", "}"]
+        lines += ["", *night_rule(properties(sheet.night, options, "--"), options)]
     return "\n".join([*lines, ""])
+
+
+def night_rule(declarations: list[str], options: Options) -> list[str]:
+    """Return the declarations of the night within what turns a stylesheet to it."""
+    lines = declarations if options.dark == "media" else ["color-scheme: dark;", *declarations]
+    for around in reversed(NIGHT_RULES[options.dark]):
+        lines = [f"{around} {{", *(f"  {line}" for line in lines), "}"]
+    return lines
 
 
 def properties(values: tuple[Value, ...], options: Options, lead: str) -> list[str]:
@@ -62,7 +75,8 @@ def properties(values: tuple[Value, ...], options: Options, lead: str) -> list[s
     lines = []
     for value in values:
         text = f"var({lead}{joined(value.refers, options)})" if value.refers else shown(value, options)
-        note = f" /* {comment(value.note)} */" if value.note else ""
+        said = remark(value, value.note)
+        note = f" /* {comment(said)} */" if said else ""
         lines.append(f"{lead}{joined(value.words, options)}: {text};{note}")
     return lines
 

@@ -13,10 +13,11 @@ from tonada.core.formats.color_map import holds_color, read_color_map
 from tonada.core.formats.css import read_css
 from tonada.core.formats.gpl import read_gpl
 from tonada.core.formats.listed import ColorList
+from tonada.core.formats.office_theme import is_office_theme, read_office_theme
 from tonada.core.formats.own_list import is_own, read_own_list
 from tonada.core.formats.plain import read_plain
 from tonada.core.formats.plain_json import is_plain, read_json
-from tonada.core.formats.scss import read_scss
+from tonada.core.formats.scss import read_less, read_scss
 from tonada.core.formats.svg_swatches import read_svg_swatches
 from tonada.core.formats.table import read_csv
 from tonada.core.formats.tokens import parse_any_json, parse_json, read_token_object
@@ -53,6 +54,7 @@ FORMATS: Final = {
     for one in (
         Format("CSS custom properties", (".css",), read_css),
         Format("SCSS variables", (".scss", ".sass"), read_scss),
+        Format("Less variables", (".less",), read_less),
         Format("design tokens", (".json", ".tokens", ".tonada"), _read_any_json),
         Format("GPL palette", (".gpl",), read_gpl),
         Format("CSV", (".csv", ".tsv"), read_csv),
@@ -77,6 +79,8 @@ def read_list(data: bytes, name: str = "") -> ColorList:
         return read_svg_swatches(data)
     if is_android(text):
         return read_android(text)
+    if is_office_theme(text):
+        return read_office_theme(text)
     return _format_of(start, text, name.lower()).read(text)
 
 

@@ -39,8 +39,9 @@ def write_gpl(sheet: Sheet, options: Options) -> str:
     """Return the palette, the day's values before the night's. Names are for people here."""
     del options  # the format has one notation and free names
     lines = [MARK, *([f"Name: {_line(sheet.title)}"] if sheet.title else []), "#"]
-    lines += [_entry(value, "") for value in sheet.day]
-    lines += [_entry(value, " (night)") for value in sheet.night]
+    # The format has no alpha, and a translucent colour without it would be another.
+    lines += [_entry(value, "") for value in sheet.day if value.alpha == 1]
+    lines += [_entry(value, " (night)") for value in sheet.night if value.alpha == 1]
     return "\n".join([*lines, ""])
 
 

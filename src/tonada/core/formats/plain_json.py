@@ -7,6 +7,7 @@ from typing import Final
 
 from tonada.core.color.notation import LONGEST_COLOR, read_color
 from tonada.core.color.spaces import hex_to_srgb8
+from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
@@ -58,7 +59,9 @@ def _entry(value: Value, scheme: str, options: Options) -> dict[str, Json]:
     entry: dict[str, Json] = {"name": value.name, "token": joined(value.words, options)}
     if value.part == "role":
         entry["role"] = "-".join(value.words)
-    entry["hex"] = value.hex
+    entry["hex"] = hex_with_alpha(value.hex, value.alpha)
     entry["rgb"] = [int(channel) for channel in hex_to_srgb8(value.hex)]
+    if value.alpha < 1:
+        entry["alpha"] = round(value.alpha, 4)
     entry["scheme"] = scheme
     return entry

@@ -1,4 +1,4 @@
-"""SCSS variables: `$name: colour;`, references to other variables, and maps of names to colours."""
+"""Variables of SCSS and of LESS: `$name: colour;` and `@name: colour;`, references, and maps of SCSS."""
 
 from __future__ import annotations
 
@@ -8,10 +8,12 @@ from typing import Final
 
 from tonada.core.formats.css import comment, header, properties, title_of
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.formats.sheet import Options, Sheet, Value, joined
+from tonada.core.formats.sheet import Options, Sheet, Value, joined, remark
 
 _COMMENTS: Final = re.compile(r"/\*.*?(?:\*/|\Z)|(?<![:\w])//[^\n]*", re.DOTALL)
-_VARIABLE: Final = re.compile(r"^[ \t]*\$([-\w]+)[ \t]*:[ \t]*([^;{}\n]*)", re.MULTILINE)
+_VARIABLE: Final = {
+    mark: re.compile(rf"^[ \t]*\{mark}([-\w]+)[ \t]*:[ \t]*([^;{{}}\n]*)", re.MULTILINE) for mark in "$@"
+}
 _MAP_ENTRY: Final = re.compile(
     r"""^[ \t]*["']?([-\w ]+?)["']?[ \t]*:[ \t]*([^;{}\n]+?),?[ \t]*$""", re.MULTILINE
 )
@@ -23,17 +25,26 @@ def read_scss(text: str) -> ColorList:
 
     Raises InputError without any.
     """
-    found = ListBuilder("SCSS variables")
+    return _read(text, "$", ListBuilder("SCSS variables"))
+
+
+def read_less(text: str) -> ColorList:
+    """Return the variables of LESS that are one colour. Raises InputError without any."""
+    return _read(text, "@", ListBuilder("Less variables"))
+
+
+def _read(text: str, mark: str, found: ListBuilder) -> ColorList:
+    variable = _VARIABLE[mark]
     found.title = title_of(text)
     plain = _COMMENTS.sub(lambda match: re.sub(r"[^\n]", " ", match.group()), text)
-    variables = {name: _value(value) for name, value in reversed(_VARIABLE.findall(plain))}
-    entries = [(match.start(), match) for match in _VARIABLE.finditer(plain)]
+    variables = {name: _value(value) for name, value in reversed(variable.findall(plain))}
+    entries = [(match.start(), match) for match in variable.finditer(plain)]
     entries += [(match.start(), match) for match in _MAP_ENTRY.finditer(plain)]
     counted, line = 0, 1
     for start, match in sorted(entries, key=lambda entry: entry[0]):
         line += plain.count("\n", counted, start)
         counted = start
-        name, value = match.group(1), _follow(_value(match.group(2)), variables)
+        name, value = match.group(1), _follow(_value(match.group(2)), variables, mark)
         if not value.startswith("("):
             found.add_css(value, name, line=line)
     return found.build()
@@ -43,9 +54,9 @@ def _value(text: str) -> str:
     return re.sub(r"!(?:default|global)", "", text).strip().rstrip(",").strip()
 
 
-def _follow(value: str, variables: dict[str, str]) -> str:
+def _follow(value: str, variables: dict[str, str], mark: str) -> str:
     for _ in range(DEEPEST_REFERENCE):
-        if not value.startswith("$") or value[1:] not in variables:
+        if not value.startswith(mark) or value[1:] not in variables:
             break
         value = variables[value[1:]]
     return value
@@ -53,21 +64,33 @@ def _follow(value: str, variables: dict[str, str]) -> str:
 
 def write_scss(sheet: Sheet, options: Options) -> str:
     """Return a variable for each value; those of the night end in “night”, and stand last."""
+    return _write(sheet, options, "$")
+
+
+def write_less(sheet: Sheet, options: Options) -> str:
+    """Return a variable of LESS for each value, likewise."""
+    return _write(sheet, options, "@")
+
+
+def _write(sheet: Sheet, options: Options, mark: str) -> str:
     night = tuple(_at_night(value) for value in sheet.night)
-    lines = [*header(sheet, "/* {} */"), *_variables(sheet.day, options)]
+    lines = [*header(sheet, "/* {} */"), *_variables(sheet.day, options, mark)]
     if night:
-        lines += ["", *_variables(night, options)]
+        lines += ["", *_variables(night, options, mark)]
     return "\n".join([*lines, ""])
 
 
-def _variables(values: tuple[Value, ...], options: Options) -> list[str]:
+def _variables(values: tuple[Value, ...], options: Options, mark: str) -> list[str]:
     # What is referred to stands before what refers to it.
     first = [value for value in values if not value.refers]
-    lines = properties(tuple(first), options, "$")
+    lines = properties(tuple(first), options, mark)
     for value in values:
         if value.refers:
-            note = f" /* {comment(value.note)} */" if value.note else ""
-            lines.append(f"${joined(value.words, options)}: ${joined(value.refers, options)};{note}")
+            said = remark(value, value.note)
+            note = f" /* {comment(said)} */" if said else ""
+            lines.append(
+                f"{mark}{joined(value.words, options)}: {mark}{joined(value.refers, options)};{note}"
+            )
     return lines
 
 

@@ -10,10 +10,10 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.ramp import step_number
 from tonada.core.color.spaces import Hex
 from tonada.core.color.writing import CSS_NOTATIONS, WrittenAs, written
 from tonada.core.errors import InputError
+from tonada.core.formats.naming import Names, Words, says_all, words_of
 from tonada.core.proof.grounds import grounds_of
 from tonada.core.take.parts import Pair
 from tonada.core.take.proof_settings import Element
@@ -21,10 +21,12 @@ from tonada.core.take.take import Take, role_name, role_rank
 
 Naming: TypeAlias = Literal["kebab", "camel", "snake"]
 NAMINGS: Final[tuple[Naming, ...]] = ("kebab", "camel", "snake")
-Part: TypeAlias = Literal["role", "swatch", "step", "ground"]
-# A pair with the words of its text and of its ground.
+Dark: TypeAlias = Literal["media", "attribute", "class"]
+DARKS: Final[tuple[Dark, ...]] = ("media", "attribute", "class")
+Part: TypeAlias = Literal["role", "swatch", "step", "ground", "overlay"]
 # The end of a pair: the words of a value on the sheet, or the colour itself where it has no name there.
-End: TypeAlias = tuple[str, ...] | Hex
+End: TypeAlias = Words | Hex
+# A pair with its text and its ground.
 NamedPair: TypeAlias = tuple[Pair, End, End]
 PREFIX: Final = re.compile(r"[a-z][a-z0-9]{0,19}\Z")
 
@@ -33,17 +35,20 @@ PREFIX: Final = re.compile(r"[a-z][a-z0-9]{0,19}\Z")
 class Options:
     """What is handed off, and how it is named and written.
 
-    roles, swatches, steps, grounds, night: whether they are on the sheet; prefix: before every name.
+    roles, swatches, steps, grounds, overlays, night: whether they are on the sheet; prefix: before every
+    name. dark: what turns a stylesheet to the night, the person's wish, data-theme="dark" or the class dark.
     """
 
     roles: bool = True
     swatches: bool = True
     steps: bool = False
     grounds: bool = False
+    overlays: bool = True
     night: bool = True
     naming: Naming = "kebab"
     notation: WrittenAs = "hex"
     prefix: str = ""
+    dark: Dark = "media"
 
     def __post_init__(self) -> None:
         if self.prefix and not PREFIX.match(self.prefix):
@@ -61,16 +66,17 @@ USUAL_OPTIONS: Final = Options()
 class Value:
     """One colour with its name. words: the name in small words; refers: those of the value it points at.
 
-    note: a few words, such as the name of a role's colour; reason: a sentence.
+    note: a few words, such as the name of a role's colour; reason: a sentence. alpha: 0 to 1, exact.
     """
 
     part: Part
-    words: tuple[str, ...]
+    words: Words
     name: str
     hex: Hex
     note: str = ""
-    refers: tuple[str, ...] | None = None
+    refers: Words | None = None
     reason: str = ""
+    alpha: float = 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -88,21 +94,27 @@ class Sheet:
 
 
 def sheet_of(take: Take, options: Options = USUAL_OPTIONS, *, title: str, origin: str = "") -> Sheet:
-    """Return the sheet of a take, by day and where wanted by night."""
-    take = take if take.scheme == "day" else take.turned()
-    night = take.turned() if options.night and take.other is not None else None
-    day = _values(take, options)
-    at_night = _values(night, options) if night else ()
-    return Sheet(title, day, at_night, origin, _pairs(take, day))
+    """Return the sheet of a take, by day and where wanted by night.
+
+    A name is there in both schemes or in none: what one of them lacks has there the other's value.
+    """
+    day = take if take.scheme == "day" else take.turned()
+    names = Names(day)
+    values = _values(day, names, options)
+    at_night: tuple[Value, ...] = ()
+    if options.night and day.other is not None:
+        at_night = _values(day.turned(), names, options)
+        values, at_night = _completed(values, at_night, "night"), _completed(at_night, values, "day")
+    return Sheet(title, values, at_night, origin, _pairs(day, names, values))
 
 
-def words_of(name: str) -> tuple[str, ...]:
-    """Return a name in small words of letters and digits: “Night indigo” as night, indigo."""
-    parts = re.sub(r"([a-z0-9])([A-Z])", r"\1 \2", name).lower()
-    return tuple(re.findall(r"[a-z0-9]+", parts))
+def _completed(values: tuple[Value, ...], others: tuple[Value, ...], other: str) -> tuple[Value, ...]:
+    there = {value.words for value in values}
+    missing = [value for value in others if value.words not in there]
+    return (*values, *(replace(one, refers=None, note=f"as by {other}") for one in missing))
 
 
-def joined(words: tuple[str, ...], options: Options) -> str:
+def joined(words: Words, options: Options) -> str:
     """Return words as one name: night-indigo, nightIndigo or night_indigo, with the prefix."""
     whole = (options.prefix, *words) if options.prefix else words
     if options.naming == "camel":
@@ -112,37 +124,54 @@ def joined(words: tuple[str, ...], options: Options) -> str:
 
 def shown(value: Value, options: Options) -> str:
     """Return a value in the notation wanted."""
-    return written(value.hex, options.notation)
+    return written(value.hex, options.notation, value.alpha)
 
 
-def _values(take: Take, options: Options) -> tuple[Value, ...]:
-    owners = _owner_words(take)
+def remark(value: Value, note: str) -> str:
+    """Return what is said beside a value: its name where the words don't say it, and a note."""
+    name = "" if says_all(value.name, value.words) or value.part in ("step", "ground") else value.name
+    return " · ".join(part for part in (name, note) if part)
+
+
+def _values(take: Take, names: Names, options: Options) -> tuple[Value, ...]:
     values: list[Value] = []
     if options.swatches or options.steps:
         values += [
-            Value("swatch", owners[one.id], one.name, one.hex, one.origin.note) for one in take.swatches
+            Value("swatch", names.of(one.id), one.name, one.hex, one.origin.note) for one in take.swatches
         ]
+        # A swatch that a role has needs no second name where steps aren't asked for.
+        if not options.steps:
+            values = [
+                value for value, one in zip(values, take.swatches, strict=True) if not _is_used(take, one.id)
+            ]
     if options.steps:
-        values += _steps(take, owners)
+        values += _steps(take, names)
     if options.roles:
-        bare = [value for value in values if options.steps or not _is_used(take, value, owners)]
         # A role refers only to what has a name of its own on the sheet.
-        values = [*_role_values(take, owners, {value.words for value in bare}), *bare]
+        values = [*_role_values(take, names, {value.words for value in values}), *values]
+    if options.overlays:
+        values += [
+            Value(
+                "overlay",
+                names.of(one.id),
+                one.name,
+                take.value_at(one.swatch, one.step),
+                f"{take.name_of(one.swatch, one.step)} at {one.alpha:.4g}",
+                alpha=one.alpha,
+            )
+            for one in take.overlays
+        ]
     if options.grounds:
-        values += _ground_values(take)
-    return _distinct(values)
+        values += _ground_values(take, names)
+    return tuple(values)
 
 
-def _role_values(
-    take: Take, owners: dict[str, tuple[str, ...]], known: set[tuple[str, ...]]
-) -> Iterator[Value]:
+def _role_values(take: Take, names: Names, known: set[Words]) -> Iterator[Value]:
     for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
-        target = owners[one.swatch]
-        if one.step is not None:
-            target = (*target, _number(take, one.swatch, one.step))
+        target = names.of_step(one.swatch, one.step)
         yield Value(
             "role",
-            words_of(one.name or one.role),
+            names.of(one.role),
             role_name(one.role, one.name),
             take.hex_of(one.role),
             take.name_of(one.swatch, one.step),
@@ -151,43 +180,25 @@ def _role_values(
         )
 
 
-def _is_used(take: Take, value: Value, owners: dict[str, tuple[str, ...]]) -> bool:
-    """A swatch that a role has needs no second name where steps aren't asked for."""
-    owner = next(key for key, words in owners.items() if words == value.words)
-    return bool(take.roles_of(owner))
+def _is_used(take: Take, owner: str) -> bool:
+    """Say whether a role has a swatch, by day or by night: names are there in both or in none."""
+    schemes = (take,) if take.other is None else (take, take.turned())
+    return any(scheme.roles_of(owner) for scheme in schemes)
 
 
-def _owner_words(take: Take) -> dict[str, tuple[str, ...]]:
-    """Return words for every swatch and neutral; none is also a role's."""
-    taken = {words_of(one.name or one.role) for one in take.roles}
-    found: dict[str, tuple[str, ...]] = {}
-    named = [(one.id, one.name) for one in take.swatches] + [(one.id, one.name) for one in take.neutrals]
-    for key, name in named:
-        words = words_of(name) or words_of(key)
-        if words in taken:
-            words = (*words, *words_of(key))
-        taken.add(words)
-        found[key] = words
-    return found
-
-
-def _number(take: Take, owner: str, step: int) -> str:
-    return str(step_number(step - 1, len(take.ramp(owner).hexes)))
-
-
-def _steps(take: Take, owners: dict[str, tuple[str, ...]]) -> list[Value]:
+def _steps(take: Take, names: Names) -> list[Value]:
     return [
-        Value("step", (*words, _number(take, owner, row + 1)), take.name_of(owner, row + 1), value)
-        for owner, words in owners.items()
-        for row, value in enumerate(take.ramp(owner).hexes)
+        Value("step", names.of_step(owner, row), take.name_of(owner, row), value)
+        for owner in (*(one.id for one in take.swatches), *(one.id for one in take.neutrals))
+        for row, value in enumerate(take.ramp(owner).hexes, 1)
     ]
 
 
-def _ground_values(take: Take) -> list[Value]:
+def _ground_values(take: Take, names: Names) -> list[Value]:
     """Return what every element uses on every ground: “on mist heading”."""
     values = []
     for ground in grounds_of(take):
-        base = ("on", *words_of(ground.name))
+        base = names.of_ground(ground.id, ground.name, Element)
         values.append(
             Value("ground", (*base, "ground"), ground.name, ground.hex, take.display_name(ground.key))
         )
@@ -201,25 +212,12 @@ def _ground_values(take: Take) -> list[Value]:
     return values
 
 
-def _distinct(values: list[Value]) -> tuple[Value, ...]:
-    taken: set[tuple[str, ...]] = set()
-    found = []
-    for value in values:
-        words, number = value.words, 2
-        while words in taken:
-            words, number = (*value.words, str(number)), number + 1
-        taken.add(words)
-        found.append(replace(value, words=words))
-    return tuple(found)
-
-
-def _pairs(take: Take, values: tuple[Value, ...]) -> tuple[NamedPair, ...]:
+def _pairs(take: Take, names: Names, values: tuple[Value, ...]) -> tuple[NamedPair, ...]:
     """Return the pairs of two opaque colours, one of them at least a role on the sheet."""
-    words = {one.role: words_of(one.name or one.role) for one in take.roles}
     there = {value.words for value in values if value.part == "role"}
 
     def end(key: str) -> End:
-        return words[key] if words.get(key) in there else take.color_of(key)
+        return names.of(key) if take.has_role(key) and names.of(key) in there else take.color_of(key)
 
     named = (
         (pair, end(pair.text), end(pair.ground))

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Final
 from xml.etree.ElementTree import Element, SubElement, indent, tostring
 
-from tonada.core.color.notation import read_color
+from tonada.core.color.notation import ReadColor, read_color
 from tonada.core.errors import ColorError
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Options, Sheet, Value, joined, shown
@@ -26,37 +27,46 @@ def read_svg_swatches(data: bytes) -> ColorList:
     Raises ImageError for what is not an SVG that is safe to read, InputError without any colour.
     """
     found = ListBuilder("SVG swatches")
-    waiting: tuple[str, str | None] | None = None
+    waiting: tuple[ReadColor, str | None] | None = None
     heading = next((child for child in parse_svg(data) if local_name(child) == "title"), None)
     found.title = "".join(heading.itertext()) if heading is not None else None
     for element in parse_svg(data).iter():
         kind = local_name(element)
         if kind in _SHAPES:
             if waiting:
-                found.add_text(*waiting)
+                found.add(*waiting)
             fill = _fill(element)
             waiting = (fill, _name(element)) if fill else None
         elif kind == "text" and waiting:
             written = " ".join("".join(element.itertext()).split())
-            found.add_text(waiting[0], waiting[1] or _unless_color(written))
+            found.add(waiting[0], waiting[1] or _unless_color(written))
             waiting = None
     if waiting:
-        found.add_text(*waiting)
+        found.add(*waiting)
     return found.build()
 
 
-def _fill(element: Element) -> str | None:
-    """Return the fill where the shape states one that is a colour."""
-    stated = element.attrib.get("fill", "")
+def _fill(element: Element) -> ReadColor | None:
+    """Return the fill where the shape states one that is a colour, with its opacity."""
+    stated = {name: element.attrib.get(name, "") for name in ("fill", "fill-opacity", "opacity")}
     for part in element.attrib.get("style", "").split(";"):
         name, _, value = part.partition(":")
-        if name.strip() == "fill":
-            stated = value.strip()
+        if name.strip() in stated:
+            stated[name.strip()] = value.strip()
     try:
-        read_color(stated)
+        color = read_color(stated["fill"])
     except ColorError:
         return None
-    return stated
+    return replace(color, alpha=color.alpha * _opacity(stated["fill-opacity"]) * _opacity(stated["opacity"]))
+
+
+def _opacity(text: str) -> float:
+    """Return an opacity, 0 to 1, from a number or per cents; 1 where none is stated."""
+    try:
+        value = float(text.removesuffix("%")) / (100 if text.endswith("%") else 1)
+    except ValueError:
+        return 1.0
+    return min(1.0, max(0.0, value)) if value == value else 1.0
 
 
 def _name(element: Element) -> str | None:
@@ -106,7 +116,8 @@ def _cells(root: Element, values: tuple[Value, ...], options: Options, top: int,
         above = top + place // _COLUMNS * (_CELL[1] + 44)
         group = SubElement(root, "g", {"id": f"{joined(value.words, options)}{'-night' if after else ''}"})
         box = {"x": str(left), "y": str(above), "width": str(_CELL[0] - 12), "height": str(_CELL[1])}
-        face = SubElement(group, "rect", {**box, "fill": value.hex})
+        opacity = {} if value.alpha == 1 else {"fill-opacity": f"{value.alpha:.4g}"}
+        face = SubElement(group, "rect", {**box, "fill": value.hex, **opacity})
         SubElement(face, "title").text = f"{value.name}{after}"
         _text(group, left, above + _CELL[1] + 15, f"{value.name}{after}"[:28], size=12)
         _text(group, left, above + _CELL[1] + 31, shown(value, options), size=11, mono=True)

@@ -8,6 +8,7 @@ from typing import Final
 
 from tonada.core.color.notation import Notation, read_color
 from tonada.core.color.spaces import hex_to_srgb8
+from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
@@ -90,10 +91,10 @@ def _notation(cell: str) -> Notation | None:
 
 
 def write_csv(sheet: Sheet, options: Options) -> str:
-    """Return a row for each value: name, token, role, hex, red, green, blue, scheme. RFC 4180."""
+    """Return a row for each value: name, token, role, hex, red, green, blue, alpha, scheme. RFC 4180."""
     made = io.StringIO()
     rows = csv.writer(made, lineterminator="\r\n")
-    rows.writerow(("name", "token", "role", "hex", "red", "green", "blue", "scheme"))
+    rows.writerow(("name", "token", "role", "hex", "red", "green", "blue", "alpha", "scheme"))
     for scheme, values in (("day", sheet.day), ("night", sheet.night)):
         rows.writerows(_row(value, scheme, options) for value in values)
     return made.getvalue()
@@ -102,7 +103,9 @@ def write_csv(sheet: Sheet, options: Options) -> str:
 def _row(value: Value, scheme: str, options: Options) -> tuple[str, ...]:
     role = "-".join(value.words) if value.part == "role" else ""
     channels = (str(int(channel)) for channel in hex_to_srgb8(value.hex))
-    return (_inert(value.name), joined(value.words, options), role, value.hex, *channels, scheme)
+    color = hex_with_alpha(value.hex, value.alpha)
+    alpha = f"{value.alpha:.4g}"
+    return (_inert(value.name), joined(value.words, options), role, color, *channels, alpha, scheme)
 
 
 def _inert(text: str) -> str:

@@ -1,10 +1,10 @@
-"""A theme for Tailwind CSS 4: `--color-…` in `@theme`, and the night's values where a person wants dark."""
+"""A theme for Tailwind CSS 4: `--color-…` in `@theme`, and the night's values where the page is dark."""
 
 from __future__ import annotations
 
 from dataclasses import replace
 
-from tonada.core.formats.css import header, properties
+from tonada.core.formats.css import header, night_rule, properties
 from tonada.core.formats.sheet import Options, Sheet, Value
 
 
@@ -17,8 +17,7 @@ def write_tailwind(sheet: Sheet, options: Options) -> str:
     lines.append("}")
     if sheet.night:
         night = properties(_led(sheet.night, lead), kebab, "--")
-        lines += ["", "@layer base {", "  @media (prefers-color-scheme: dark) {", "    :root {"]
-        lines += [*(f"      {line}" for line in night), "    }", "  }", "}"]
+        lines += ["", "@layer base {", *(f"  {line}" for line in night_rule(night, options)), "}"]
     return "\n".join([*lines, ""])
 
 

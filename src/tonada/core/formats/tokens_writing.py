@@ -9,7 +9,7 @@ import json
 
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.formats.check_key import PAIRS_KEY
-from tonada.core.formats.sheet import End, Options, Sheet, Value, joined
+from tonada.core.formats.sheet import End, Options, Sheet, Value, joined, remark
 from tonada.core.formats.tokens import Json
 
 
@@ -45,7 +45,7 @@ def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str,
         token: dict[str, Json] = {
             "$value": _reference(value.refers, options, above) if value.refers else _components(value)
         }
-        note = value.reason or value.note
+        note = remark(value, value.reason or value.note)
         if note:
             token["$description"] = note
         group[joined(value.words, options)] = token
@@ -62,4 +62,4 @@ def _reference(words: tuple[str, ...], options: Options, above: str) -> str:
 
 def _components(value: Value) -> Json:
     channels: list[Json] = [round(int(channel) / 255, 6) for channel in hex_to_srgb8(value.hex)]
-    return {"colorSpace": "srgb", "components": channels, "alpha": 1, "hex": value.hex}
+    return {"colorSpace": "srgb", "components": channels, "alpha": round(value.alpha, 4), "hex": value.hex}

@@ -9,7 +9,8 @@ from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.spaces import Hex, hex_to_srgb8
-from tonada.core.formats.sheet import USUAL_OPTIONS, joined, words_of
+from tonada.core.formats.naming import Names
+from tonada.core.formats.sheet import USUAL_OPTIONS, joined
 from tonada.core.handoff.written import Undecided, as_triple, triples_in, undecided_in, written_in
 from tonada.core.source.stylesheets.usage import StyleFile, read_stylesheets
 from tonada.core.take.take import Take
@@ -51,20 +52,21 @@ def restyle(
     write: new values, or references to custom properties, which are then declared at the head of the
     first file. Raises InputError for a key that isn't there.
     """
+    names = Names(take)
     new = {old: (key, take.color_of(key)) for old, key in mapping.items()}
     triples = triples_in(files)
     made, replaced = [], 0
     for file in files:
-        text, count = _replaced(take, file, new, write, triples)
+        text, count = _replaced(names, file, new, write, triples)
         made.append(StyleFile(file.name, text))
         replaced += count
     if write == "properties" and made and replaced:
-        made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(take, new)))
+        made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(names, new)))
     return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made), undecided_in(files))
 
 
 def _replaced(
-    take: Take, file: StyleFile, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs, triples: frozenset[str]
+    names: Names, file: StyleFile, new: Mapping[Hex, tuple[str, Hex]], write: WriteAs, triples: frozenset[str]
 ) -> tuple[str, int]:
     parts: list[str] = []
     at = count = 0
@@ -76,18 +78,18 @@ def _replaced(
             channels = (int(channel) for channel in hex_to_srgb8(target[1]))
             instead = as_triple(file.text[one.start : one.end], *channels)
         else:
-            instead = _replacement(take, target, one.color.alpha, write)
+            instead = _replacement(names, target, one.color.alpha, write)
         parts += [file.text[at : one.start], instead]
         at = one.end
         count += 1
     return "".join([*parts, file.text[at:]]), count
 
 
-def _replacement(take: Take, target: tuple[str, Hex], alpha: float, write: WriteAs) -> str:
+def _replacement(names: Names, target: tuple[str, Hex], alpha: float, write: WriteAs) -> str:
     key, value = target
     percent = f"{alpha * 100:.4g}%"
     if write == "properties":
-        reference = f"var({_property(take, key)})"
+        reference = f"var({_property(names, key)})"
         return reference if alpha == 1 else f"color-mix(in srgb, {reference} {percent}, transparent)"
     if alpha == 1:
         return value
@@ -95,14 +97,12 @@ def _replacement(take: Take, target: tuple[str, Hex], alpha: float, write: Write
     return f"rgb({red} {green} {blue} / {percent})"
 
 
-def _property(take: Take, key: str) -> str:
-    is_ours = take.has_role(key) and not key.startswith("own-")
-    words = words_of(key if is_ours else take.display_name(key))
-    return f"--{joined(words or ('color',), USUAL_OPTIONS)}"
+def _property(names: Names, key: str) -> str:
+    return f"--{joined(names.of(key), USUAL_OPTIONS)}"
 
 
-def _declared(take: Take, new: Mapping[Hex, tuple[str, Hex]]) -> str:
-    declared = {_property(take, key): value for key, value in new.values()}
+def _declared(names: Names, new: Mapping[Hex, tuple[str, Hex]]) -> str:
+    declared = {_property(names, key): value for key, value in new.values()}
     lines = [f"  {name}: {value};" for name, value in sorted(declared.items())]
     return "\n".join([":root {", *lines, "}", "", ""])
 

@@ -31,7 +31,8 @@ class Character:
     says         what it looks like, in a few words
     most_chroma  the most chroma in absolute terms, whatever sRGB has
     to_cusp      how far a colour goes to the lightness at which its hue is strongest, 0 to 1
-    own_hues     the hues, from and to in degrees, that it is a character of; all others are greyer
+    first_hue    from this hue to last_hue, in degrees, it is at home; all others are greyer in it
+    last_hue     see first_hue
     """
 
     name: str
@@ -41,7 +42,8 @@ class Character:
     says: str
     most_chroma: float = 0.4
     to_cusp: float = 0.0
-    own_hues: tuple[float, float] = (0.0, 360.0)
+    first_hue: float = 0.0
+    last_hue: float = 360.0
 
     def place(self, value: Hex, rank: float) -> Hex:
         """Return a colour of the same hue. rank: -0.5 for the darkest of the span to 0.5 for the lightest."""
@@ -50,7 +52,7 @@ class Character:
         lightness += self.to_cusp * (cusp_lightness(hue) - lightness)
         lightness = min(MOST_LIGHTNESS, max(LEAST_LIGHTNESS, lightness))
         limit = float(largest_chroma(np.array(lightness), np.array(hue)))
-        most = self.most_chroma * (1.0 if self.own_hues[0] <= hue <= self.own_hues[1] else FOREIGN_HUE)
+        most = self.most_chroma * (1.0 if self.first_hue <= hue <= self.last_hue else FOREIGN_HUE)
         chroma = max(LEAST_CHROMA, min(self.chroma * limit, most))
         return color_at(lightness, chroma, hue)
 
@@ -103,7 +105,14 @@ _ALL: Final = (
     Character("pale", 0.87, 0.42, 0.08, "light tints, little weight", most_chroma=0.07),
     Character("deep", 0.41, 0.90, 0.20, "dark and full"),
     Character(
-        "earthy", 0.50, 0.60, 0.28, "clay, moss and ochre weights", most_chroma=0.1, own_hues=(20.0, 145.0)
+        "earthy",
+        0.50,
+        0.60,
+        0.28,
+        "clay, moss and ochre weights",
+        most_chroma=0.1,
+        first_hue=20,
+        last_hue=145,
     ),
     Character("crisp", 0.60, 0.80, 0.50, "clear colours far apart in lightness", most_chroma=0.18),
     Character("luminous", 0.81, 0.86, 0.16, "light and full, as if lit from behind", most_chroma=0.17),

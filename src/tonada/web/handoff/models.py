@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 from tonada.core import limits
 from tonada.core.color.press import Press
 from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
-from tonada.core.formats.sheet import NAMINGS, Naming, Options
+from tonada.core.formats.sheet import DARKS, NAMINGS, Dark, Naming, Options
 from tonada.core.handoff import restyle
 from tonada.core.handoff.old_colors import OldColor
 from tonada.core.handoff.restyle import PairBeside
@@ -32,10 +32,12 @@ class OptionsModel(Model):
     swatches: bool = True
     steps: bool = False
     grounds: bool = False
+    overlays: bool = True
     night: bool = True
     naming: Naming = "kebab"
     notation: WrittenAs = "hex"
     prefix: Annotated[str, Line, StringConstraints(max_length=20)] = ""
+    dark: Dark = "media"
     paper: Paper = "A4"
 
     def to_options(self) -> Options:
@@ -82,6 +84,7 @@ class HandoffVocabulary(Model):
     notations: tuple[WrittenAs, ...] = NOTATIONS
     file_notations: tuple[WrittenAs, ...] = CSS_NOTATIONS
     namings: tuple[Naming, ...] = NAMINGS
+    darks: tuple[Dark, ...] = DARKS
     papers: tuple[Paper, ...] = PAPERS
     purposes: tuple[Purpose, ...] = PURPOSES
     press: str | None = None

@@ -1,0 +1,96 @@
+"""Theme colours of office programs: twelve slots in XML, which such programs load as a colour theme.
+
+Source: ECMA-376-1:2016, 20.1.6.2 clrScheme: dk1, lt1, dk2, lt2, accent1 to accent6, hlink, folHlink.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Final
+from xml.etree.ElementTree import Element, SubElement, indent, register_namespace, tostring
+
+from defusedxml.ElementTree import ParseError, fromstring
+
+from tonada.core.errors import InputError
+from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.formats.sheet import Options, Sheet, Value
+
+NAMESPACE: Final = "http://schemas.openxmlformats.org/drawingml/2006/main"
+SLOTS: Final = (
+    "dk1", "lt1", "dk2", "lt2",
+    "accent1", "accent2", "accent3", "accent4", "accent5", "accent6",
+    "hlink", "folHlink",
+)  # fmt: skip
+# The roles that fill a slot, the best first; the accents take what is left of the brand, in order.
+_ROLES: Final = {
+    "dk1": ("ink", "deep"),
+    "lt1": ("paper", "mist"),
+    "dk2": ("deep", "ink"),
+    "lt2": ("mist", "paper"),
+    "hlink": ("link", "primary"),
+    "folHlink": ("muted", "link"),
+}
+_BRAND: Final = ("primary", "secondary", "accent")
+_NO_ACCENTS: Final = frozenset(("paper", "mist", "deep", "ink", "muted", "line", "link"))
+_DECLARATION: Final = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>'
+_FALLBACK: Final = {"dk1": "#000000", "lt1": "#ffffff"}
+
+
+def is_office_theme(text: str) -> bool:
+    """Say whether a text is such a file."""
+    return "clrScheme" in text[:2000] and NAMESPACE in text[:4000]
+
+
+def read_office_theme(text: str) -> ColorList:
+    """Return the slots that hold a value, named as the slot. Raises InputError for broken XML or none."""
+    try:
+        root = fromstring(text.lstrip("\ufeff"), forbid_dtd=True)
+    except (ParseError, ValueError) as reason:
+        raise InputError("The colour theme is no XML that can be read.", field="file") from reason
+    scheme = next(iter(root.iter(f"{{{NAMESPACE}}}clrScheme")), None)
+    found = ListBuilder("Office colour theme")
+    if scheme is None:
+        return found.build()
+    found.title = scheme.get("name")
+    for slot in scheme:
+        name = slot.tag.rpartition("}")[2]
+        value = next(iter(slot), None)
+        stated = None if value is None else value.get("lastClr") or value.get("val")
+        if stated is None:
+            found.warn(None, f"{name} holds no colour.")
+        else:
+            found.add_text(f"#{stated}", name)
+    return found.build()
+
+
+def write_office_theme(sheet: Sheet, options: Options) -> str:
+    """Return the theme of the day's roles; where a slot's role is missing, the next best fills it."""
+    del options  # the format has one notation and its own names
+    register_namespace("a", NAMESPACE)
+    root = Element(f"{{{NAMESPACE}}}clrScheme", {"name": sheet.title or "Colours"})
+    for slot, value in _filled(sheet):
+        entry = SubElement(root, f"{{{NAMESPACE}}}{slot}")
+        SubElement(entry, f"{{{NAMESPACE}}}srgbClr", {"val": value.removeprefix("#").upper()})
+    indent(root, space="  ")
+    return f"{_DECLARATION}\n{tostring(root, encoding='unicode')}\n"
+
+
+def _filled(sheet: Sheet) -> Iterator[tuple[str, str]]:
+    opaque = [value for value in sheet.day if value.alpha == 1]
+    roles = {"-".join(value.words): value.hex for value in opaque if value.part == "role"}
+    accents = _accents(opaque, roles)
+    for slot in SLOTS:
+        if slot.startswith("accent"):
+            row = int(slot.removeprefix("accent")) - 1
+            yield slot, accents[row % len(accents)]
+            continue
+        names = [name for name in _ROLES[slot] if name in roles]
+        yield slot, roles[names[0]] if names else _FALLBACK.get(slot, accents[0])
+
+
+def _accents(opaque: list[Value], roles: dict[str, str]) -> list[str]:
+    """Return the colours of the brand, then further ones, each once; at least one."""
+    found = [roles[name] for name in _BRAND if name in roles]
+    found += [value for name, value in roles.items() if name not in _NO_ACCENTS]
+    found += [value.hex for value in opaque if value.part != "role"]
+    return list(dict.fromkeys(found)) or [opaque[0].hex]
