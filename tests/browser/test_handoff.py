@@ -9,7 +9,10 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import axe_findings, clipboard, copied, open_demo
 from tests.browser.saving import saved
+from tests.takes import TAKE
 from tonada.demo.seed import demo_file
+from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, html_sheet
+from tonada.handoff.press_profile import usual_press
 
 
 def open_part(page: Page, part: str, take: str = "Take 1") -> None:
@@ -42,6 +45,29 @@ def test_a_click_copies_a_value_in_the_notation_that_was_chosen(page: Page) -> N
     assert axe_findings(page) == []
     dialog.get_by_role("button", name=re.compile(r"^hsl\(")).click()
     assert clipboard(page, other_than="182, 101, 58").startswith("hsl(")
+
+
+def test_the_sheet_is_shown_as_it_is_printed_and_grows_by_wish(page: Page) -> None:
+    open_part(page, "Files")
+    page.get_by_role("button", name="PDF sheet").click()
+    sheet = page.get_by_test_id("sheet")
+    expect(sheet.get_by_role("img", name="Page 1 of the sheet")).to_be_visible(timeout=15_000)
+    expect(sheet.get_by_role("status")).to_contain_text("One page")
+    page.get_by_label("Tints and shades").check()
+    page.get_by_label("Every pair with its ratio").check()
+    expect(sheet.get_by_role("status")).to_contain_text("Four pages", timeout=15_000)
+    expect(sheet.get_by_role("img")).to_have_count(4)
+    assert axe_findings(page) == []
+
+
+def test_the_html_sheet_fits_a_phone(page: Page, tmp_path: Path) -> None:
+    file = tmp_path / "sheet.html"
+    head = ExportHeader("Ausschuss für Schiffbarmachung", "Take 1", "", version="version 4")
+    file.write_text(html_sheet(TAKE, head, usual_press(), ALL_PAGES), encoding="utf-8")
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.goto(file.as_uri())
+    assert page.evaluate("document.documentElement.scrollWidth") == 390
+    assert axe_findings(page) == []
 
 
 def test_a_stylesheet_is_previewed_named_downloaded_and_works(page: Page) -> None:

@@ -20,12 +20,12 @@ from tonada.core.errors import ImageError, InputError
 from tonada.core.source.pictures import extract_colors
 from tonada.core.take.take import Role
 from tonada.document.own_file import read_own, write_own
-from tonada.handoff.client_sheet import ExportHeader, Paper, html_sheet, pdf_sheet
+from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, Paper, html_sheet, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, make_file
 from tonada.handoff.press_profile import usual_press
 
 ROOT = Path(__file__).parents[2]
-HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a test")
+HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a test", version="version 3")
 
 
 @pytest.fixture
@@ -113,7 +113,7 @@ def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) 
     sizes: dict[Paper, str] = {"A4": "595.276 x 841.89", "Letter": "612 x 792"}
     for paper, size in sizes.items():
         file = tmp_path / f"{paper}.pdf"
-        file.write_bytes(pdf_sheet(FAILING, HEAD, usual_press(), paper))
+        file.write_bytes(pdf_sheet(FAILING, HEAD, usual_press(), paper, ALL_PAGES))
         info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout
         assert re.search(r"Tagged:\s+yes", info)
         assert size in info

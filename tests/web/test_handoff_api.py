@@ -13,6 +13,7 @@ from tests.web.test_api import new_brand
 from tonada.demo.seed import demo_file
 from tonada.document.own_file import read_own
 from tonada.document.take import TakeDocument
+from tonada.handoff.files import FILE_FORMATS
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
 SLOT = {"name": "Page", "purpose": "ground"}
@@ -57,7 +58,7 @@ def test_an_archive_has_everything_and_the_own_file_is_the_version(client: Clien
     take = take_with_version(client)
     client.put(f"/api/takes/{take}", json={"document": {"format": 2}, "revision": 2})
     archive = zipfile.ZipFile(io.BytesIO(client.get(f"/api/takes/{take}/versions/1/files/zip").data))
-    assert len(archive.namelist()) == 12
+    assert len(archive.namelist()) == len(FILE_FORMATS) - 1
     kept, name = read_own(archive.read("orrin-peak-take-1.tonada.json"))
     assert kept == TAKE
     assert name == "Orrin Peak, Take 1"
@@ -166,3 +167,11 @@ def test_a_stylesheet_is_mapped_and_rewritten(client: Client) -> None:
     assert client.post("/api/restyle", json=wrong).status_code == 422
     empty = [{"name": "a.css", "text": "a { margin: 0 }"}]
     assert client.post("/api/mapping", json={"document": DOCUMENT, "files": empty}).status_code == 422
+
+
+def test_the_sheet_is_shown_as_it_would_be_printed(client: Client) -> None:
+    body = {"document": DOCUMENT, "kind": "pdf", "options": {"page_values": True, "paper": "Letter"}}
+    found = client.post("/api/handoff/sheet", json=body).get_json()
+    assert found["count"] == len(found["pages"]) == 2
+    assert all(page.startswith("data:image/png;base64,") for page in found["pages"])
+    assert client.post("/api/handoff/sheet", json={**body, "kind": "poem"}).status_code == 422

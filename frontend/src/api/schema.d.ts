@@ -417,6 +417,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handoff/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The client's sheet as it would be, as pictures */
+        post: operations["handoff_preview_sheet_handoff_sheet_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/takes/{take_id}/versions/{number}/files/{kind}": {
         parameters: {
             query?: never;
@@ -3062,6 +3079,142 @@ export interface components {
             /** Reads In */
             reads_in: ("h1" | "h2" | "h3" | "text" | "small" | "label")[];
         };
+        /**
+         * SheetAnswer
+         * @description The pages of the client's sheet as pictures (data addresses), and how many it has. size: bytes.
+         */
+        SheetAnswer: {
+            /** Pages */
+            pages: string[];
+            /** Count */
+            count: number;
+            /** Size */
+            size: number;
+        };
+        /** PreviewBody */
+        PreviewBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "css" | "scss" | "less" | "tailwind" | "tokens" | "modes" | "office" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
+            /**
+             * @default {
+             *       "roles": true,
+             *       "swatches": true,
+             *       "steps": false,
+             *       "grounds": false,
+             *       "overlays": true,
+             *       "night": true,
+             *       "naming": "kebab",
+             *       "notation": "hex",
+             *       "prefix": "",
+             *       "dark": "media",
+             *       "paper": "A4",
+             *       "page_values": false,
+             *       "page_steps": false,
+             *       "page_grounds": false,
+             *       "page_pairs": false
+             *     }
+             */
+            options: components["schemas"]["OptionsModel"];
+            /**
+             * Brand
+             * @default Brand
+             */
+            brand: string;
+            /**
+             * Take
+             * @default Take
+             */
+            take: string;
+        };
+        /**
+         * OptionsModel
+         * @description What files say, and how it is named; see the core's Options.
+         */
+        OptionsModel: {
+            /**
+             * Roles
+             * @default true
+             */
+            roles: boolean;
+            /**
+             * Swatches
+             * @default true
+             */
+            swatches: boolean;
+            /**
+             * Steps
+             * @default false
+             */
+            steps: boolean;
+            /**
+             * Grounds
+             * @default false
+             */
+            grounds: boolean;
+            /**
+             * Overlays
+             * @default true
+             */
+            overlays: boolean;
+            /**
+             * Night
+             * @default true
+             */
+            night: boolean;
+            /**
+             * Naming
+             * @default kebab
+             * @enum {string}
+             */
+            naming: "kebab" | "camel" | "snake";
+            /**
+             * Notation
+             * @default hex
+             * @enum {string}
+             */
+            notation: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
+            /**
+             * Prefix
+             * @default
+             */
+            prefix: string;
+            /**
+             * Dark
+             * @default media
+             * @enum {string}
+             */
+            dark: "media" | "attribute" | "class";
+            /**
+             * Paper
+             * @default A4
+             * @enum {string}
+             */
+            paper: "A4" | "Letter";
+            /**
+             * Page Values
+             * @default false
+             */
+            page_values: boolean;
+            /**
+             * Page Steps
+             * @default false
+             */
+            page_steps: boolean;
+            /**
+             * Page Grounds
+             * @default false
+             */
+            page_grounds: boolean;
+            /**
+             * Page Pairs
+             * @default false
+             */
+            page_pairs: boolean;
+        };
         /** HandedBody */
         HandedBody: {
             /** What */
@@ -3237,106 +3390,6 @@ export interface components {
             size: number;
             /** Cut */
             cut: boolean;
-        };
-        /** PreviewBody */
-        PreviewBody: {
-            document: components["schemas"]["TakeDocument"];
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "css" | "scss" | "less" | "tailwind" | "tokens" | "modes" | "office" | "tonada" | "json" | "csv" | "gpl" | "svg" | "png" | "html" | "pdf" | "zip";
-            /**
-             * @default {
-             *       "roles": true,
-             *       "swatches": true,
-             *       "steps": false,
-             *       "grounds": false,
-             *       "overlays": true,
-             *       "night": true,
-             *       "naming": "kebab",
-             *       "notation": "hex",
-             *       "prefix": "",
-             *       "dark": "media",
-             *       "paper": "A4"
-             *     }
-             */
-            options: components["schemas"]["OptionsModel"];
-            /**
-             * Brand
-             * @default Brand
-             */
-            brand: string;
-            /**
-             * Take
-             * @default Take
-             */
-            take: string;
-        };
-        /**
-         * OptionsModel
-         * @description What files say, and how it is named; see the core's Options.
-         */
-        OptionsModel: {
-            /**
-             * Roles
-             * @default true
-             */
-            roles: boolean;
-            /**
-             * Swatches
-             * @default true
-             */
-            swatches: boolean;
-            /**
-             * Steps
-             * @default false
-             */
-            steps: boolean;
-            /**
-             * Grounds
-             * @default false
-             */
-            grounds: boolean;
-            /**
-             * Overlays
-             * @default true
-             */
-            overlays: boolean;
-            /**
-             * Night
-             * @default true
-             */
-            night: boolean;
-            /**
-             * Naming
-             * @default kebab
-             * @enum {string}
-             */
-            naming: "kebab" | "camel" | "snake";
-            /**
-             * Notation
-             * @default hex
-             * @enum {string}
-             */
-            notation: "hex" | "hex upper" | "digits" | "digits upper" | "rgb" | "decimals" | "per cent" | "hsl" | "hwb" | "oklch" | "lab";
-            /**
-             * Prefix
-             * @default
-             */
-            prefix: string;
-            /**
-             * Dark
-             * @default media
-             * @enum {string}
-             */
-            dark: "media" | "attribute" | "class";
-            /**
-             * Paper
-             * @default A4
-             * @enum {string}
-             */
-            paper: "A4" | "Letter";
         };
         /** DestinationsAnswer */
         DestinationsAnswer: {
@@ -5903,6 +5956,75 @@ export interface operations {
             };
         };
     };
+    handoff_preview_sheet_handoff_sheet_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Content Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     handoff_download_takes__uuid_take_id__versions__int_number__files__string_kind__get: {
         parameters: {
             query?: {
@@ -5917,6 +6039,10 @@ export interface operations {
                 prefix?: string;
                 dark?: "media" | "attribute" | "class";
                 paper?: "A4" | "Letter";
+                page_values?: boolean;
+                page_steps?: boolean;
+                page_grounds?: boolean;
+                page_pairs?: boolean;
             };
             header?: never;
             path: {

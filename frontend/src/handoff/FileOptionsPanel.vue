@@ -14,6 +14,13 @@ const PARTS = [
   { name: 'overlays', label: 'Overlays, where a file holds alpha' },
   { name: 'night', label: 'The night scheme' },
 ] as const
+const PAGES = [
+  { name: 'page_values', label: 'Values in every notation' },
+  { name: 'page_steps', label: 'Tints and shades' },
+  { name: 'page_grounds', label: 'What is set on every ground' },
+  { name: 'page_pairs', label: 'Every pair with its ratio' },
+] as const
+const SHEETS = ['pdf', 'html']
 const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const
 const DARKS = {
   media: 'Where the person wants it',
@@ -98,16 +105,30 @@ function setPrefix(event: Event) {
         @update:model-value="set({ notation: $event })"
       />
     </template>
-    <template v-else-if="format?.kind === 'pdf'">
-      <h3 class="mt-3 text-quiet">Paper</h3>
-      <ChoiceList
-        class="mt-1"
-        label="Paper"
-        align="left"
-        :model-value="options.paper"
-        :options="papers"
-        @update:model-value="set({ paper: $event })"
-      />
+    <template v-else-if="format && SHEETS.includes(format.kind)">
+      <fieldset class="mt-2">
+        <legend class="text-quiet">Behind the first page</legend>
+        <label v-for="one in PAGES" :key="one.name" class="flex min-h-6.5 items-center gap-2">
+          <input
+            type="checkbox"
+            class="accent-ink"
+            :checked="options[one.name]"
+            @change="set({ [one.name]: !options[one.name] })"
+          />
+          {{ one.label }}
+        </label>
+      </fieldset>
+      <template v-if="format.kind === 'pdf'">
+        <h3 class="mt-3 text-quiet">Paper</h3>
+        <ChoiceList
+          class="mt-1"
+          label="Paper"
+          align="left"
+          :model-value="options.paper"
+          :options="papers"
+          @update:model-value="set({ paper: $event })"
+        />
+      </template>
     </template>
     <p v-else class="mt-2 text-quiet">This file always says all there is.</p>
   </section>

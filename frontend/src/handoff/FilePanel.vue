@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { api, given } from '@/api/client'
 import type { FileKind, FileOptions, HandoffVocabulary } from '@/api/types'
 import { useCopy } from '@/ui/useCopy'
+import SheetPreview from './SheetPreview.vue'
 import { useFollowing } from '@/ui/useFollowing'
 import { asKept } from '@/take/scheme'
 import { useBrandStore } from '@/take/brand'
@@ -17,18 +18,21 @@ const brand = useBrandStore()
 const { copyValue, isCopied } = useCopy()
 
 const format = computed(() => props.vocabulary.formats.find((one) => one.kind === kind.value))
+/** The client's sheet is shown as it is printed. */
+const isSheet = computed(() => kind.value === 'pdf' || kind.value === 'html')
+const body = computed(() => {
+  const document = take.document
+  if (!document) return undefined
+  return {
+    document: asKept(document),
+    kind: kind.value,
+    options: { ...props.options },
+    brand: brand.detail?.brand.name ?? 'Brand',
+    take: take.take?.name ?? 'Take',
+  }
+})
 const { answer: preview, problem } = useFollowing(
-  () => {
-    const document = take.document
-    if (!document || !format.value?.is_text) return undefined
-    return {
-      document: asKept(document),
-      kind: kind.value,
-      options: { ...props.options },
-      brand: brand.detail?.brand.name ?? 'Brand',
-      take: take.take?.name ?? 'Take',
-    }
-  },
+  () => (format.value?.is_text && !isSheet.value ? body.value : undefined),
   (body, signal) => given(api.POST('/api/handoff/preview', { body, signal })),
   { wait: 120 },
 )
@@ -59,9 +63,9 @@ const size = computed(() => {
     <div v-if="format" class="flex min-h-0 min-w-0 flex-col">
       <div class="flex items-center gap-2 border-b border-hair px-3 py-2">
         <h2 class="min-w-0 flex-1 truncate text-title">{{ format.name }}</h2>
-        <span v-if="preview" class="text-quiet">{{ size }}</span>
+        <span v-if="preview && !isSheet" class="text-quiet">{{ size }}</span>
         <button
-          v-if="preview && !preview.cut"
+          v-if="preview && !isSheet && !preview.cut"
           type="button"
           class="button"
           @click="copyValue(preview.text, 'whole file')"
@@ -73,8 +77,9 @@ const size = computed(() => {
         </button>
       </div>
       <p v-if="problem" role="alert" class="p-3 font-semibold">{{ problem }}</p>
+      <SheetPreview v-else-if="isSheet && body" :body="body" />
       <pre
-        v-else-if="preview && format.kind !== 'html'"
+        v-else-if="preview"
         class="value min-h-0 flex-1 overflow-auto p-3 text-small"
         tabindex="0"
         :aria-label="`${format.name}, preview`"
@@ -91,11 +96,6 @@ const size = computed(() => {
         >
         <template v-else-if="format.kind === 'png'"
           >A picture of the swatches with their names and values.</template
-        >
-        <template v-else
-          >A sheet for the client: logo, roles with their shares and values{{
-            vocabulary.press ? ', in print too' : ''
-          }}, tints and shades, what is set on what, and every pair with its ratio.</template
         >
       </p>
     </div>

@@ -55,6 +55,10 @@ const options = useLocalStorage<FileOptions>(
     notation: 'hex',
     prefix: '',
     paper: 'A4',
+    page_values: false,
+    page_steps: false,
+    page_grounds: false,
+    page_pairs: false,
   },
   // What was kept before an option was there has no value for it.
   { mergeDefaults: true },

@@ -24,6 +24,7 @@ export function useFollowing<Question, Answer>(
 ) {
   const answer = shallowRef<Answer>()
   const problem = ref('')
+  const isAsking = ref(false)
   const latest = createLatest()
   const shared = isShared ? useQuestion(askAgain) : undefined
 
@@ -31,17 +32,21 @@ export function useFollowing<Question, Answer>(
     if (!keeps || now === undefined) answer.value = undefined
     if (now === undefined) {
       latest.cancel()
+      isAsking.value = false
       problem.value = ''
       shared?.answered()
       return
     }
+    isAsking.value = true
     try {
       const found = await latest.ask((signal) => read(now, signal))
       if (found === undefined) return
       answer.value = found
+      isAsking.value = false
       problem.value = ''
       shared?.answered()
     } catch (reason) {
+      isAsking.value = false
       problem.value = explain(reason)
       shared?.failed(reason)
     }
@@ -59,5 +64,5 @@ export function useFollowing<Question, Answer>(
     paced.drop()
     latest.cancel()
   })
-  return { answer, problem, askAgain }
+  return { answer, problem, isAsking, askAgain }
 }

@@ -10,6 +10,7 @@ KINDS = (
     "css", "scss", "less", "tailwind", "tokens", "modes", "office", "tonada", "json", "csv", "gpl", "svg",
     "png", "html", "pdf", "zip",
 )  # fmt: skip
+PAGES = ("values", "steps", "grounds", "pairs")
 LISTS = ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "gpl", "svg", "office")
 
 
@@ -37,6 +38,10 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
     )
     export.add_argument("--prefix", default="", help="before every name")
     export.add_argument("--paper", choices=("A4", "Letter"), default="A4", help="of the PDF sheet")
+    export.add_argument(
+        "--pages", nargs="*", choices=PAGES, default=[], metavar="PAGE",
+        help=f"behind the first page of the sheet: {', '.join(PAGES)}",
+    )  # fmt: skip
     export.set_defaults(run=_export)
 
     recolour = commands.add_parser("recolour", help="a stylesheet in the colours of a take")
@@ -57,7 +62,7 @@ def _convert(parsed: argparse.Namespace) -> int:
 def _export(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.sheet import Options
     from tonada.document.own_file import read_own
-    from tonada.handoff.client_sheet import ExportHeader
+    from tonada.handoff.client_sheet import ExportHeader, SheetPages
     from tonada.handoff.files import Handoff, make_file
     from tonada.handoff.press_profile import usual_press
 
@@ -72,8 +77,9 @@ def _export(parsed: argparse.Namespace) -> int:
         prefix=parsed.prefix,
         dark=parsed.dark,
     )
+    pages = SheetPages(**dict.fromkeys(parsed.pages, True))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
-    content = make_file(Handoff(take, head, usual_press(), options, parsed.paper), parsed.to)
+    content = make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to)
     if parsed.out:
         parsed.out.write_bytes(content)
     else:

@@ -1,4 +1,7 @@
-"""The sheet for the client: one page of HTML that prints well, and a tagged PDF made from it."""
+"""The sheet for the client: HTML that prints well, and a tagged PDF made from it.
+
+One page, composed of the colours; more for those who ask.
+"""
 
 from __future__ import annotations
 
@@ -10,7 +13,7 @@ from functools import lru_cache
 from importlib.resources import files
 from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
-from jinja2 import Environment, PackageLoader, select_autoescape
+from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
 from PIL import ImageFile
 
 from tonada.core.color.contrast import rounded_down
@@ -22,6 +25,7 @@ from tonada.core.proof.grounds import grounds_of
 from tonada.core.roles.ramp_rows import rows_of
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take
+from tonada.handoff.sheet_front import front_of
 
 if TYPE_CHECKING:
     from weasyprint import CSS
@@ -31,7 +35,7 @@ Paper: TypeAlias = Literal["A4", "Letter"]
 PAPERS: Final[tuple[Paper, ...]] = ("A4", "Letter")
 # In millimetres, as the page of the template has them.
 _PAPER_WIDTHS: Final[dict[Paper, float]] = {"A4": 210.0, "Letter": 215.9}
-_MARGIN: Final = 15.0
+_MARGIN: Final = 12.0
 # How wide a letter of the monospaced face is, in its size.
 _ADVANCE: Final = 0.6
 _FEW_STEPS: Final = 14
@@ -47,25 +51,51 @@ _TOLD: Final = (Element.HEADING, Element.TEXT, Element.QUIET, Element.LINK, Elem
 
 @dataclass(frozen=True, slots=True)
 class ExportHeader:
-    """brand and take: names. origin: the version and its address. logo: a PNG, or None."""
+    """brand and take: names. origin: of the files that developers read, the version and its address.
+
+    version: for the client, without an address, such as “version 4, 26 November 2026”. logo: a PNG, or None.
+    """
 
     brand: str
     take: str
     origin: str
     logo: bytes | None = None
+    version: str = ""
 
 
-def html_sheet(take: Take, head: ExportHeader, press: Press | None) -> str:
+@dataclass(frozen=True, slots=True)
+class SheetPages:
+    """What stands behind the first page: values in every notation, tints and shades, what every ground
+    uses, and all pairs; with the night wherever there is one."""
+
+    values: bool = False
+    steps: bool = False
+    grounds: bool = False
+    pairs: bool = False
+
+
+FIRST_PAGE: Final = SheetPages()
+ALL_PAGES: Final = SheetPages(values=True, steps=True, grounds=True, pairs=True)
+
+
+def html_sheet(take: Take, head: ExportHeader, press: Press | None, pages: SheetPages = FIRST_PAGE) -> str:
     """Return one file of HTML with everything in it: fonts, logo, style. It works without a network."""
-    return _page(take, head, press, paper="A4")
+    return _page(take, head, press, pages, paper="A4")
 
 
-def pdf_sheet(take: Take, head: ExportHeader, press: Press | None, paper: Paper = "A4") -> bytes:
+def pdf_sheet(
+    take: Take,
+    head: ExportHeader,
+    press: Press | None,
+    paper: Paper = "A4",
+    pages: SheetPages = FIRST_PAGE,
+) -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
     weasyprint = _weasyprint()
     # Nothing is fetched but what is in the page itself.
     fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
-    page = weasyprint.HTML(string=_page(take, head, press, paper=paper, embeds=False), url_fetcher=fetcher)
+    text = _page(take, head, press, pages, paper=paper, embeds=False)
+    page = weasyprint.HTML(string=text, url_fetcher=fetcher)
     faces, configuration = _fonts()
     made = page.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
     return bytes(made or b"")
@@ -106,7 +136,10 @@ atexit.register(_fonts.cache_clear)
 @lru_cache(maxsize=1)
 def _environment() -> Environment:
     made = Environment(
-        loader=PackageLoader("tonada.handoff"), autoescape=select_autoescape(), trim_blocks=True
+        loader=PackageLoader("tonada.handoff"),
+        autoescape=select_autoescape(),
+        trim_blocks=True,
+        undefined=StrictUndefined,
     )
     made.filters["css_text"] = _css_text
     return made
@@ -125,9 +158,18 @@ def _font_faces() -> tuple[tuple[str, int, str], ...]:
     )
 
 
-def _page(take: Take, head: ExportHeader, press: Press | None, *, paper: Paper, embeds: bool = True) -> str:
+def _page(
+    take: Take,
+    head: ExportHeader,
+    press: Press | None,
+    pages: SheetPages,
+    *,
+    paper: Paper,
+    embeds: bool = True,
+) -> str:
+    take = take if take.scheme == "day" else take.turned()
     evaluation = evaluate(take)
-    night = take.turned() if take.other is not None else None
+    night = evaluate(take.turned()) if take.other is not None else None
     logo = base64.b64encode(head.logo).decode() if head.logo else None
     return (
         _environment()
@@ -138,12 +180,16 @@ def _page(take: Take, head: ExportHeader, press: Press | None, *, paper: Paper, 
             paper=paper,
             faces=_font_faces() if embeds else (),
             press=press.name if press else None,
-            cells=_cells(evaluation, press),
-            night=_cells(evaluate(night), press) if night else [],
-            rows=_rows(take, paper),
-            pairs=evaluation.pairs,
+            front=front_of(take, evaluation, press),
+            pages=pages,
+            cells=_cells(evaluation, press) if pages.values else [],
+            night_cells=_cells(night, press) if pages.values and night else [],
+            rows=_rows(take, paper) if pages.steps else [],
+            pairs=evaluation.pairs if pages.pairs else (),
+            night_pairs=night.pairs if pages.pairs and night else (),
             level=take.level,
-            grounds=_grounds(take),
+            grounds=_grounds(take) if pages.grounds else [],
+            night_grounds=_grounds(take.turned()) if pages.grounds and night else [],
             cut=rounded_down,
         )
     )
@@ -157,15 +203,12 @@ def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:
         cells.append(
             {
                 "name": cell.role_names or cell.name,
-                "called": cell.name,
                 "share": cell.share,
-                "start": sum(one["share"] for one in cells),
                 "hex": cell.hex,
                 "rgb": written(cell.hex, "decimals"),
                 "hsl": written(cell.hex, "hsl"),
                 "cmyk": printed.text if printed else None,
                 "in_gamut": printed.in_gamut if printed else True,
-                "label": "#ffffff" if cell.better_label == "white" else "#000000",
             }
         )
     return cells

@@ -18,7 +18,16 @@ from tonada.core.formats.sheet import USUAL_OPTIONS, Options, sheet_of
 from tonada.core.formats.tokens_writing import write_tokens
 from tonada.core.take.take import Take
 from tonada.document.own_file import write_own
-from tonada.handoff.client_sheet import FONTS, ExportHeader, Paper, html_sheet, pdf_sheet
+from tonada.handoff.client_sheet import (
+    ALL_PAGES,
+    FIRST_PAGE,
+    FONTS,
+    ExportHeader,
+    Paper,
+    SheetPages,
+    html_sheet,
+    pdf_sheet,
+)
 
 FileKind: TypeAlias = Literal[
     "css",
@@ -95,6 +104,7 @@ class Handoff:
     press: Press | None = None
     options: Options = USUAL_OPTIONS
     paper: Paper = "A4"
+    pages: SheetPages = FIRST_PAGE
 
 
 def make_file(handoff: Handoff, kind: FileKind) -> bytes:
@@ -106,7 +116,7 @@ def make_file(handoff: Handoff, kind: FileKind) -> bytes:
     if kind == "png":
         return _png(_text(handoff, "svg"))
     if kind == "pdf":
-        return pdf_sheet(handoff.take, handoff.head, handoff.press, handoff.paper)
+        return pdf_sheet(handoff.take, handoff.head, handoff.press, handoff.paper, handoff.pages)
     return _text(handoff, kind).encode()
 
 
@@ -121,7 +131,7 @@ def _text(handoff: Handoff, kind: FileKind) -> str:
     if kind == "tonada":
         return write_own(take, f"{head.brand}, {head.take}", head.origin)
     if kind == "html":
-        return html_sheet(take, head, handoff.press)
+        return html_sheet(take, head, handoff.press, handoff.pages)
     text_format = TEXT_FORMATS.get(kind)
     if text_format is None:
         raise InputError(f"A file is one of: {', '.join(FILE_FORMATS)}.", field="kind")
@@ -162,7 +172,7 @@ def _archive(handoff: Handoff) -> bytes:
         # Files of the archive say all there is; a picture of hundreds of swatches is of no use.
         all_of_it = kind != "png"
         options = replace(handoff.options, steps=all_of_it, grounds=all_of_it, night=True)
-        files[file_name(handoff, kind)] = make_file(replace(handoff, options=options), kind)
+        files[file_name(handoff, kind)] = make_file(replace(handoff, options=options, pages=ALL_PAGES), kind)
     return _zipped(files)
 
 

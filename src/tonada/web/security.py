@@ -43,6 +43,8 @@ _FORM_BYTES: Final = 64 * 1024
 UPLOAD_ENDPOINTS: Final = frozenset(("sources.create_source",))
 
 UPLOADS_PER_MINUTE: Final = "60 per minute"
+# A sheet is set in half a second of the processor, and again whenever a tick is set.
+SHEETS_PER_MINUTE: Final = "120 per minute"
 # A studio's people share an address; one person alone gets a fifth of it.
 REQUESTS_OF_A_PERSON: Final = "1200 per minute"
 REQUESTS_OF_AN_ADDRESS: Final = "6000 per minute"

@@ -18,7 +18,7 @@ from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose
 from tonada.core.handoff.written import Undecided
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
-from tonada.handoff.client_sheet import PAPERS, Paper
+from tonada.handoff.client_sheet import PAPERS, Paper, SheetPages
 from tonada.handoff.files import FILE_FORMATS, FileKind
 from tonada.store.destinations import DestinationRow
 
@@ -39,6 +39,13 @@ class OptionsModel(Model):
     prefix: Annotated[str, Line, StringConstraints(max_length=20)] = ""
     dark: Dark = "media"
     paper: Paper = "A4"
+    page_values: bool = False
+    page_steps: bool = False
+    page_grounds: bool = False
+    page_pairs: bool = False
+
+    def to_pages(self) -> SheetPages:
+        return SheetPages(self.page_values, self.page_steps, self.page_grounds, self.page_pairs)
 
     def to_options(self) -> Options:
         return Options(**{name: getattr(self, name) for name in Options.__dataclass_fields__})
@@ -64,6 +71,16 @@ class PreviewAnswer(Model):
     text: str
     size: int
     cut: bool
+
+
+class SheetAnswer(Model):
+    """The pages of the client's sheet as pictures (data addresses), and how many it has. size: bytes."""
+
+    model_config = ConfigDict(from_attributes=True, frozen=True)
+
+    pages: tuple[str, ...]
+    count: int
+    size: int
 
 
 class FormatAnswer(Model):

@@ -9,9 +9,10 @@ from flask import Response, request
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
-from tonada.handoff.client_sheet import ExportHeader
+from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, file_name, make_file
 from tonada.handoff.press_profile import usual_press
+from tonada.handoff.sheet_preview import preview_of
 from tonada.store import brands, handoffs, sources, takes, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
@@ -25,11 +26,12 @@ from tonada.web.handoff.models import (
     OptionsModel,
     PreviewAnswer,
     PreviewBody,
+    SheetAnswer,
     ValueAnswer,
     ValuesAnswer,
     ValuesBody,
 )
-from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
+from tonada.web.security import SHEETS_PER_MINUTE, UPLOADS_PER_MINUTE, csrf, limiter
 from tonada.web.takes.views import VersionPath
 
 api = blueprint("handoff")
@@ -54,8 +56,10 @@ def write_values(body: ValuesBody) -> Response:
 
 @computed.post("/handoff/preview", responses={200: PreviewAnswer}, summary="A file of text as it would be")
 def preview(body: PreviewBody) -> Response:
-    head = ExportHeader(body.brand, body.take, "not a version yet")
-    handoff = Handoff(body.document.to_take(), head, usual_press(), body.options.to_options())
+    head = ExportHeader(body.brand, body.take, "not a version yet", version="not a version yet")
+    handoff = Handoff(
+        body.document.to_take(), head, usual_press(), body.options.to_options(), pages=body.options.to_pages()
+    )
     text = make_file(handoff, body.kind).decode() if FILE_FORMATS[body.kind].is_text else ""
     return answer(
         PreviewAnswer(
@@ -64,6 +68,19 @@ def preview(body: PreviewBody) -> Response:
             cut=len(text) > PREVIEW_CHARACTERS,
         )
     )
+
+
+@api.post(
+    "/handoff/sheet", responses={200: SheetAnswer}, summary="The client's sheet as it would be, as pictures"
+)
+@limiter.limit(SHEETS_PER_MINUTE)
+def preview_sheet(body: PreviewBody) -> Response:
+    take = body.document.to_take()
+    with workspace_connection() as (connection, workspace):
+        logo = _logo(connection, workspace, take)
+    head = ExportHeader(body.brand, body.take, "", logo, "not a version yet")
+    made = pdf_sheet(take, head, usual_press(), body.options.paper, body.options.to_pages())
+    return answer(SheetAnswer.model_validate(preview_of(made)))
 
 
 @api.get(
@@ -79,8 +96,9 @@ def download(path: FilePath, query: OptionsModel) -> Response:
         take = TakeDocument.model_validate(version.document).to_take()
         logo = _logo(connection, workspace, take)
     address = f"{request.host_url}brands/{brand.id}/takes/{path.take_id}/versions/{path.number}"
-    head = ExportHeader(brand.name, name, f"version {path.number}, {address}", logo)
-    handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper)
+    dated = f"version {path.number}, {version.created_at:%-d %B %Y}"
+    head = ExportHeader(brand.name, name, f"version {path.number}, {address}", logo, dated)
+    handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper, query.to_pages())
     file = file_name(handoff, path.kind)
     return Response(
         make_file(handoff, path.kind),

@@ -1,0 +1,201 @@
+"""The first page of the client's sheet: the colours at their sizes and at their work."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from typing import Final
+
+from tonada.core.color.contrast import ratio_between, rounded_down
+from tonada.core.color.press import Press
+from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, TEXTS, Level
+from tonada.core.color.writing import written
+from tonada.core.pairs.evaluation import Cell, Evaluation, PairFigures
+from tonada.core.proof.grounds import Ground, grounds_of
+from tonada.core.take.proof_settings import Element, TextStyle
+from tonada.core.take.take import Role, Take
+
+# What the page is made of; the rest of the palette stands in a row below.
+LEFT: Final = (Role.PAPER, Role.MIST)
+RIGHT: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
+# An area is never so small that its values have no room, nor so large that the others have none.
+WIDTHS: Final = (0.42, 0.63)
+HEIGHTS_LEFT: Final = (0.6, 0.8)
+HEIGHTS_RIGHT: Final = (0.48, 0.6)
+WIDTHS_RIGHT: Final = (0.48, 0.52)
+MOST_OTHERS: Final = 14
+ONE_ROW: Final = 7
+MOST_PAIRS: Final = 8
+_HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
+_TEXTS: Final[Mapping[TextStyle, str]] = {"text": "text", "small": "small", "label": "buttons"}
+# What text of any size, and what large text needs; level A asks nothing, and is told what AA asks.
+ALL_TEXT: Final[Mapping[Level, float]] = {"A": TEXT_RATIO, "AA": TEXT_RATIO, "AAA": ENHANCED_RATIO}
+LARGE_TEXT: Final[Mapping[Level, float]] = {"A": LARGE_RATIO, "AA": LARGE_RATIO, "AAA": TEXT_RATIO}
+
+
+@dataclass(frozen=True, slots=True)
+class Values:
+    """A colour with its values, and the colour that they are written in on it."""
+
+    name: str
+    hex: Hex
+    rgb: str
+    cmyk: str | None
+    in_gamut: bool
+    label: Hex
+
+
+@dataclass(frozen=True, slots=True)
+class Area:
+    """A field of the composition. left, top, width, height: in per cents of it. uses: what stands on it,
+    by element; empty where nothing is set on the colour."""
+
+    values: Values
+    left: float
+    top: float
+    width: float
+    height: float
+    uses: Mapping[str, Hex]
+
+
+@dataclass(frozen=True, slots=True)
+class Shown:
+    """A pair as a tile. good_for: what text may be set so. ratio: cut to two decimals."""
+
+    text: str
+    ground: str
+    text_hex: Hex
+    ground_hex: Hex
+    good_for: str
+    ratio: str
+
+
+@dataclass(frozen=True, slots=True)
+class Front:
+    """shares: a sentence. letters: the faces of headings and of text, each with its sizes.
+
+    columns: of the other colours, so that no row has a single one.
+    """
+
+    areas: tuple[Area, ...]
+    others: tuple[Values, ...]
+    pairs: tuple[Shown, ...]
+    letters: tuple[tuple[str, str], ...]
+    shares: str
+
+    @property
+    def columns(self) -> int:
+        return len(self.others) if len(self.others) <= ONE_ROW else -(-len(self.others) // 2)
+
+    @property
+    def beyond_print(self) -> bool:
+        """Whether a press can't show one of the colours."""
+        return not all(one.in_gamut for one in (*(area.values for area in self.areas), *self.others))
+
+
+def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
+    """Return the first page of a take, the scheme in front."""
+    areas = tuple(_areas(take, evaluation, press))
+    composed = {area.values.hex for area in areas}
+    others = [cell for cell in evaluation.measure if cell.hex not in composed][:MOST_OTHERS]
+    return Front(
+        areas=areas,
+        others=tuple(_values(take, cell.role_names or cell.name, cell.hex, press) for cell in others),
+        pairs=tuple(_pairs(evaluation.pairs, take.level)),
+        letters=_letters(take),
+        shares=_shares(evaluation.measure),
+    )
+
+
+def _values(take: Take, name: str, value: Hex, press: Press | None) -> Values:
+    printed = press.printed(value) if press else None
+    texts = [take.hex_of(role) for role in (Role.INK, Role.PAPER) if take.has_role(role)]
+    label = max(texts or ["#000000", "#ffffff"], key=lambda one: ratio_between(one, value))
+    if ratio_between(label, value) < TEXT_RATIO:
+        label = max(("#000000", "#ffffff"), key=lambda one: ratio_between(one, value))
+    return Values(
+        name,
+        value,
+        written(value, "decimals"),
+        printed.text if printed else None,
+        printed.in_gamut if printed else True,
+        label,
+    )
+
+
+def _areas(take: Take, evaluation: Evaluation, press: Press | None) -> Iterator[Area]:
+    """Yield the fields: the grounds of the page on the left, what leads and calls on the right."""
+    shares = {role: cell.share for cell in evaluation.measure for role in cell.roles}
+    there = [role for role in (*LEFT, *RIGHT) if take.has_role(role)]
+    grounds = {ground.key: ground for ground in grounds_of(take)}
+
+    def area(role: Role, left: float, top: float, width: float, height: float) -> Area:
+        values = _values(take, take.display_name(role), take.hex_of(role), press)
+        uses = _uses(grounds[role]) if role in grounds else {}
+        return Area(values, 100 * left, 100 * top, 100 * width, 100 * height, uses)
+
+    left = [role for role in LEFT if role in there]
+    right = [role for role in RIGHT if role in there]
+    width = _part(left, right, shares, WIDTHS)
+    if left:
+        tall = _part(left[:1], left[1:], shares, HEIGHTS_LEFT)
+        yield area(left[0], 0, 0, width, tall)
+        if left[1:]:
+            yield area(left[1], 0, tall, width, 1 - tall)
+    if right:
+        tall = _part(right[:1], right[1:], shares, HEIGHTS_RIGHT)
+        yield area(right[0], width, 0, 1 - width, tall)
+        first = _part(right[1:2], right[2:], shares, WIDTHS_RIGHT) * (1 - width)
+        if right[1:]:
+            yield area(right[1], width, tall, first, 1 - tall)
+        if right[2:]:
+            yield area(right[2], width + first, tall, 1 - width - first, 1 - tall)
+
+
+def _part(
+    one: Sequence[Role], other: Sequence[Role], shares: Mapping[str, float], limits: tuple[float, float]
+) -> float:
+    """Return how much of two groups the first takes, by their shares of the page, within limits."""
+    if not one or not other:
+        return 1.0 if one else 0.0
+    own, rest = (sum(shares.get(role, 0.0) for role in group) for group in (one, other))
+    return min(limits[1], max(limits[0], own / (own + rest) if own + rest else 0.5))
+
+
+def _uses(ground: Ground) -> dict[str, Hex]:
+    """Return the colour of each element that is shown, and of the button's face."""
+    found = {one.element.value: one.hex for one in ground.elements}
+    face = next((one.over for one in ground.elements if one.element == Element.LABEL), ground.hex)
+    return {name.replace(" ", "_"): value for name, value in found.items()} | {"face": face}
+
+
+def _pairs(pairs: Sequence[PairFigures], level: Level) -> Iterator[Shown]:
+    """Yield pairs of text that pass, those that carry all text first, no two alike."""
+    texts = [one for one in pairs if one.usage in TEXTS and not one.exempt]
+    wanted = [one for one in texts if one.ratio >= LARGE_TEXT[level]]
+    wanted.sort(key=lambda one: one.ratio < ALL_TEXT[level])
+    seen: set[tuple[Hex, Hex]] = set()
+    for one in wanted:
+        if (one.text_hex, one.ground_hex) in seen or len(seen) >= MOST_PAIRS:
+            continue
+        seen.add((one.text_hex, one.ground_hex))
+        good_for = "all text" if one.ratio >= ALL_TEXT[level] else "large text only"
+        ratio = rounded_down(one.ratio)
+        yield Shown(one.text_name, one.ground_name, one.text_hex, one.ground_hex, good_for, ratio)
+
+
+def _letters(take: Take) -> tuple[tuple[str, str], ...]:
+    """Return the faces with the sizes in pixels that each is set in."""
+    proof = take.proof
+    headings = " · ".join(f"{proof.size_of(style).size:g}" for style in _HEADINGS)
+    texts = ", ".join(f"{name} {proof.size_of(style).size:g}" for style, name in _TEXTS.items())
+    return (proof.heading_face, f"headings {headings}"), (proof.text_face, texts)
+
+
+def _shares(measure: Sequence[Cell]) -> str:
+    """Return the shares of the page in a sentence, those under one in a hundred left out."""
+    named = [(cell.role_names or cell.name, round(100 * cell.share)) for cell in measure]
+    named.sort(key=lambda one: -one[1])
+    told = [f"{name.split(',')[0]} {share}\N{NO-BREAK SPACE}%" for name, share in named if share >= 1]
+    return f"Of the page: {', '.join(told)}." if told else ""

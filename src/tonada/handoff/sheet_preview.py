@@ -1,0 +1,44 @@
+"""What the client's sheet looks like: the pages of the PDF itself, drawn as pictures."""
+
+from __future__ import annotations
+
+import base64
+import io
+from dataclasses import dataclass
+from threading import Lock
+from typing import Final
+
+import pypdfium2
+
+# Dots for each point of the page: sharp at the size of the preview.
+SCALE: Final = 1.6
+MOST_PAGES: Final = 12
+# PDFium is not made for several threads of one process.
+_ONE_AT_A_TIME: Final = Lock()
+
+
+@dataclass(frozen=True, slots=True)
+class Preview:
+    """pages: PNG as data addresses, at most MOST_PAGES. count: how many the PDF has. size: its bytes."""
+
+    pages: tuple[str, ...]
+    count: int
+    size: int
+
+
+def preview_of(pdf: bytes) -> Preview:
+    """Return the pages of a PDF that was made here."""
+    with _ONE_AT_A_TIME:
+        document = pypdfium2.PdfDocument(pdf)
+        try:
+            count = len(document)
+            pages = tuple(_drawn(document[number]) for number in range(min(count, MOST_PAGES)))
+        finally:
+            document.close()
+    return Preview(pages, count, len(pdf))
+
+
+def _drawn(page: pypdfium2.PdfPage) -> str:
+    made = io.BytesIO()
+    page.render(scale=SCALE).to_pil().save(made, "PNG")
+    return f"data:image/png;base64,{base64.b64encode(made.getvalue()).decode()}"
