@@ -19,6 +19,7 @@ from PIL import ImageFile
 from tonada.core.color.contrast import rounded_down
 from tonada.core.color.press import Press
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import TEXTS
 from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Evaluation, evaluate
 from tonada.core.proof.grounds import grounds_of
@@ -191,6 +192,7 @@ def _page(
             grounds=_grounds(take) if pages.grounds else [],
             night_grounds=_grounds(take.turned()) if pages.grounds and night else [],
             cut=rounded_down,
+            texts=TEXTS,
         )
     )
 

@@ -61,7 +61,10 @@ class Area:
 
 @dataclass(frozen=True, slots=True)
 class Shown:
-    """A pair as a tile. good_for: what text may be set so. ratio: cut to two decimals."""
+    """A pair as a tile. good_for: what text may be set so. ratio: cut to two decimals.
+
+    small_hex: what the small words beneath are written in, the text's colour where it carries them.
+    """
 
     text: str
     ground: str
@@ -69,6 +72,7 @@ class Shown:
     ground_hex: Hex
     good_for: str
     ratio: str
+    small_hex: Hex
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +106,7 @@ def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
     return Front(
         areas=areas,
         others=tuple(_values(take, cell.role_names or cell.name, cell.hex, press) for cell in others),
-        pairs=tuple(_pairs(evaluation.pairs, take.level)),
+        pairs=tuple(_pairs(take, evaluation.pairs)),
         letters=_letters(take),
         shares=_shares(evaluation.measure),
     )
@@ -110,18 +114,21 @@ def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
 
 def _values(take: Take, name: str, value: Hex, press: Press | None) -> Values:
     printed = press.printed(value) if press else None
-    texts = [take.hex_of(role) for role in (Role.INK, Role.PAPER) if take.has_role(role)]
-    label = max(texts or ["#000000", "#ffffff"], key=lambda one: ratio_between(one, value))
-    if ratio_between(label, value) < TEXT_RATIO:
-        label = max(("#000000", "#ffffff"), key=lambda one: ratio_between(one, value))
     return Values(
         name,
         value,
         written(value, "decimals"),
         printed.text if printed else None,
         printed.in_gamut if printed else True,
-        label,
+        _label_on(take, value),
     )
+
+
+def _label_on(take: Take, value: Hex) -> Hex:
+    """Return what can be read on a colour: Ink or Paper, else black or white."""
+    own = [take.hex_of(role) for role in (Role.INK, Role.PAPER) if take.has_role(role)]
+    readable = [one for one in own if ratio_between(one, value) >= TEXT_RATIO]
+    return max(readable or ("#000000", "#ffffff"), key=lambda one: ratio_between(one, value))
 
 
 def _areas(take: Take, evaluation: Evaluation, press: Press | None) -> Iterator[Area]:
@@ -170,19 +177,27 @@ def _uses(ground: Ground) -> dict[str, Hex]:
     return {name.replace(" ", "_"): value for name, value in found.items()} | {"face": face}
 
 
-def _pairs(pairs: Sequence[PairFigures], level: Level) -> Iterator[Shown]:
+def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
     """Yield pairs of text that pass, those that carry all text first, no two alike."""
     texts = [one for one in pairs if one.usage in TEXTS and not one.exempt]
-    wanted = [one for one in texts if one.ratio >= LARGE_TEXT[level]]
-    wanted.sort(key=lambda one: one.ratio < ALL_TEXT[level])
+    wanted = [one for one in texts if one.ratio >= LARGE_TEXT[take.level]]
+    wanted.sort(key=lambda one: one.ratio < ALL_TEXT[take.level])
     seen: set[tuple[Hex, Hex]] = set()
     for one in wanted:
         if (one.text_hex, one.ground_hex) in seen or len(seen) >= MOST_PAIRS:
             continue
         seen.add((one.text_hex, one.ground_hex))
-        good_for = "all text" if one.ratio >= ALL_TEXT[level] else "large text only"
-        ratio = rounded_down(one.ratio)
-        yield Shown(one.text_name, one.ground_name, one.text_hex, one.ground_hex, good_for, ratio)
+        good_for = "all text" if one.ratio >= ALL_TEXT[take.level] else "large text only"
+        small = one.text_hex if one.ratio >= TEXT_RATIO else _label_on(take, one.ground_hex)
+        yield Shown(
+            text=one.text_name,
+            ground=one.ground_name,
+            text_hex=one.text_hex,
+            ground_hex=one.ground_hex,
+            good_for=good_for,
+            ratio=rounded_down(one.ratio),
+            small_hex=small,
+        )
 
 
 def _letters(take: Take) -> tuple[tuple[str, str], ...]:
