@@ -2,16 +2,21 @@
 
 from __future__ import annotations
 
+import json
+import re
 from collections.abc import Iterator
+from functools import cache
 from pathlib import Path
 from typing import Any
 
 import pytest
 from flask import Flask
 from flask.testing import FlaskClient
+from werkzeug.exceptions import HTTPException
 from werkzeug.test import TestResponse
 
 from tonada.web.app import create_app
+from tonada.web.frontend import DESCRIPTION
 from tonada.web.settings import Settings
 
 
@@ -34,7 +39,37 @@ class Client(FlaskClient):
         if self.token:
             headers = dict(kwargs.pop("headers", None) or {})
             kwargs["headers"] = {"X-CSRF-Token": self.token, **headers}
-        return super().open(*args, **kwargs)
+        answer = super().open(*args, **kwargs)
+        check_described(self.application, answer)
+        return answer
+
+
+@cache
+def described() -> dict[str, Any]:
+    """Return the document that is served."""
+    document: dict[str, Any] = json.loads(DESCRIPTION.read_text(encoding="utf-8"))
+    return document
+
+
+def check_described(app: Flask, answer: TestResponse) -> None:
+    """Hold an answer of the API to the document: its status, its media type, its headers."""
+    path, method = answer.request.path, answer.request.method
+    if not path.startswith("/api/") or path == "/api/openapi.json":
+        return
+    try:
+        rule, _ = app.url_map.bind("localhost").match(path, method, return_rule=True)
+    except HTTPException:
+        return
+    documented = described()["paths"].get(re.sub(r"<(?:\w+:)?(\w+)>", r"{\1}", rule.rule), {})
+    known = documented.get("get" if method == "HEAD" else method.lower())
+    if known is None:
+        return  # a page of the front end: nothing of the API is there
+    assert str(answer.status_code) in known["responses"], (method, path, answer.status_code)
+    said = known["responses"][str(answer.status_code)]
+    if answer.data:
+        assert answer.mimetype in said["content"], (method, path, answer.status_code, answer.mimetype)
+    for name in said.get("headers", {}):
+        assert name in answer.headers, (method, path, answer.status_code, name)
 
 
 @pytest.fixture

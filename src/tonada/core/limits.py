@@ -61,5 +61,7 @@ MAX_NAME_LENGTH: Final = 80
 MAX_REASON_LENGTH: Final = 300
 MAX_FOUND_COLORS: Final = 12
 
+# Of a column of integers.
+LARGEST_INTEGER: Final = 2**31 - 1
 # Longer than the document of a take with everything above at its limit.
 MAX_JSON_BYTES: Final = 512 * 1024

@@ -7,11 +7,18 @@ from wsgiref.headers import Headers
 
 from flask import Flask, Response, send_from_directory
 from werkzeug.exceptions import NotFound
+from werkzeug.routing import PathConverter
 from whitenoise import WhiteNoise
 
 # Files of the build that are served as they are, beside the assets.
 PLAIN_FILES = ("favicon.svg", "third-party-notices.txt")
 DESCRIPTION = Path(__file__).with_name("openapi.json")
+
+
+class ViewConverter(PathConverter):
+    """An address of a view: any but those of the API and of files, which are there or are not."""
+
+    regex = r"(?!(?:api|assets)(?:/|$))[^/].*?"
 
 
 def register(app: Flask, folder: Path) -> None:
@@ -21,7 +28,8 @@ def register(app: Flask, folder: Path) -> None:
     app.add_url_rule("/api/openapi.json", "description", _description)
     app.add_url_rule("/api/docs", "docs", lambda: _page(folder, "docs.html"))
     app.add_url_rule("/", "page", lambda: _page(folder))
-    app.add_url_rule("/<path:view>", "view", lambda view: _view(folder, view))
+    app.url_map.converters["view"] = ViewConverter
+    app.add_url_rule("/<view:view>", "view", lambda view: _view(folder, view))
 
 
 def _description() -> Response:
@@ -47,8 +55,6 @@ def _add_headers(headers: Headers, _path: str, _url: str) -> None:
 
 def _view(folder: Path, view: str) -> Response:
     """Give the page for an address of a view; its router does the rest."""
-    if view.startswith(("api/", "assets/")):
-        raise NotFound("There is nothing at this address.")
     if view in PLAIN_FILES and (folder / view).is_file():
         return send_from_directory(folder, view)
     return _page(folder)

@@ -1,17 +1,50 @@
-"""Prints the OpenAPI document: `python -m tonada.web.openapi`. The front end's types are made from it."""
+"""Prints the OpenAPI document: `python -m tonada.web.openapi`. The front end's types are made from it.
+
+What the views say of themselves is completed here: everything that may answer instead (problems,
+RFC 9457), files, and what a change has to send. A test holds every answer of the tests to it.
+"""
 
 from __future__ import annotations
 
 import json
 import os
+import re
 from pathlib import Path
-from typing import Any
+from typing import Any, Final, TypeAlias
 
-# Python 3.13 calls them otherwise than 3.11. Source: RFC 9110, 15.5.14 and 15.5.21.
-_NAMES = {"413": "Content Too Large", "422": "Unprocessable Content"}
+Node: TypeAlias = dict[str, Any]
+
+PROBLEM_TYPE: Final = "application/problem+json"
+_CHANGES: Final = ("post", "put", "patch", "delete")
+# Source: RFC 9110, 15.5.14 and 15.5.21; Python 3.13 calls them otherwise than 3.11.
+_NAMES: Final = {
+    "400": "Bad Request", "403": "Forbidden", "404": "Not Found", "405": "Method Not Allowed",
+    "409": "Conflict", "410": "Gone", "413": "Content Too Large", "415": "Unsupported Media Type",
+    "422": "Unprocessable Content", "429": "Too Many Requests", "500": "Internal Server Error",
+    "503": "Service Unavailable",
+}  # fmt: skip
+_RETRY: Final[Node] = {
+    "Retry-After": {"description": "Seconds to wait", "schema": {"type": "integer", "minimum": 1}}
+}
+_ATTACHMENT: Final[Node] = {
+    "Content-Disposition": {"description": "The file's name", "schema": {"type": "string"}}
+}
+_VALIDATOR: Final[Node] = {"ETag": {"description": "Its state", "schema": {"type": "string"}}}
+_BINARY: Final[Node] = {"schema": {"type": "string", "format": "binary"}}
+_SESSION: Final[Node] = {"type": "apiKey", "in": "cookie", "name": "tonada"}
+_TOKEN: Final[Node] = {
+    "type": "apiKey",
+    "in": "header",
+    "name": "X-CSRF-Token",
+    "description": "csrf_token of GET /api/session, with the cookie that came with it",
+}
+_ABOUT: Final = (
+    "Everything that the pages do. A script asks GET /api/session once and sends its cookie and its token "
+    "with every change: docs/examples/from_logo_to_palette.py. Errors are problem documents (RFC 9457)."
+)
 
 
-def openapi_document() -> dict[str, Any]:
+def openapi_document() -> Node:
     """Return the OpenAPI document of the application; no database is needed.
 
     To be called in a process that has not imported the application yet: it describes itself only then.
@@ -21,12 +54,78 @@ def openapi_document() -> dict[str, Any]:
     from tonada.web.settings import Settings
 
     app = create_app(Settings("postgresql://nowhere", "only for the document, no session", Path()))
-    document: dict[str, Any] = app.api_doc
-    for path in document["paths"].values():
-        for operation in path.values():
-            for status, answer in operation.get("responses", {}).items():
-                answer["description"] = _NAMES.get(status, answer["description"])
+    document: Node = app.api_doc
+    document["info"]["description"] = _ABOUT
+    document["components"]["securitySchemes"] = {"session": _SESSION, "token": _TOKEN}
+    blueprints = _blueprints(app)
+    for path, methods in document["paths"].items():
+        for method, operation in methods.items():
+            name = blueprints[path, method]
+            operation["tags"] = [name.removesuffix("_computed")]
+            _complete(path, method, operation, needs_token=method in _CHANGES and not _is_exempt(name))
+    operations = [one for methods in document["paths"].values() for one in methods.values()]
+    document["tags"] = [{"name": tag} for tag in sorted({one["tags"][0] for one in operations})]
     return document
+
+
+def _blueprints(app: Any) -> dict[tuple[str, str], str]:
+    """Return the blueprint of each path and method."""
+    found = {}
+    for rule in app.url_map.iter_rules():
+        path = re.sub(r"<(?:\w+:)?(\w+)>", r"{\1}", rule.rule)
+        for method in rule.methods or ():
+            found[path, method.lower()] = rule.endpoint.partition(".")[0]
+    return found
+
+
+def _is_exempt(blueprint: str) -> bool:
+    from tonada.web.security import csrf
+
+    return any(getattr(one, "name", one) == blueprint for one in csrf._exempt_blueprints)
+
+
+def _complete(path: str, method: str, operation: Node, *, needs_token: bool) -> None:
+    answers: Node = {
+        status: answer for status, answer in operation["responses"].items() if status.startswith("2")
+    }
+    answers |= _without_a_model(path, method) if not answers else {}
+    for status in _problems(path, operation, is_change=method in _CHANGES):
+        answers[status] = _problem(status)
+    operation["responses"] = answers
+    operation["security"] = [{"session": [], "token": []}] if needs_token else [{}]
+
+
+def _without_a_model(path: str, method: str) -> Node:
+    """Return the answer of a view that has no model: nothing, a picture or a file."""
+    from tonada.handoff.files import FILE_FORMATS
+
+    if method != "get":
+        return {"204": {"description": "No Content"}}
+    if path.endswith("/files/{kind}"):
+        content = {one.mimetype: _BINARY for one in FILE_FORMATS.values()}
+        return {"200": {"description": "The file", "content": content, "headers": _ATTACHMENT}}
+    picture = {"description": "The picture", "content": {"image/png": _BINARY}, "headers": _VALIDATOR}
+    return {"200": picture, "304": {"description": "Not Modified, where If-None-Match has its ETag"}}
+
+
+def _problems(path: str, operation: Node, *, is_change: bool) -> list[str]:
+    """Return the statuses that may be answered instead."""
+    found = ["400", "429", "500", "503"]
+    if is_change:
+        found.append("403")
+    if "{" in path:
+        found += ["404", "410", "409"] if is_change else ["404", "410"]
+    if "requestBody" in operation:
+        found += ["413", "415", "422"]
+    elif "parameters" in operation:
+        found.append("422")
+    return sorted(found)
+
+
+def _problem(status: str) -> Node:
+    content = {PROBLEM_TYPE: {"schema": {"$ref": "#/components/schemas/Problem"}}}
+    answer: Node = {"description": _NAMES[status], "content": content}
+    return answer | ({"headers": _RETRY} if status in ("429", "503") else {})
 
 
 if __name__ == "__main__":

@@ -131,9 +131,10 @@ def _host(_: SecurityError) -> Response:
 
 def _http(error: HTTPException) -> Response:
     answer = problem(error.code or 500, error.description or "The request can't be answered.")
-    retry = getattr(error, "retry_after", None)
-    if retry is not None:
-        answer.headers["Retry-After"] = str(retry)
+    # What a status brings along, such as the methods that are allowed (RFC 9110, 15.5.6).
+    for name, value in error.get_headers():
+        if name.title() in ("Allow", "Retry-After"):
+            answer.headers[name] = value
     return answer
 
 

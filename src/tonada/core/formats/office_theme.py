@@ -89,8 +89,8 @@ def _filled(sheet: Sheet) -> Iterator[tuple[str, str]]:
 
 
 def _accents(opaque: list[Value], roles: dict[str, str]) -> list[str]:
-    """Return the colours of the brand, then further ones, each once; at least one."""
+    """Return the colours of the brand, then further ones, each once; black for a take without any."""
     found = [roles[name] for name in _BRAND if name in roles]
     found += [value for name, value in roles.items() if name not in _NO_ACCENTS]
     found += [value.hex for value in opaque if value.part != "role"]
-    return list(dict.fromkeys(found)) or [opaque[0].hex]
+    return list(dict.fromkeys(found)) or ["#000000"]

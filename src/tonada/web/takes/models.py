@@ -144,7 +144,7 @@ class VersionAnswer(Model):
 class VersionsQuery(Model):
     """before: the number that the page before ended with."""
 
-    before: Annotated[int, Field(ge=1)] | None = None
+    before: Annotated[int, Field(ge=1, le=limits.LARGEST_INTEGER)] | None = None
 
 
 class VersionsAnswer(Model):
