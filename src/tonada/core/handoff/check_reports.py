@@ -11,7 +11,7 @@ from tonada.core.color.contrast import rounded_down
 from tonada.core.errors import NotReachable
 from tonada.core.handoff.check import CheckedPair
 from tonada.core.mends.nearest import nearest_passing
-from tonada.core.source.stylesheets.usage import split_selectors
+from tonada.core.source.stylesheets.scopes import split_selectors
 
 _RED, _GREEN, _YELLOW, _DIM, _PLAIN = "\x1b[31m", "\x1b[32m", "\x1b[33m", "\x1b[2m", "\x1b[0m"
 _SHADES: Final = {"fails": _RED, "passes": _GREEN, "can't tell": _YELLOW, "exempt": _DIM}

@@ -16,9 +16,9 @@ import cssselect2
 from tonada.core.source.stylesheets.computed import filled_in
 from tonada.core.source.stylesheets.elements import Built, Compound, as_matched, build
 from tonada.core.source.stylesheets.scan import Declaration
+from tonada.core.source.stylesheets.scopes import is_root, split_selectors
 from tonada.core.source.stylesheets.text_sizes import root_pixels
 from tonada.core.source.stylesheets.untold import CannotTell
-from tonada.core.source.stylesheets.usage import is_root, split_selectors
 
 Variables: TypeAlias = Mapping[str, str]
 

@@ -19,8 +19,13 @@ from tonada.core.color.spaces import hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError
 from tonada.core.source.stylesheets.calculations import with_calculations
 from tonada.core.source.stylesheets.untold import CannotTell
-from tonada.core.source.stylesheets.values import DEEPEST_REFERENCE, LONGEST_VALUE
 
+# Longer values are embedded files; a gradient with twenty stops has under a thousand characters.
+LONGEST_VALUE: Final = 4_000
+# A custom property that refers to the next one, and so on: more are a loop or meant to harm.
+DEEPEST_REFERENCE: Final = 24
+# Two references to two each, and so on, would be billions, and could all come to nothing.
+MOST_REFERENCES: Final = 256
 MISSING: Final = "is set nowhere that holds here"
 INHERITED: Final = frozenset(("inherit", "unset", "revert", "revert-layer", "initial"))
 SYSTEM_COLORS: Final = frozenset(
@@ -43,14 +48,52 @@ class Painted:
 def filled_in(value: str, variables: Mapping[str, str], followed: frozenset[str] = frozenset()) -> str:
     """Return a value with its references replaced by what they stand for.
 
-    Raises CannotTell for one that is set nowhere and has no fallback, and for a loop.
+    followed: the properties that it is the value of. Raises CannotTell for one that is set nowhere and
+    has no fallback, for a loop, and for very many.
     """
-    if "var(" not in value.lower():
-        return value
-    made = "".join(_filled(node, variables, followed) for node in _nodes(value))
-    if len(made) > LONGEST_VALUE:
-        raise CannotTell("its references make it too long")
-    return made
+    return _Filling(variables).fill(value, followed)
+
+
+class _Filling:
+    """Follows the references of one value, and counts them."""
+
+    def __init__(self, variables: Mapping[str, str]) -> None:
+        self._variables = variables
+        self._left = MOST_REFERENCES
+
+    def fill(self, value: str, followed: frozenset[str]) -> str:
+        if "var(" not in value.lower():
+            return value
+        made = self._all(nodes_of(value), followed)
+        if len(made) > LONGEST_VALUE:
+            raise CannotTell("its references make it too long")
+        return made
+
+    def _all(self, nodes: Any, followed: frozenset[str]) -> str:
+        return "".join(self._one(node, followed) for node in nodes)
+
+    def _one(self, node: Any, followed: frozenset[str]) -> str:
+        if node.type == "function" and node.lower_name == "var":
+            return self._reference(node.arguments, followed)
+        if node.type == "function":
+            return f"{node.name}({self._all(node.arguments, followed)})"
+        if node.type in ("() block", "[] block"):
+            return f"{node.type[0]}{self._all(node.content, followed)}{node.type[1]}"
+        return str(node.serialize())
+
+    def _reference(self, arguments: list[Any], followed: frozenset[str]) -> str:
+        self._left -= 1
+        if self._left < 0:
+            raise CannotTell("it refers to very many others")
+        name = next((node.value for node in arguments if node.type == "ident"), "")
+        comma = next((place for place, node in enumerate(arguments) if node == ","), None)
+        if name in followed or len(followed) >= DEEPEST_REFERENCE:
+            raise CannotTell(f"{name} refers to itself")
+        if name in self._variables:
+            return self.fill(self._variables[name], followed | {name})
+        if comma is None:
+            raise CannotTell(f"{name} {MISSING}")
+        return self._all(arguments[comma + 1 :], followed)
 
 
 def paint(value: str, scheme: str = "light") -> Painted:
@@ -70,7 +113,7 @@ def _paint(value: str, scheme: str) -> Painted:
     words = value.strip().lower()
     if words in INHERITED:
         return Painted(inherits=True)
-    found = list(_walk(_nodes(value), scheme, in_gradient=False))
+    found = list(_walk(nodes_of(value), scheme, in_gradient=False))
     return Painted(
         colors=tuple(color for color, kind in found if color is not None and kind == "color"),
         stops=tuple(color for color, kind in found if color is not None and kind == "stop"),
@@ -79,32 +122,9 @@ def _paint(value: str, scheme: str) -> Painted:
 
 
 @lru_cache(maxsize=8192)
-def _nodes(value: str) -> tuple[Any, ...]:
+def nodes_of(value: str) -> tuple[Any, ...]:
+    """Return the component values of a value, comments skipped."""
     return tuple(tinycss2.parse_component_value_list(value, skip_comments=True))
-
-
-def _filled(node: Any, variables: Mapping[str, str], followed: frozenset[str]) -> str:
-    if node.type == "function" and node.lower_name == "var":
-        return _reference(node.arguments, variables, followed)
-    if node.type == "function":
-        inside = "".join(_filled(one, variables, followed) for one in node.arguments)
-        return f"{node.name}({inside})"
-    if node.type in ("() block", "[] block"):
-        inside = "".join(_filled(one, variables, followed) for one in node.content)
-        return f"{node.type[0]}{inside}{node.type[1]}"
-    return str(node.serialize())
-
-
-def _reference(arguments: list[Any], variables: Mapping[str, str], followed: frozenset[str]) -> str:
-    name = next((node.value for node in arguments if node.type == "ident"), "")
-    comma = next((place for place, node in enumerate(arguments) if node == ","), None)
-    if name in followed or len(followed) >= DEEPEST_REFERENCE:
-        raise CannotTell(f"{name} refers to itself")
-    if name in variables:
-        return filled_in(variables[name], variables, followed | {name})
-    if comma is None:
-        raise CannotTell(f"{name} {MISSING}")
-    return "".join(_filled(one, variables, followed) for one in arguments[comma + 1 :])
 
 
 def _walk(nodes: Any, scheme: str, *, in_gradient: bool) -> Iterator[tuple[ReadColor | None, str]]:

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-import re
 from collections import Counter
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
@@ -15,9 +14,12 @@ from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.limits import MAX_STYLESHEET_COLORS
 from tonada.core.source.stylesheets.markup import looks_like_html, scan_page
 from tonada.core.source.stylesheets.scan import Declaration, scan_stylesheet
+from tonada.core.source.stylesheets.scopes import Scopes, is_root
 from tonada.core.source.stylesheets.values import colors_in_value
 
 Purpose: TypeAlias = Literal["text", "ground", "border", "other"]
+# What is seen, by which property, and the colour itself.
+Uses: TypeAlias = tuple[tuple[Hex, str, ReadColor], ...]
 PURPOSES: Final[tuple[Purpose, ...]] = ("text", "ground", "border", "other")
 
 _TEXT: Final = frozenset(
@@ -31,9 +33,6 @@ _OTHER: Final = (
     "scrollbar-color", "stop-color", "flood-color", "lighting-color", "filter", "backdrop-filter", "mask",
     "-webkit-tap-highlight-color", "-webkit-text-stroke", "-webkit-box-shadow", "-moz-box-shadow", "--", "$",
 )  # fmt: skip
-# The page itself, also where it says what it is not.
-_ROOT: Final = re.compile(r"(?::root|html|body|:host)(?::not\([^()]*\))*|<body>|<html>", re.IGNORECASE)
-_COMMA: Final = re.compile(r",(?![^(]*\))")
 WHITE: Final = "#ffffff"
 
 
@@ -100,11 +99,20 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
     page's. Custom properties count where they are used, not where they are set.
     """
     rules = _rules(files)
-    variables = _variables(rules)
-    ground = _page_ground(rules, variables)
+    scopes = Scopes(rules)
+    ground = _page_ground(rules, scopes.page)
     tally = _Tally()
     for rule in rules:
-        _count_rule(rule, variables, ground, tally)
+        variants = scopes.variants(rule)
+        if len(variants) == 1:
+            _count(_uses(rule, variants[0].variables, ground), variants[0].selector, tally)
+            continue
+        # Each look of a rule counts once, however many variants have it.
+        looks: dict[Uses, str] = {}
+        for variant in variants:
+            looks.setdefault(_uses(rule, variant.variables, ground), variant.selector)
+        for uses, selector in looks.items():
+            _count(uses, selector, tally)
     totals: Counter[Hex] = Counter()
     for (value, _), count in tally.purposes.items():
         totals[value] += count
@@ -114,7 +122,7 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
         uses=tuple(_use(value, tally) for value in most_used),
         pairs=_pairs(tally),
         rules=len(rules),
-        variables=len(variables),
+        variables=len(scopes.page),
         page_ground=ground,
     )
 
@@ -155,29 +163,6 @@ def _rules(files: Iterable[StyleFile]) -> list[list[Declaration]]:
     return blocks
 
 
-def _variables(rules: list[list[Declaration]]) -> dict[str, str]:
-    """Return the custom properties; one set at the root, outside any @media, goes before others."""
-    variables: dict[str, str] = {}
-    at_root: set[str] = set()
-    for declaration in (one for rule in rules for one in rule if one.property.startswith("--")):
-        is_usual = is_root(declaration) and not declaration.context
-        if is_usual or declaration.property not in at_root:
-            variables[declaration.property] = declaration.value
-        if is_usual:
-            at_root.add(declaration.property)
-    return variables
-
-
-def split_selectors(selector: str) -> list[str]:
-    """Return the selectors of a list, apart at the commas that don't stand in brackets."""
-    return [part.strip() for part in _COMMA.split(selector)]
-
-
-def is_root(declaration: Declaration) -> bool:
-    """Say whether a declaration stands at the root of the page, in any context."""
-    return any(_ROOT.fullmatch(part.strip()) for part in split_selectors(declaration.selector))
-
-
 def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> Hex:
     """Return the ground that the page itself has, white where none is set."""
     ground = WHITE
@@ -189,32 +174,33 @@ def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> H
     return ground
 
 
-def _count_rule(rule: list[Declaration], variables: dict[str, str], page: Hex, tally: _Tally) -> None:
-    grounds = [
-        color
+def _uses(rule: list[Declaration], variables: Mapping[str, str], page: Hex) -> Uses:
+    """Return what a rule paints: each colour as it looks, its purpose and property, and what it is itself."""
+    colors = [
+        (one.property, color)
         for one in rule
-        if one.property in _GROUND
+        if not one.property.startswith(("--", "$"))
         for color in colors_in_value(one.value, variables)
         if color.alpha > 0
     ]
+    grounds = [color for name, color in colors if name in _GROUND]
     own_ground = _over(grounds[-1], page) if grounds else None
-    text: Hex | None = None
-    for one in rule:
-        if one.property.startswith(("--", "$")):
-            continue
-        purpose = purpose_of(one.property)
-        for color in colors_in_value(one.value, variables):
-            if color.alpha == 0:
-                continue
-            seen = _over(color, page if purpose == "ground" else own_ground or page)
-            tally.purposes[seen, purpose] += 1
-            if color.alpha < 1:
-                tally.translucent.setdefault(seen, set()).add((color.hex, color.alpha))
-            if one.property == "color":
-                text = seen
-    if text and own_ground:
-        tally.pairs[text, own_ground] += 1
-        tally.selectors.setdefault((text, own_ground), rule[0].selector[:120])
+    return tuple(
+        (_over(color, page if name in _GROUND else own_ground or page), name, color) for name, color in colors
+    )
+
+
+def _count(uses: Uses, selector: str, tally: _Tally) -> None:
+    text = ground = None
+    for seen, name, color in uses:
+        tally.purposes[seen, purpose_of(name)] += 1
+        if color.alpha < 1:
+            tally.translucent.setdefault(seen, set()).add((color.hex, color.alpha))
+        text = seen if name == "color" else text
+        ground = seen if name in _GROUND else ground
+    if text and ground:
+        tally.pairs[text, ground] += 1
+        tally.selectors.setdefault((text, ground), selector[:120])
 
 
 @lru_cache(maxsize=4096)

@@ -1,7 +1,4 @@
-"""The colours in a declaration's value, through custom properties and fallbacks.
-
-Source: CSS Custom Properties for Cascading Variables 1 (var(), fallbacks, cycles), CSS Color 4.
-"""
+"""The colours in a declaration's value, whatever else it says: what can't be told is passed over."""
 
 from __future__ import annotations
 
@@ -12,95 +9,67 @@ from typing import Any, Final
 
 import tinycss2
 
-from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
-from tonada.core.errors import ColorError
+from tonada.core.color.notation import ReadColor
+from tonada.core.source.stylesheets.computed import (
+    DEEPEST_REFERENCE,
+    LONGEST_VALUE,
+    filled_in,
+    nodes_of,
+    paint,
+)
+from tonada.core.source.stylesheets.untold import CannotTell
 
 # A value is looked into only where it may hold a colour; most values of a stylesheet don't.
-_MAY_HOLD_COLOR: Final = re.compile(
-    r"#[0-9a-f]{3}|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|var)\(|[a-z]{3}", re.IGNORECASE
-)
-# Longer values are embedded files; a gradient with twenty stops has under a thousand characters.
-LONGEST_VALUE: Final = 4_000
-# A custom property that refers to the next one, and so on: more are a loop or meant to harm.
-DEEPEST_REFERENCE: Final = 24
+_MAY_HOLD_COLOR: Final = re.compile(r"#[0-9a-f]{3}|[a-z]{3}", re.IGNORECASE)
 MOST_COLORS_IN_VALUE: Final = 64
-# Two references to two each, and so on, would be billions.
-MOST_REFERENCES: Final = 256
 
 
 def colors_in_value(value: str, variables: Mapping[str, str]) -> tuple[ReadColor, ...]:
-    """Return the colours of a value in their order; references are followed, words that are none skipped."""
+    """Return the colours of a value in their order: references followed, mixtures computed.
+
+    Of a part that can't be told, such as a gradient with an unknown stop, its own parts are asked.
+    """
+    return _found(value, variables) if "var(" in value.lower() else _without_references(value)
+
+
+@lru_cache(maxsize=8192)
+def _without_references(value: str) -> tuple[ReadColor, ...]:
+    return _found(value, {})
+
+
+def _found(value: str, variables: Mapping[str, str]) -> tuple[ReadColor, ...]:
+    if len(value) > LONGEST_VALUE or not _MAY_HOLD_COLOR.search(value):
+        return ()
     found: list[ReadColor] = []
-    _collect(value, variables, found, frozenset(), [MOST_REFERENCES])
-    return tuple(found[:MOST_COLORS_IN_VALUE])
+    for color in _in_nodes(nodes_of(value), variables, 0):
+        found.append(color)
+        if len(found) >= MOST_COLORS_IN_VALUE:
+            break
+    return tuple(found)
 
 
 def is_single_value(value: str) -> bool:
     """Say whether a value is one thing, such as a colour or a reference, and no gradient or border."""
     if len(value) > LONGEST_VALUE:
         return False
-    nodes = tinycss2.parse_component_value_list(value, skip_comments=True)
-    parts = [node for node in nodes if node.type != "whitespace"]
+    parts = [node for node in nodes_of(value) if node.type != "whitespace"]
     return len(parts) == 1 and not (parts[0].type == "function" and "gradient" in parts[0].lower_name)
 
 
-def _collect(
-    value: str,
-    variables: Mapping[str, str],
-    found: list[ReadColor],
-    followed: frozenset[str],
-    left: list[int],
-) -> None:
-    """Add the colours of a value; left counts down how many references may still be followed."""
-    for part in _parts(value):
-        if len(found) >= MOST_COLORS_IN_VALUE or left[0] <= 0:
-            return
-        if isinstance(part, ReadColor):
-            found.append(part)
-            continue
-        name, fallback = part
-        if name in variables and name not in followed and len(followed) < DEEPEST_REFERENCE:
-            left[0] -= 1
-            _collect(variables[name], variables, found, followed | {name}, left)
-        elif fallback:
-            left[0] -= 1
-            _collect(fallback, variables, found, followed, left)
-
-
-@lru_cache(maxsize=8192)
-def _parts(value: str) -> tuple[ReadColor | tuple[str, str], ...]:
-    """Return the colours and the references (name, fallback) of a value."""
-    if len(value) > LONGEST_VALUE or not _MAY_HOLD_COLOR.search(value):
-        return ()
-    return tuple(_walk(tinycss2.parse_component_value_list(value, skip_comments=True), 0))
-
-
-def _walk(nodes: list[Any], depth: int) -> Iterator[ReadColor | tuple[str, str]]:
+def _in_nodes(nodes: Any, variables: Mapping[str, str], depth: int) -> Iterator[ReadColor]:
     for node in nodes:
-        if node.type == "hash":
-            yield from _color(f"#{node.value}")
-        elif node.type == "ident" and is_color_name(node.lower_value):
-            yield from _color(node.lower_value)
-        elif node.type == "function" and node.lower_name == "var":
-            yield from _reference(node.arguments)
-        elif node.type == "function" and node.lower_name in COLOR_FUNCTIONS:
-            text = tinycss2.serialize([node])
-            yield from _color(text) if "var(" not in text else ()
-        elif node.type == "function" and depth < DEEPEST_REFERENCE:
-            yield from _walk(node.arguments, depth + 1)
-        elif node.type in ("() block", "[] block") and depth < DEEPEST_REFERENCE:
-            yield from _walk(node.content, depth + 1)
+        if node.type in ("hash", "ident", "function", "() block", "[] block"):
+            yield from _in_node(node, variables, depth)
 
 
-def _color(text: str) -> Iterator[ReadColor]:
-    try:
-        yield read_color(text)
-    except ColorError:
+def _in_node(node: Any, variables: Mapping[str, str], depth: int) -> Iterator[ReadColor]:
+    if node.type in ("() block", "[] block"):
+        yield from _in_nodes(node.content, variables, depth + 1) if depth < DEEPEST_REFERENCE else ()
         return
-
-
-def _reference(arguments: list[Any]) -> Iterator[tuple[str, str]]:
-    names = [node.value for node in arguments if node.type == "ident"]
-    if names:
-        comma = next((place for place, node in enumerate(arguments) if node == ","), len(arguments))
-        yield names[0], tinycss2.serialize(arguments[comma + 1 :]).strip()
+    try:
+        painted = paint(filled_in(tinycss2.serialize([node]), variables))
+    except CannotTell:
+        if node.type == "function" and node.lower_name != "var" and depth < DEEPEST_REFERENCE:
+            yield from _in_nodes(node.arguments, variables, depth + 1)
+        return
+    yield from (*painted.colors, *painted.stops)
