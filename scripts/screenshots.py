@@ -101,7 +101,8 @@ def handoff(page: Page) -> None:
     source(page)
     page.get_by_role("link", name="Handoff").click()
     page.get_by_role("radio", name="Files").click()
-    page.get_by_test_id("preview").wait_for()
+    page.get_by_role("button", name="PDF sheet").click()
+    page.get_by_test_id("sheet").get_by_role("img").wait_for()
 
 
 def slots(page: Page) -> None:
