@@ -10,6 +10,7 @@ from __future__ import annotations
 import ctypes
 import faulthandler
 import fcntl
+import importlib
 import json
 import multiprocessing
 import os
@@ -253,6 +254,10 @@ def _end(process: BaseProcess) -> None:
 
 def _serve(connection: Connection, budget: Budget, work: str) -> None:
     """Do the work: this is the process of its own."""
+    # Libraries first: on the command line nothing has loaded them, and under the limits they would be
+    # the half of what a file may take.
+    for name in _PRELOADED:
+        importlib.import_module(name)
     _limit(budget)
     from tonada.reading.work import WORKS
 

@@ -132,3 +132,13 @@ def test_any_colors_make_a_sound_take_whose_artwork_is_held(values: list[str]) -
         # Where a ground allows nothing that reads, its figures are pairs too; see core/grounds.py.
         of_the_page = [one for one in evaluate(scheme).pairs if not one.id.startswith("ground:")]
         assert len(of_the_page) == 19
+
+
+def test_next_to_primary_stands_a_colour_and_not_its_shade_or_a_grey() -> None:
+    """As a photograph of dusk has them, and an old site: what is larger is nearly without chroma."""
+    for values, expected in (
+        ((("#333661", 0.21), ("#232235", 0.19), ("#675b87", 0.18), ("#e29d76", 0.12)), "#675b87"),
+        ((("#2b3a8c", 0.13), ("#c9cdea", 0.11), ("#b6653a", 0.11), ("#d7b13c", 0.06)), "#b6653a"),
+    ):
+        take = propose_roles(tuple(Candidate(value, share) for value, share in values)).take
+        assert take.hex_of(Role.SECONDARY) == expected

@@ -47,6 +47,7 @@ PRIMARY_IS_SEEN: Final = 0.4  # its ratio as a headline on white, 3 and more is 
 PRIMARY_IS_COLORED: Final = 0.3  # chroma, 0.12 and more is 1
 SECONDARY_COVERS: Final = 0.35
 SECONDARY_IS_THERE: Final = 0.25
+SECONDARY_IS_COLORED: Final = 0.3  # chroma, 0.1 and more is 1: next to Primary stands a colour, not a shade
 ACCENT_IS_FAR: Final = 0.4  # hue distance to the primary, 180 degrees is 1
 ACCENT_IS_LIVELY: Final = 0.4  # chroma, 0.15 and more is 1
 ACCENT_IS_SMALL: Final = 0.2
@@ -228,6 +229,7 @@ def _score(
     score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
     if secondary:
         score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
+        score += SECONDARY_IS_COLORED * min(1.0, secondary.chroma / 0.1)
     if accent:
         score += ACCENT_IS_FAR * float(hue_distance(primary.hue, accent.hue)) / 180
         score += ACCENT_IS_LIVELY * min(1.0, accent.chroma / 0.15)
