@@ -61,7 +61,7 @@ def harmony_of_twelve(page: Page) -> None:
     """The take from the photograph has twelve swatches."""
     harmony(page)
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 3").click()
-    expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft violet"))).to_be_visible()
+    expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft purple"))).to_be_visible()
 
 
 def roles(page: Page) -> None:
