@@ -19,6 +19,7 @@ from werkzeug.serving import make_server
 
 from tests.sampling import IS_LONG
 from tests.web.conftest import Client, described
+from tonada.web.problems import NOTHING_HERE
 
 EXAMPLE = Path(__file__).parents[2] / "docs" / "examples" / "from_logo_to_palette.py"
 # Left out: what a document can't express (a reference has to be to something that is there), and what
@@ -71,7 +72,7 @@ def test_generated_requests_find_nothing(address: str, tmp_path: Path) -> None:
 
 def test_what_isn_t_there_is_404_and_what_isn_t_allowed_405(client: Client) -> None:
     for method in ("GET", "POST", "DELETE"):
-        assert client.open("/api/nothing/here", method=method).status_code == 404
+        assert client.open("/api/nothing/here", method=method).get_json()["detail"] == NOTHING_HERE
         assert client.open("/api/takes/not-an-id", method=method).status_code == 404
     refused = client.delete("/api/advice")
     assert refused.status_code == 405

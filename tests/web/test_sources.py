@@ -107,6 +107,7 @@ def test_a_pasted_list_is_a_source_with_its_names_roles_and_notes(client: Client
         ("site.css", CSS, "stylesheet"),
         ("page.html", b"<style>a{color:#2b3a8c}</style>", "stylesheet"),
         ("vars.scss", b"$primary: #2b3a8c;", "list"),
+        ("vars.less", b"@primary: #2b3a8c;", "list"),
         ("brand.tokens.json", b'{"a":{"$type":"color","$value":"#2b3a8c"}}', "list"),
         ("p.gpl", b"GIMP Palette\n43 58 140 Indigo", "list"),
         ("c.csv", b"name,hex\nIndigo,#2b3a8c", "list"),

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { FileFormat, FileOptions, HandoffVocabulary } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import TickList from './TickList.vue'
 
 const options = defineModel<FileOptions>({ required: true })
 const props = defineProps<{ format: FileFormat | undefined; vocabulary: HandoffVocabulary }>()
@@ -52,18 +53,12 @@ function setPrefix(event: Event) {
   <section aria-label="Options">
     <h2 class="text-title leading-tight">What is handed off</h2>
     <template v-if="format?.options">
-      <fieldset class="mt-2">
-        <legend class="text-quiet">On the file</legend>
-        <label v-for="one in PARTS" :key="one.name" class="flex min-h-6.5 items-center gap-2">
-          <input
-            type="checkbox"
-            class="accent-ink"
-            :checked="options[one.name]"
-            @change="set({ [one.name]: !options[one.name] })"
-          />
-          {{ one.label }}
-        </label>
-      </fieldset>
+      <TickList
+        legend="On the file"
+        :boxes="PARTS"
+        :options="options"
+        @toggle="set({ [$event]: !options[$event] })"
+      />
       <template v-if="options.night && IN_STYLESHEETS.includes(format.kind)">
         <h3 class="mt-3 text-quiet">The night comes</h3>
         <ChoiceList
@@ -106,18 +101,12 @@ function setPrefix(event: Event) {
       />
     </template>
     <template v-else-if="format && SHEETS.includes(format.kind)">
-      <fieldset class="mt-2">
-        <legend class="text-quiet">Behind the first page</legend>
-        <label v-for="one in PAGES" :key="one.name" class="flex min-h-6.5 items-center gap-2">
-          <input
-            type="checkbox"
-            class="accent-ink"
-            :checked="options[one.name]"
-            @change="set({ [one.name]: !options[one.name] })"
-          />
-          {{ one.label }}
-        </label>
-      </fieldset>
+      <TickList
+        legend="Behind the first page"
+        :boxes="PAGES"
+        :options="options"
+        @toggle="set({ [$event]: !options[$event] })"
+      />
       <template v-if="format.kind === 'pdf'">
         <h3 class="mt-3 text-quiet">Paper</h3>
         <ChoiceList
@@ -130,6 +119,9 @@ function setPrefix(event: Event) {
         />
       </template>
     </template>
+    <p v-else-if="format?.kind === 'office'" class="mt-2 text-quiet">
+      Twelve slots, filled from the roles by day.
+    </p>
     <p v-else class="mt-2 text-quiet">This file always says all there is.</p>
   </section>
 </template>

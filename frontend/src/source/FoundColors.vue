@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { ColorDetail } from './colorDetail'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
@@ -29,13 +29,6 @@ const LONG = 24
 const PART = 60
 const wanted = ref('')
 const most = ref(PART)
-watch(
-  () => props.offers.length,
-  () => {
-    most.value = PART
-    wanted.value = ''
-  },
-)
 const fitting = computed(() => {
   const word = wanted.value.trim().toLowerCase()
   return props.offers.filter(({ color }) =>
@@ -58,10 +51,10 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
     <li
       v-for="offer in rows"
       :key="`${offer.color.hex}${offer.color.name}`"
-      class="grid grid-cols-[54px_84px_minmax(90px,1fr)_60px_170px_40px] items-stretch gap-x-3 border-b border-hair bg-sheet"
+      class="grid grid-cols-[54px_84px_minmax(90px,1fr)_60px_170px_40px] items-stretch gap-x-3 border-b border-hair bg-sheet max-[640px]:grid-cols-[40px_84px_minmax(0,1fr)_56px]"
     >
       <span
-        class="keeps-color min-h-10.5 border-r border-hair"
+        class="keeps-color min-h-10.5 border-r border-hair max-[640px]:row-span-2"
         :style="{ backgroundColor: offer.color.hex }"
       ></span>
       <span class="self-center"
@@ -104,7 +97,7 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
         hasShares ? formatShare(offer.share) : ''
       }}</span>
       <ChoiceList
-        class="self-center"
+        class="self-center max-[640px]:col-span-2 max-[640px]:py-2"
         :label="`What ${offer.color.name} becomes`"
         :model-value="offer.choice"
         :options="options"

@@ -39,7 +39,7 @@ function picked() {
     v-model="shown"
     wide
     title="Type or paste colours"
-    description="One colour in any CSS notation or as decimals such as 43 58 140; or a whole list, a stylesheet’s custom properties, SCSS variables, design tokens, a GPL palette, CSV."
+    description="One colour in any CSS notation or as decimals such as 43 58 140; or a whole list, a stylesheet’s custom properties, SCSS or Less variables, design tokens, a GPL palette, CSV."
   >
     <form class="mt-3" @submit.prevent="keep">
       <label class="sr-only" for="paste-text">Colours</label>
@@ -84,7 +84,7 @@ function picked() {
         type="file"
         class="hidden"
         aria-label="File with a list of colours"
-        accept=".css,.scss,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
+        accept=".css,.scss,.less,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
         @change="picked"
       />
     </form>

@@ -115,6 +115,7 @@ async function pickScreen() {
           @read="brand.readAgain(source, $event)"
         >
           <FoundColors
+            :key="source.id"
             :offers="offers"
             :roles="roles"
             :details="details"
@@ -128,6 +129,7 @@ async function pickScreen() {
         <MoodSource v-if="source.mood" :source="source" />
         <FoundColors
           v-if="!source.stylesheet"
+          :key="source.id"
           :offers="offers"
           :roles="roles"
           :has-shares="source.kind !== 'list'"

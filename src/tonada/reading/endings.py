@@ -5,4 +5,7 @@ from __future__ import annotations
 from typing import Final
 
 STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
-LIST_ENDINGS: Final = (".xml", ".scss", ".sass", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md")
+LIST_ENDINGS: Final = (
+    *(".scss", ".sass", ".less"),
+    *(".xml", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md"),
+)

@@ -13,6 +13,7 @@ from flask_limiter import RateLimitExceeded
 from flask_wtf.csrf import CSRFError
 from pydantic import ValidationError
 from werkzeug.exceptions import HTTPException, RequestEntityTooLarge, SecurityError
+from werkzeug.exceptions import NotFound as NoSuchAddress
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
@@ -35,6 +36,7 @@ log = logging.getLogger("tonada")
 
 # A page whose token ran out reads it anew by itself; for a person that is no error.
 CSRF_REFUSED: Final = "urn:tonada:csrf-refused"
+NOTHING_HERE: Final = "There is nothing at this address."
 
 
 def problem(
@@ -82,6 +84,7 @@ def register(app: Flask) -> None:
     app.register_error_handler(RecursionError, lambda _: problem(400, "The JSON is nested too deeply."))
     app.register_error_handler(RateLimitExceeded, _too_many)
     app.register_error_handler(SecurityError, _host)
+    app.register_error_handler(NoSuchAddress, lambda _: problem(404, NOTHING_HERE))
     app.register_error_handler(HTTPException, _http)
     app.register_error_handler(Exception, _unexpected)
 

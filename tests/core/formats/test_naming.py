@@ -14,7 +14,7 @@ from tests.takes import TAKE, TYPED
 from tonada.core.formats import read_list
 from tonada.core.formats.convert import TEXT_FORMATS
 from tonada.core.formats.naming import Names, words_of
-from tonada.core.formats.sheet import Options, joined, sheet_of
+from tonada.core.formats.sheet import Dark, Options, joined, sheet_of
 from tonada.core.handoff.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.parts import Overlay
@@ -142,11 +142,32 @@ def test_own_exports_can_be_read_again(kind: str) -> None:
 
 
 def test_the_night_comes_by_wish_by_attribute_or_by_class() -> None:
-    heads = {"media": "@media (prefers-color-scheme: dark) {", "attribute": '[data-theme="dark"] {'}
-    for dark, head in (*heads.items(), ("class", ".dark {")):
-        options = replace(Options(), dark=dark)  # type: ignore[arg-type]  # one of the three
+    heads: dict[Dark, str] = {
+        "media": "@media (prefers-color-scheme: dark) {",
+        "attribute": '[data-theme="dark"] {',
+        "class": ".dark {",
+    }
+    for dark, head in heads.items():
+        options = Options(dark=dark)
         for kind in ("css", "tailwind"):
             text = TEXT_FORMATS[kind].write(sheet_of(TAKE, options, title="x"), options)
             assert text.count(head) == 1
             read = read_list(text.encode(), f"a{TEXT_FORMATS[kind].ending}")
             assert sum(bool(one.name and one.name.endswith("(dark)")) for one in read.colors) > 5
+
+
+def test_a_component_that_is_called_dark_is_no_night() -> None:
+    text = ".table-dark { --edge: #373b3e } :root[data-mode=dark], .dark { --page: #111111 }"
+    assert [one.name for one in read_list(text.encode(), "a.css").colors] == ["edge", "page (dark)"]
+
+
+def test_a_role_that_is_called_as_a_grounds_value_is_told_apart() -> None:
+    values = sheet_of(TAKE, ALL, title="x").day
+    longest = max((value.words for value in values if value.words[0] == "on"), key=len)
+    words = [value.words for value in sheet_of(named(roles=(" ".join(longest),)), ALL, title="x").day]
+    assert len(set(words)) == len(words)
+
+
+def test_pasted_less_variables_are_read() -> None:
+    read = read_list(b"@dome: #2b3a8c;\n@media print { a { color: red } }")
+    assert [(one.name, one.hex) for one in read.colors] == [("dome", "#2b3a8c")]

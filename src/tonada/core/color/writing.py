@@ -43,7 +43,8 @@ def written(value: Hex, notation: WrittenAs, alpha: float = 1.0) -> str:
         raise InputError(f"A notation is one of: {', '.join(NOTATIONS)}.", field="notation")
     if alpha == 1:
         return write(value)
-    text = write(value) if "(" in write(value) else _rgb(value)
+    text = write(value)
+    text = text if "(" in text else _rgb(value)
     return f"{text[:-1]} / {_number(alpha * 100, 2)}%)"
 
 

@@ -8,7 +8,8 @@ from typing import Final
 
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
-from tonada.core.source.stylesheets.scan import line_finder, scan_stylesheet
+from tonada.core.source.stylesheets.scan import Declaration, line_finder, scan_stylesheet
+from tonada.core.source.stylesheets.scopes import split_selectors
 from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
 # How a stylesheet is turned to the night: the rules around the values, the outermost first.
@@ -17,6 +18,12 @@ NIGHT_RULES: Final[Mapping[Dark, tuple[str, ...]]] = {
     "attribute": ('[data-theme="dark"]',),
     "class": (".dark",),
 }
+# What a page has on it by night: an attribute or a class of its root. A class such as `.table-dark` is a
+# component of its own, by day too.
+_DARK_PAGE: Final = re.compile(
+    r"(?::root|html|body)?(?:\[data-[-\w]+=[\"']?dark[\"']?\]|\.(?:theme-dark|dark(?:-mode|-theme)?))",
+    re.IGNORECASE,
+)
 _FIRST_COMMENT: Final = re.compile(r"\s*/\*[ \t]*([^\n*][^\n]*?)[ \t]*\*/")
 
 
@@ -34,11 +41,18 @@ def read_css(text: str) -> ColorList:
         line = lines.line_of(one.start)
         name = one.property.lstrip("-")
         if len(colors) == 1 and is_single_value(one.value):
-            dark = any("dark" in condition for condition in (*one.context, one.selector))
-            found.add(colors[0], f"{name} (dark)" if dark else name, line=line)
+            found.add(colors[0], f"{name} (dark)" if _is_by_night(one) else name, line=line)
         else:
             found.warn(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
     return found.build()
+
+
+def _is_by_night(declaration: Declaration) -> bool:
+    """Say whether a declaration counts in the dark scheme only."""
+    selectors = split_selectors(declaration.selector)
+    return any("dark" in condition for condition in declaration.context) or all(
+        _DARK_PAGE.fullmatch(one) for one in selectors
+    )
 
 
 def title_of(text: str) -> str | None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Final
@@ -22,6 +23,8 @@ from tonada.core.formats.svg_swatches import read_svg_swatches
 from tonada.core.formats.table import read_csv
 from tonada.core.formats.tokens import parse_any_json, parse_json, read_token_object
 from tonada.core.limits import MAX_JSON_BYTES, MAX_LIST_BYTES
+
+_LESS: Final = re.compile(r"^@(?!charset|import|media|property)[-\w]+[ \t]*:", re.MULTILINE)
 
 
 def _read_any_json(text: str) -> ColorList:
@@ -112,6 +115,8 @@ def _format_of(start: str, text: str, name: str) -> Format:
         return FORMATS["CSS custom properties"]
     if start.startswith("$") or "\n$" in text:
         return FORMATS["SCSS variables"]
+    if _LESS.search(text):
+        return FORMATS["Less variables"]
     return FORMATS["plain text"]
 
 

@@ -51,7 +51,9 @@ class Names:
         for role in sorted(every_role, key=role_rank):
             self._words[role] = self._own(words_of(every_role[role]))
         for key, name in _owners(take):
-            self._words[key] = self._own(self._unlike_roles(key, name), tuple(self._numbers(key)))
+            self._words[key] = self._own(
+                self._unlike_roles(key, name), tuple((number,) for number in self._numbers(key))
+            )
         for overlay in take.overlays:
             self._words[overlay.id] = self._own(self._unlike_roles(overlay.id, overlay.name))
         self._grounds: dict[str, Words] = {}
@@ -73,7 +75,7 @@ class Names:
     def of_ground(self, ground_id: str, name: str, elements: Iterable[str]) -> Words:
         """Return the words that a ground's values begin with: on, mist."""
         if ground_id not in self._grounds:
-            ends = ("ground", *(word for element in elements for word in words_of(element)))
+            ends = (("ground",), *(words_of(element) for element in elements))
             self._grounds[ground_id] = self._own(("on", *words_of(name)), ends)
         return self._grounds[ground_id]
 
@@ -84,7 +86,7 @@ class Names:
             return words_of(key)
         return (*words, *words_of(key)) if words in self._taken else words
 
-    def _own(self, words: Words, ends: tuple[str, ...] = ()) -> Words:
+    def _own(self, words: Words, ends: tuple[Words, ...] = ()) -> Words:
         """Return words that nothing else has, and neither with one of the ends behind them."""
         found, number = words, 2
         while any(one in self._taken for one in _with_ends(found, ends)):
@@ -105,6 +107,6 @@ def _owners(take: Take) -> Iterator[tuple[str, str]]:
     yield from ((one.id, one.name) for one in take.neutrals)
 
 
-def _with_ends(words: Words, ends: tuple[str, ...]) -> Iterator[Words]:
+def _with_ends(words: Words, ends: tuple[Words, ...]) -> Iterator[Words]:
     yield words
-    yield from ((*words, end) for end in ends)
+    yield from ((*words, *end) for end in ends)
