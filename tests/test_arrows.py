@@ -17,10 +17,11 @@ ALLOWED = {
     "store": {"core"},
     "handoff": {"core", "document"},
     "reading": {"core"},
+    "rendering": {"core"},
     "web": {"core", "document", "handoff", "store", "reading"},
     "demo": {"core", "document", "store", "reading"},
     "run": {"core", "document", "store", "reading", "web", "demo"},
-    "cli": {"core", "document", "store", "reading", "handoff", "run"},
+    "cli": {"core", "document", "store", "reading", "handoff", "rendering", "run"},
 }
 # Each folder of the core with those that it may know: all above it.
 CORE = (
@@ -44,6 +45,7 @@ FORBIDDEN_OUTSIDE = {
     "handoff": {"flask", "psycopg", "pydantic"},
     "store": {"flask", "pydantic"},
     "reading": {"flask", "psycopg", "pydantic"},
+    "rendering": {"flask", "psycopg", "pydantic"},
     "web": {"psycopg"},
 }
 

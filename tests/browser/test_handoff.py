@@ -10,7 +10,6 @@ from playwright.sync_api import Page, expect
 from tests.browser.conftest import axe_findings, clipboard, copied, open_demo
 from tests.browser.saving import saved
 from tests.takes import TAKE
-from tonada.demo.seed import demo_file
 from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, html_sheet
 from tonada.handoff.press_profile import usual_press
 
@@ -136,19 +135,45 @@ def test_the_same_state_is_handed_off_as_the_same_version(page: Page) -> None:
 
 def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
     open_part(page, "Slot sheet")
-    page.get_by_role("region", name="Next slot").focus()
+    expect(page.get_by_test_id("current")).to_have_text("#f9fafd")
+    # At once, with the focus where it is after choosing the part.
     page.keyboard.press("c")
     expect(page.get_by_test_id("progress")).to_have_text("1 of 5 copied")
     copied(page, "#f9fafd")
     page.keyboard.press("c")
     expect(page.get_by_role("region", name="Next slot")).to_contain_text("Slot 3 of 5")
     copied(page, "#e1e6f5")
-    page.get_by_role("button", name=re.compile("^Colour of Text:")).click()
+    text = page.get_by_role("combobox", name="Colour of Text", exact=True)
+    text.fill("accent")
     page.get_by_role("option", name="Accent", exact=True).click()
-    expect(page.get_by_test_id("slots")).to_contain_text("Text always stands on Background there")
+    expect(page.get_by_test_id("slots")).to_contain_text(
+        "Text always stands on Background there: 1.96 : 1, where 4.5 : 1 is needed."
+    )
     assert axe_findings(page) == []
     page.get_by_role("button", name="Undo").click()
     expect(page.get_by_test_id("slots")).not_to_contain_text("always stands")
+    # A step by its name, and a value in any notation; letters that are typed copy nothing.
+    text.fill("primary darker 2")
+    text.press("Enter")
+    expect(text).to_have_value("Primary darker 2")
+    text.fill("rgb(10 20 30)")
+    text.press("Enter")
+    expect(page.get_by_role("button", name="Copy Text, #0a141e")).to_be_visible()
+    text.fill("#nothing")
+    text.press("Enter")
+    expect(page.get_by_test_id("slots").get_by_role("alert")).to_be_visible()
+    expect(page.get_by_test_id("progress")).to_have_text("2 of 5 copied")
+
+
+def test_a_slot_sheet_is_a_file_and_its_destination_stays(page: Page) -> None:
+    open_part(page, "Slot sheet")
+    page.get_by_role("button", name=re.compile("^Destination:")).click()
+    page.get_by_role("option", name=re.compile("^Newsletter")).click()
+    with page.expect_download() as started:
+        page.get_by_role("button", name="CSV", exact=True).click()
+    assert "Around the letter,second ground," in Path(started.value.path()).read_text(encoding="utf-8")
+    page.reload()
+    expect(page.get_by_role("button", name="Destination: Newsletter")).to_be_visible()
 
 
 def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
@@ -173,22 +198,49 @@ def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
 
 def test_an_old_stylesheet_is_recoloured(page: Page) -> None:
     open_part(page, "Recolour a stylesheet")
-    with page.expect_file_chooser() as chooser:
-        page.get_by_role("button", name="Choose a stylesheet …").click()
-    content = demo_file("old-site.css")
-    chooser.value.set_files({"name": "old-site.css", "mimeType": "text/css", "buffer": content})
+    # The one that is kept as a source is offered.
+    expect(page.get_by_role("button", name="Stylesheet: old-site.css")).to_be_visible()
     expect(page.get_by_test_id("replaced")).to_contain_text("52 values replaced")
-    page.get_by_role("button", name="#2b3a8c becomes: Primary").click()
+    lead = page.get_by_role("combobox", name="#2b3a8c becomes")
+    expect(lead).to_have_value("Primary")
+    lead.fill("secondary")
     page.get_by_role("option", name="Secondary", exact=True).click()
+    page.get_by_text("Every line that changes").click()
     expect(page.get_by_test_id("diff")).to_contain_text("+a { color: #b6653a;")
+    sample = page.frame_locator("iframe[data-testid=sample]")
+    expect(sample.get_by_role("heading", name="A heading")).to_have_css("color", "rgb(182, 101, 58)")
+    page.get_by_role("radio", name="Before").click()
+    expect(sample.get_by_role("heading", name="A heading")).to_have_css("color", "rgb(43, 58, 140)")
     assert axe_findings(page) == []
+    # What is chosen is kept with the take, and given back by one click.
+    page.reload()
+    expect(lead).to_have_value("Secondary")
+    page.get_by_role("button", name="give #2b3a8c back to the rule").click()
+    expect(lead).to_have_value("Primary")
+    # A mend is a choice like any other.
+    short = page.get_by_test_id("rules").inner_text()
+    page.get_by_role("button", name=re.compile("^Use ")).first.click()
+    expect(page.get_by_test_id("rules")).not_to_have_text(short)
+    page.get_by_text("Every line that changes").click()
     page.get_by_role("radio", name="Custom properties").click()
-    expect(page.get_by_test_id("diff")).to_contain_text("var(--secondary)")
+    expect(page.get_by_test_id("diff")).to_contain_text("var(--primary)")
     with page.expect_download() as started:
         page.get_by_role("button", name="Save the new file").click()
     text = Path(started.value.path()).read_text(encoding="utf-8")
     assert text.startswith(":root {")
     assert "/* Orrin Peak Observatory, the site of some years ago" in text
+
+
+def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
+    open_part(page, "Recolour a stylesheet")
+    with page.expect_file_chooser() as chooser:
+        page.get_by_role("button", name="Another stylesheet …").click()
+    rules = b".a { color: #fff; background: #2b3a8c } .b { color: #333; background: #fff } i { color: #c33 }"
+    chooser.value.set_files({"name": "new.css", "mimeType": "text/css", "buffer": rules})
+    expect(page.get_by_role("button", name="Stylesheet: new.css")).to_be_visible()
+    expect(page.get_by_role("combobox", name="#2b3a8c becomes")).to_have_value("Primary")
+    page.get_by_role("link", name="Source").click()
+    expect(page.get_by_role("button", name="new.css").first).to_be_visible()
 
 
 def test_the_api_is_documented_from_its_own_document(page: Page) -> None:

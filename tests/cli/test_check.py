@@ -215,6 +215,26 @@ def test_the_build_script_of_the_guide_reports_and_fails(folder: Path) -> None:
     assert ElementTree.parse(folder / "contrast.xml").getroot().get("failures") == "1"
 
 
+def test_fix_writes_the_nearest_that_passes_and_says_so(
+    folder: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    sheet = folder / "dist/site.css"
+    sheet.write_bytes(b"\xef\xbb\xbf" + SHEET.encode())
+    sheet.chmod(0o640)
+    code, out = check(capsys, "dist/site.css", "page.html", "--fix")
+    assert code == 0
+    assert re.search(r"^fixed +dist/site\.css:2:16  #999 is (#[0-9a-f]{6}) now$", out, re.MULTILINE)
+    after = sheet.read_bytes()
+    assert after.startswith(b"\xef\xbb\xbf")
+    assert after.decode("utf-8-sig").count("#999") == 0
+    assert sheet.stat().st_mode & 0o777 == 0o640
+    assert [one.name for one in (folder / "dist").iterdir()] == ["site.css"]
+    (folder / "a.json").write_text("{}")
+    for name in ("-", "a.json"):
+        code, _, err = run(capsys, "check", name, "--fix")
+        assert (code, "mended" in err) == (2, True)
+
+
 def test_a_closed_pipe_is_no_error(folder: Path) -> None:
     (folder / "dist/site.css").write_text(
         "".join(f".a{n}{{color:#000;background:#fff}}\n" for n in range(3000))

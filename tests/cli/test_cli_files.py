@@ -187,3 +187,10 @@ def test_contrast_and_export_agree(own: Path, capsys: pytest.CaptureFixture[str]
     ratio = as_json(capsys, "contrast", values["ink"], values["paper"])["ratio"]
     checked = json.loads(run(capsys, "check", str(own), "--json")[1])["pairs"]
     assert ratio == next(p["ratio"] for p in checked if (p["text"], p["ground"]) == ("Ink", "Paper"))
+
+
+def test_slots_of_a_destination_are_printed(own: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    code, out, _ = run(capsys, "slots", str(own), "--destination", "slides")
+    assert code == 0
+    assert out.splitlines()[1].startswith("Light 1,ground,")
+    assert run(capsys, "slots", str(own), "--destination", "nothing")[0] == 2

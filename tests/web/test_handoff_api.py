@@ -49,7 +49,7 @@ def test_a_version_is_downloaded_with_its_address(
     answer = client.get(f"/api/takes/{take}/versions/1/files/{kind}")
     assert answer.mimetype == mimetype
     assert answer.data.startswith(start)
-    assert answer.headers["Content-Disposition"].startswith('attachment; filename="orrin-peak-take-1.')
+    assert answer.headers["Content-Disposition"].startswith("attachment; filename=orrin-peak-take-1.")
     if kind == "css":
         assert f"/takes/{take}/versions/1".encode() in answer.data
 
@@ -62,6 +62,19 @@ def test_an_archive_has_everything_and_the_own_file_is_the_version(client: Clien
     kept, name = read_own(archive.read("orrin-peak-take-1.tonada.json"))
     assert kept == TAKE
     assert name == "Orrin Peak, Take 1"
+
+
+@pytest.mark.parametrize("kind", ["csv", "json", "html", "pdf"])
+def test_slots_of_a_version_come_as_files(client: Client, kind: str) -> None:
+    take = take_with_version(client)
+    slots = f"/api/takes/{take}/versions/1/slots"
+    answer = client.get(f"{slots}/slides/{kind}")
+    assert answer.status_code == 200
+    assert answer.headers["Content-Disposition"] == f"attachment; filename=orrin-peak-take-1-slides.{kind}"
+    own = client.post("/api/destinations", json={"name": "Own", "slots": [SLOT]}).get_json()
+    assert client.get(f"{slots}/{own['id']}/{kind}").status_code == 200
+    assert client.get(f"{slots}/nothing/{kind}").status_code == 404
+    assert client.get(f"{slots}/slides/exe").status_code == 422
 
 
 def test_wrong_options_kinds_and_versions_are_refused(client: Client) -> None:

@@ -63,7 +63,8 @@ const options = useLocalStorage<FileOptions>(
   // What was kept before an option was there has no value for it.
   { mergeDefaults: true },
 )
-const { newest, isCut, problem, download, versionToHand } = useHandoff()
+const { newest, isCut, problem, download, downloadRecoloured, downloadSlots, versionToHand } =
+  useHandoff()
 const format = computed(() => vocabulary.value?.formats.find((one) => one.kind === kind.value))
 </script>
 
@@ -94,8 +95,12 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
             :options="options"
             @download="(one, name) => download(one, name, options)"
           />
-          <div v-else-if="part === 'slots'"><SlotSheet :vocabulary="vocabulary" /></div>
-          <div v-else-if="part === 'recolour'"><RecolourPanel /></div>
+          <div v-else-if="part === 'slots'">
+            <SlotSheet :vocabulary="vocabulary" @download="downloadSlots" />
+          </div>
+          <div v-else-if="part === 'recolour'">
+            <RecolourPanel @download="downloadRecoloured" />
+          </div>
           <div v-else-if="part === 'changes'"><ChangesPanel :number="newest?.number" /></div>
         </template>
       </template>

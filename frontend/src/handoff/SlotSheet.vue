@@ -1,25 +1,29 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import SlotEditor from './SlotEditor.vue'
 import { useDestinations } from './useDestinations'
 import { api, given } from '@/api/client'
-import type { FilledSlot, HandoffVocabulary } from '@/api/types'
+import type { FilledSlot, HandoffVocabulary, SlotKind } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import ColorCombo from '@/ui/ColorCombo.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import { useCopy } from '@/ui/useCopy'
 import { useFollowing } from '@/ui/useFollowing'
+import { useSlotKeys } from './useSlotKeys'
 import { fillSlot } from './slots'
-import { roleLabel } from '@/take/roles'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 
 /** The slots of a destination in its order, copied one after the other with one key. */
 defineProps<{ vocabulary: HandoffVocabulary }>()
+const emit = defineEmits<{ download: [destination: string, kind: SlotKind, name: string] }>()
 const take = useTakeStore()
 const { copyValue } = useCopy()
 const { destinations, removed, problem, copy, save, remove, bringBack } = useDestinations()
 
-const chosen = ref('')
+/** Stays for the next site, too. */
+const chosen = useLocalStorage('tonada-destination', '')
 const destination = computed(
   () => destinations.value.find((one) => one.id === chosen.value) ?? destinations.value[0],
 )
@@ -52,7 +56,6 @@ watch(
   },
 )
 const current = computed(() => filled.value[at.value])
-const area = useTemplateRef<HTMLElement>('area')
 
 async function copySlot(row: number) {
   const slot = filled.value[row]
@@ -61,30 +64,21 @@ async function copySlot(row: number) {
   done.value = new Set([...done.value, row])
   at.value = Math.min(filled.value.length - 1, row + 1)
 }
-function onKey(event: KeyboardEvent) {
-  const by = { ArrowDown: 1, ArrowUp: -1 }[event.key]
-  if (by) at.value = Math.min(filled.value.length - 1, Math.max(0, at.value + by))
-  else if (event.key === 'c' && !event.ctrlKey && !event.metaKey) void copySlot(at.value)
-  else return
-  event.preventDefault()
+function move(by: number) {
+  at.value = Math.min(filled.value.length - 1, Math.max(0, at.value + by))
 }
+useSlotKeys({ copy: () => void copySlot(at.value), move })
 
 const BY_RULE = ''
-const colors = computed(() => {
-  const document = take.document
-  return document
-    ? document.roles.map((one) => ({ value: one.role, label: roleLabel(document.roles, one.role) }))
-    : []
-})
-const choicesFor = (slot: FilledSlot) => {
-  const offered = [
-    { value: BY_RULE, label: `By rule${slot.by_rule ? `: ${slot.color_name}` : ''}` },
-    ...colors.value,
-  ]
-  return slot.by_rule || offered.some((one) => one.value === slot.key)
-    ? offered
-    : [...offered, { value: slot.key, label: slot.color_name }]
-}
+const choicesFor = (slot: FilledSlot) => [
+  { key: BY_RULE, name: slot.by_rule ? `By rule: ${slot.color_name}` : 'By rule', hex: '' },
+  ...(answer.value?.choices ?? []),
+]
+const SHEETS: readonly { kind: SlotKind; label: string }[] = [
+  { kind: 'csv', label: 'CSV' },
+  { kind: 'json', label: 'JSON' },
+  { kind: 'pdf', label: 'PDF to print' },
+]
 function fill(slot: FilledSlot, key: string) {
   if (take.document && destination.value)
     take.change(fillSlot(take.document, destination.value.id, slot.name, key || null))
@@ -122,6 +116,19 @@ async function duplicate() {
     <p class="ml-auto" role="status" data-testid="progress">
       {{ done.size }} of {{ filled.length }} copied
     </p>
+    <span class="flex items-center gap-1">
+      <span class="text-quiet">The sheet as</span>
+      <button
+        v-for="one in SHEETS"
+        :key="one.kind"
+        type="button"
+        class="button"
+        :disabled="!destination"
+        @click="destination && emit('download', destination.id, one.kind, destination.name)"
+      >
+        {{ one.label }}
+      </button>
+    </span>
   </div>
   <NoticeBar
     v-if="problem || failure"
@@ -139,11 +146,8 @@ async function duplicate() {
   </NoticeBar>
   <section
     v-if="current"
-    ref="area"
     class="mt-3 flex flex-wrap items-stretch border-2 border-ink bg-sheet"
     aria-label="Next slot"
-    tabindex="0"
-    @keydown="onKey"
   >
     <div
       class="keeps-color min-h-16 w-44 flex-none max-[640px]:w-full"
@@ -158,11 +162,7 @@ async function duplicate() {
         to move.
       </p>
     </div>
-    <button
-      type="button"
-      class="button-solid m-3 self-center"
-      @click="(copySlot(at), area?.focus())"
-    >
+    <button type="button" class="button-solid m-3 self-center" @click="copySlot(at)">
       Copy and go on
     </button>
   </section>
@@ -170,8 +170,8 @@ async function duplicate() {
     <li
       v-for="(slot, row) in filled"
       :key="slot.name"
-      class="flex flex-wrap items-center gap-x-3 gap-y-1 border-x border-b border-hair px-2 py-1"
-      :class="row === at && 'border-l-4 border-l-ink'"
+      class="flex flex-wrap items-center gap-x-3 gap-y-1 border-r border-b border-l-4 border-hair border-l-transparent px-2 py-1"
+      :class="row === at && 'border-l-ink'"
     >
       <span class="value w-6 text-right text-quiet">{{ row + 1 }}</span>
       <span
@@ -181,12 +181,12 @@ async function duplicate() {
       <span class="w-44 font-semibold wrap-break-word max-[640px]:w-auto max-[640px]:flex-1">{{
         slot.name
       }}</span>
-      <ChoiceList
+      <ColorCombo
         class="w-48 max-[640px]:w-full"
         :label="`Colour of ${slot.name}`"
-        align="left"
         :model-value="slot.by_rule ? BY_RULE : slot.key"
-        :options="choicesFor(slot)"
+        :name="slot.color_name"
+        :choices="choicesFor(slot)"
         @update:model-value="fill(slot, $event)"
       />
       <button

@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { FileKind, FileOptions, Version } from '@/api/types'
+import type { FileKind, FileOptions, SlotKind, Version } from '@/api/types'
 import { useAnswer } from '@/ui/useAnswer'
 import { isSameDocument } from '@/take/same'
 import { asKept } from '@/take/scheme'
@@ -71,11 +71,25 @@ export function useHandoff() {
     const query = new URLSearchParams(
       Object.entries(options).map(([key, value]) => [key, String(value)]),
     )
-    const link = document.createElement('a')
-    link.href = `/api/takes/${version.id}/versions/${version.number.toString()}/files/${kind}?${query.toString()}`
-    link.download = ''
-    link.click()
+    fetchFile(version, `files/${kind}?${query.toString()}`)
   }
 
-  return { newest, isCut, problem, download, versionToHand }
+  async function downloadSlots(destination: string, kind: SlotKind, name: string) {
+    const version = await versionToHand(`Slots: ${name}`.slice(0, 40))
+    if (version) fetchFile(version, `slots/${destination}/${kind}`)
+  }
+
+  async function downloadRecoloured(source: string, write: string, name: string) {
+    const version = await versionToHand(`Recoloured: ${name}`.slice(0, 40))
+    if (version) fetchFile(version, `recoloured/${source}?write=${write}`)
+  }
+
+  return { newest, isCut, problem, download, downloadRecoloured, downloadSlots, versionToHand }
+}
+
+function fetchFile(version: { id: string; number: number }, path: string) {
+  const link = document.createElement('a')
+  link.href = `/api/takes/${version.id}/versions/${version.number.toString()}/${path}`
+  link.download = ''
+  link.click()
 }

@@ -28,6 +28,8 @@ examples:
   cat page.html | tonada check -
   tonada check 'dist/*.css' --baseline known.json --update-baseline
   tonada check 'dist/*.css' --format sarif > contrast.sarif
+  tonada check 'dist/*.css' --fix
+  tonada check page.html --render
 
 What is not given here is read from tonada.toml ([check]) or pyproject.toml ([tool.tonada.check]):
   files = ["dist/*.css"]   level = "AA"   strict = false   baseline = "known.json"
@@ -78,6 +80,19 @@ def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -
     check.add_argument("--junit", action="store_true", help="print JUnit XML")
     check.add_argument("--quiet", action="store_true", help="say only what fails or can't be told")
     check.add_argument("--baseline", metavar="FILE", help="failures that are known, and don't fail")
+    check.add_argument(
+        "--fix",
+        action="store_true",
+        help="write the nearest text colour that passes into stylesheets and pages",
+    )
+    check.add_argument(
+        "--render",
+        action="store_true",
+        help="judge pages as an installed Chromium renders them, also at an address of this machine",
+    )
+    check.add_argument(
+        "--browser", metavar="FILE", help="the Chromium to use (TONADA_BROWSER, or one that is installed)"
+    )
     check.add_argument("--update-baseline", action="store_true", help="write what fails now to the baseline")
     check.set_defaults(run=run)
 
@@ -89,7 +104,19 @@ def run(parsed: argparse.Namespace) -> int:
     settings = _settings(parsed)
     if not settings.files:
         raise InputError("Name a file, a pattern, or - for standard input.", field="files")
-    pairs = _without_ignored(_pairs_of(settings), settings.ignore)
+    if parsed.render:
+        from tonada.rendering.browser import find_browser
+        from tonada.rendering.pages import check_pages
+
+        names = _names(settings.files)
+        found = check_pages(names, settings.level or "AA", find_browser(parsed.browser))
+    else:
+        if parsed.fix:
+            from tonada.cli.fixing import fix
+
+            fix(_names(settings.files), settings.level or "AA")
+        found = _pairs_of(settings)
+    pairs = _without_ignored(found, settings.ignore)
     if parsed.update_baseline:
         return _update(settings, pairs)
     pairs = _without_known(pairs, settings.baseline)
@@ -137,7 +164,7 @@ def _pairs_of(settings: Settings) -> list[CheckedPair]:
         held = take if settings.level is None else replace(take, level=settings.level)
         found += [replace(one, file=shown) for one in check_take(held)]
     if others:
-        found += check_files(others, settings.level or "AA")
+        found += check_files(others, settings.level)
     return found
 
 
@@ -150,7 +177,12 @@ def _names(files: Sequence[str]) -> list[str]:
 
     names: dict[str, None] = {}
     for one in files:
-        is_pattern = one != STANDARD_INPUT and any(mark in one for mark in "*?[") and not Path(one).exists()
+        is_pattern = (
+            one != STANDARD_INPUT
+            and "://" not in one
+            and any(mark in one for mark in "*?[")
+            and not Path(one).exists()
+        )
         found = sorted(glob.glob(one, recursive=True)) if is_pattern else [one]
         if not found:
             raise InputError(f"No file is named like “{one[:80]}”.", field="files")

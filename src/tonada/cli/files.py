@@ -10,6 +10,7 @@ KINDS = (
     "css", "scss", "less", "tailwind", "tokens", "modes", "office", "tonada", "json", "csv", "gpl", "svg",
     "png", "html", "pdf", "zip",
 )  # fmt: skip
+DESTINATIONS = ("five-slots", "eight-slots", "slides", "newsletter")
 PAGES = ("values", "steps", "grounds", "pairs")
 LISTS = ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "gpl", "svg", "office")
 
@@ -43,6 +44,19 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
         help=f"behind the first page of the sheet: {', '.join(PAGES)}",
     )  # fmt: skip
     export.set_defaults(run=_export)
+
+    slots = commands.add_parser("slots", help="the slots of a destination, filled from Tonada's own file")
+    slots.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    slots.add_argument(
+        "--destination",
+        default="five-slots",
+        choices=DESTINATIONS,
+        metavar="NAME",
+        help=", ".join(DESTINATIONS),
+    )
+    slots.add_argument("--to", choices=("csv", "json", "html", "pdf"), default="csv", metavar="FORMAT")
+    slots.add_argument("--out", type=Path, metavar="FILE", help="where to (standard output)")
+    slots.set_defaults(run=_slots)
 
     recolour = commands.add_parser("recolour", help="a stylesheet in the colours of a take")
     recolour.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
@@ -79,7 +93,26 @@ def _export(parsed: argparse.Namespace) -> int:
     )
     pages = SheetPages(**dict.fromkeys(parsed.pages, True))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
-    content = make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to)
+    return _give(
+        make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to), parsed
+    )
+
+
+def _slots(parsed: argparse.Namespace) -> int:
+    from tonada.core.handoff.slots import SHIPPED, fill_slots
+    from tonada.document.own_file import read_own
+    from tonada.handoff.client_sheet import ExportHeader
+    from tonada.handoff.slot_files import slot_file
+
+    take, name = read_own(parsed.file.read_bytes())
+    brand, _, take_name = name.partition(", ")
+    destination = next(one for one in SHIPPED if one.id == parsed.destination)
+    chosen = {one.slot: one.key for one in take.slots if one.destination == destination.id}
+    head = ExportHeader(brand or "Colours", take_name or "take", "")
+    return _give(slot_file(destination, fill_slots(take, destination, chosen), head, parsed.to), parsed)
+
+
+def _give(content: bytes, parsed: argparse.Namespace) -> int:
     if parsed.out:
         parsed.out.write_bytes(content)
     else:

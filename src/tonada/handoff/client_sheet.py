@@ -92,13 +92,23 @@ def pdf_sheet(
     pages: SheetPages = FIRST_PAGE,
 ) -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
+    return pdf_of(_page(take, head, press, pages, paper=paper, embeds=False))
+
+
+def page_of(template: str, *, embeds: bool, **values: Any) -> str:
+    """Return a page made from a template. embeds: whether the fonts are in it."""
+    faces = _font_faces() if embeds else ()
+    return _environment().get_template(template).render(faces=faces, **values)
+
+
+def pdf_of(page: str) -> bytes:
+    """Return a page as a PDF: fonts embedded, tagged (PDF/UA-1)."""
     weasyprint = _weasyprint()
     # Nothing is fetched but what is in the page itself.
     fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
-    text = _page(take, head, press, pages, paper=paper, embeds=False)
-    page = weasyprint.HTML(string=text, url_fetcher=fetcher)
+    html = weasyprint.HTML(string=page, url_fetcher=fetcher)
     faces, configuration = _fonts()
-    made = page.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
+    made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
     return bytes(made or b"")
 
 
@@ -172,28 +182,25 @@ def _page(
     evaluation = evaluate(take)
     night = evaluate(take.turned()) if take.other is not None else None
     logo = base64.b64encode(head.logo).decode() if head.logo else None
-    return (
-        _environment()
-        .get_template("sheet.html")
-        .render(
-            head=head,
-            logo=logo,
-            paper=paper,
-            faces=_font_faces() if embeds else (),
-            press=press.name if press else None,
-            front=front_of(take, evaluation, press),
-            pages=pages,
-            cells=_cells(evaluation, press) if pages.values else [],
-            night_cells=_cells(night, press) if pages.values and night else [],
-            rows=_rows(take, paper) if pages.steps else [],
-            pairs=evaluation.pairs if pages.pairs else (),
-            night_pairs=night.pairs if pages.pairs and night else (),
-            level=take.level,
-            grounds=_grounds(take) if pages.grounds else [],
-            night_grounds=_grounds(take.turned()) if pages.grounds and night else [],
-            cut=rounded_down,
-            texts=TEXTS,
-        )
+    return page_of(
+        "sheet.html",
+        embeds=embeds,
+        head=head,
+        logo=logo,
+        paper=paper,
+        press=press.name if press else None,
+        front=front_of(take, evaluation, press),
+        pages=pages,
+        cells=_cells(evaluation, press) if pages.values else [],
+        night_cells=_cells(night, press) if pages.values and night else [],
+        rows=_rows(take, paper) if pages.steps else [],
+        pairs=evaluation.pairs if pages.pairs else (),
+        night_pairs=night.pairs if pages.pairs and night else (),
+        level=take.level,
+        grounds=_grounds(take) if pages.grounds else [],
+        night_grounds=_grounds(take.turned()) if pages.grounds and night else [],
+        cut=rounded_down,
+        texts=TEXTS,
     )
 
 

@@ -143,13 +143,16 @@ def _modes(handoff: Handoff) -> bytes:
     """Return the tokens of each scheme in a file of its own, with the same names in both."""
     head = handoff.head
     sheet = sheet_of(handoff.take, handoff.options, title=f"{head.brand}, {head.take}", origin=head.origin)
-    schemes = {"day": replace(sheet, night=()), "night": replace(sheet, day=sheet.night, night=(), pairs=())}
+    schemes = {
+        "day": replace(sheet, night=(), night_pairs=()),
+        "night": replace(sheet, day=sheet.night, night=(), pairs=sheet.night_pairs, night_pairs=()),
+    }
     files = {
         f"{name}.tokens.json": write_tokens(one, handoff.options).encode()
         for name, one in schemes.items()
         if one.day
     }
-    return _zipped(files)
+    return zipped(files)
 
 
 def _png(svg: str) -> bytes:
@@ -173,10 +176,11 @@ def _archive(handoff: Handoff) -> bytes:
         all_of_it = kind != "png"
         options = replace(handoff.options, steps=all_of_it, grounds=all_of_it, night=True)
         files[file_name(handoff, kind)] = make_file(replace(handoff, options=options, pages=ALL_PAGES), kind)
-    return _zipped(files)
+    return zipped(files)
 
 
-def _zipped(files: Mapping[str, bytes]) -> bytes:
+def zipped(files: Mapping[str, bytes]) -> bytes:
+    """Return an archive of files, the same bytes every time."""
     made = io.BytesIO()
     with zipfile.ZipFile(made, "w", zipfile.ZIP_DEFLATED) as archive:
         for name, content in files.items():

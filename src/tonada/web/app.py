@@ -16,7 +16,7 @@ from tonada.web import frontend, health, logs, problems, security
 from tonada.web.access import Access
 from tonada.web.answers import IS_DESCRIBED
 from tonada.web.brands import views as brands
-from tonada.web.handoff import slots
+from tonada.web.handoff import recolour, slots
 from tonada.web.handoff import views as handoff
 from tonada.web.harmony import views as harmony
 from tonada.web.pairs import views as sight
@@ -76,6 +76,8 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         handoff.computed,
         slots.api,
         slots.computed,
+        recolour.api,
+        recolour.computed,
         takes.api,
         computation.api,
     ):

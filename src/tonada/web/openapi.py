@@ -98,12 +98,21 @@ def _complete(path: str, method: str, operation: Node, *, needs_token: bool) -> 
 def _without_a_model(path: str, method: str) -> Node:
     """Return the answer of a view that has no model: nothing, a picture or a file."""
     from tonada.handoff.files import FILE_FORMATS
+    from tonada.handoff.slot_files import SLOT_TYPES
 
     if method != "get":
         return {"204": {"description": "No Content"}}
     if path.endswith("/files/{kind}"):
         content = {one.mimetype: _BINARY for one in FILE_FORMATS.values()}
         return {"200": {"description": "The file", "content": content, "headers": _ATTACHMENT}}
+    if path.endswith("/slots/{destination}/{kind}"):
+        content = dict.fromkeys(SLOT_TYPES.values(), _BINARY)
+        return {"200": {"description": "The file", "content": content, "headers": _ATTACHMENT}}
+    if "/recoloured/" in path:
+        kinds = ("text/html",) if path.endswith("/page") else ("text/css", "application/zip")
+        content = dict.fromkeys(kinds, _BINARY)
+        headers = {} if path.endswith("/page") else {"headers": _ATTACHMENT}
+        return {"200": {"description": "The page or file", "content": content, **headers}}
     picture = {"description": "The picture", "content": {"image/png": _BINARY}, "headers": _VALIDATOR}
     return {"200": picture, "304": {"description": "Not Modified, where If-None-Match has its ETag"}}
 

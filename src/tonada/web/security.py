@@ -24,6 +24,8 @@ CONTENT_SECURITY_POLICY: Final = "; ".join(
         "img-src 'self' blob: data:",
         "font-src 'self'",
         "connect-src 'self'",
+        # Samples of stylesheets, which are served inert.
+        "frame-src 'self'",
         "manifest-src 'self'",
         "base-uri 'self'",
         "form-action 'none'",

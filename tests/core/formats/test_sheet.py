@@ -19,15 +19,18 @@ from tests.takes import TAKE
 from tonada.core.color.notation import read_color
 from tonada.core.color.press import Press
 from tonada.core.color.spaces import hex_to_srgb8
+from tonada.core.color.wcag import Usage
 from tonada.core.color.writing import NOTATIONS, WrittenAs, all_notations, written
 from tonada.core.errors import InputError
 from tonada.core.formats import read_list
+from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
 from tonada.core.formats.convert import TEXT_FORMATS, convert, sheet_of_list
 from tonada.core.formats.listed import ColorList, ListedColor
 from tonada.core.formats.naming import words_of
 from tonada.core.formats.sheet import Options, joined, sheet_of
 from tonada.core.handoff.check import check_file, check_take
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.take.parts import Overlay, Pair
 from tonada.core.take.take import Assignment, Role
 
 # On the edge of sRGB, where a rounded value lies outside: one channel alone, and two alike.
@@ -163,9 +166,40 @@ def test_tokens_follow_the_format_and_carry_their_pairs() -> None:
                 assert set(value) == {"colorSpace", "components", "alpha", "hex"}
                 assert all(0 <= part <= 1 for part in value["components"])
     checked = check_file(text.encode(), "a.tokens.json")
-    figures = {(f.text_hex, f.ground_hex, f.usage): f.ratio for f in evaluate(TAKE).pairs}
-    assert len(checked) == len(TAKE.pairs)
+    both = (*evaluate(TAKE).pairs, *evaluate(TAKE.turned()).pairs)
+    figures = {(f.text_hex, f.ground_hex, f.usage): f.ratio for f in both}
+    assert len(checked) == len(TAKE.pairs) + len(TAKE.turned().pairs)
     assert all(figures[one.text_hex, one.ground_hex, one.usage] == one.ratio for one in checked)
+
+
+def test_tokens_carry_pairs_of_steps_swatches_and_overlays_and_the_level() -> None:
+    veil = Overlay("o1", "Veil", TAKE.swatches[0].id, 0.4)
+    own = (
+        Pair("p1", f"{TAKE.swatches[0].id}/3", TAKE.swatches[1].id, Usage.BODY_TEXT, "x"),
+        Pair("p2", Role.INK, Role.PAPER, Usage.BODY_TEXT, "x", layers=("o1",)),
+        Pair("p3", "o1", Role.PAPER, Usage.BODY_TEXT, "x"),
+        Pair("p4", "#123456", "#abcdef", Usage.BODY_TEXT, "x"),
+    )
+    take = replace(TAKE, overlays=(veil,), pairs=own, level="AAA")
+    by_id = {one.id: one.ratio for one in evaluate(take).pairs}
+    expected = [by_id[one.id] for one in own]
+    for options in (Options(), ALL, Options(overlays=False, night=False)):
+        text = TEXT_FORMATS["tokens"].write(sheet_of(take, options, title="x"), options)
+        checked = check_file(text.encode(), "a.tokens.json")[: len(own)]
+        assert [one.ratio for one in checked] == expected
+        assert {one.needed for one in checked} == {7.0}
+        assert {one.needed for one in check_file(text.encode(), "a.tokens.json", "AA")[: len(own)]} == {4.5}
+
+
+def test_a_token_file_with_layers_that_are_none_is_refused() -> None:
+    pair = {"text": "#000", "ground": "#fff", "layers": "#0008"}
+    for wrong in ("#0008", ["nothing"], ["#0008"] * 25):
+        root = {"$extensions": {PAIRS_KEY: [{**pair, "layers": wrong}]}}
+        with pytest.raises(InputError) as refused:
+            check_file(json.dumps(root).encode(), "a.tokens.json")
+        assert refused.value.field.startswith(f"{PAIRS_KEY}.0.layers")
+    with pytest.raises(InputError):
+        check_file(json.dumps({"$extensions": {PAIRS_KEY: [pair], LEVEL_KEY: "B"}}).encode(), "a.tokens.json")
 
 
 def test_the_svg_is_a_sheet_of_named_rectangles_with_text() -> None:

@@ -213,6 +213,32 @@ def test_a_selector_that_is_not_understood_is_said(selector: str) -> None:
     assert one.outcome == "untold"
 
 
+def test_rules_in_one_another_are_worked_out() -> None:
+    sheet = ".card { color: #000; background: #fff; &:hover, .title & { color: #999; background: #fff } "
+    sheet += "> p { color: #555; background: #000 } @media (width > 1px) { color: #eee; background: #fff } }"
+    found = [(one.selector, one.outcome) for one in rule_pairs([StyleFile("a.css", sheet)], "AA")]
+    assert found == [
+        (".card", "passes"),
+        (".card:hover, .title .card", "fails"),
+        (".card > p", "fails"),
+        (".card", "fails"),
+    ]
+
+
+def test_what_changes_colours_around_an_element_is_said() -> None:
+    sheet = ".veil { opacity: .5 } .veil p { color: #000; background: #fff }"
+    (pair,) = rule_pairs([StyleFile("a.css", sheet)], "AA")
+    assert (pair.outcome, pair.reason) == ("untold", "opacity around it changes what is seen")
+    full = sheet.replace(".5", "1")
+    assert [one.outcome for one in rule_pairs([StyleFile("a.css", full)], "AA")] == ["passes"]
+
+
+@pytest.mark.parametrize("condition", ["@container (width > 40em)", "@supports not (color: lab(0 0 0))"])
+def test_what_holds_sometimes_doesn_t_count_elsewhere(condition: str) -> None:
+    sheet = f".a {{ color: #000; background: #fff }} {condition} {{ .a {{ background: #000 }} }}"
+    assert [one.outcome for one in rule_pairs([StyleFile("a.css", sheet)], "AA")] == ["passes"]
+
+
 def test_hostile_sheets_end() -> None:
     many = "".join(f".s{n}{{--t:#{n:06x}}}" for n in range(3000))
     found = pairs(many + ".a{color:var(--t);background:#fff}")

@@ -11,7 +11,7 @@ from tonada.core.errors import TakeError
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.handoff.old_colors import propose_mapping
 from tonada.core.handoff.restyle import restyle
-from tonada.core.handoff.slots import SHIPPED, Destination, Slot, fill_slots
+from tonada.core.handoff.slots import SHIPPED, Destination, Slot, color_choices, fill_slots
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.parts import Role
 from tonada.core.take.recolor import change_pair_text, recolor
@@ -37,9 +37,24 @@ def test_a_slot_filled_by_hand_is_kept_and_warned_of() -> None:
     filled = {one.slot.name: one for one in fill_slots(TAKE, five, {"Text": "accent"})}
     assert not filled["Text"].by_rule
     assert filled["Text"].key == "accent"
-    assert filled["Text"].warning == "Text always stands on Background there, at 1.96 of 4.5 to 1."
+    assert (
+        filled["Text"].warning == "Text always stands on Background there: 1.96 : 1, where 4.5 : 1 is needed."
+    )
     gone = {one.slot.name: one for one in fill_slots(TAKE, five, {"Text": "s99"})}
     assert gone["Text"].by_rule
+
+
+def test_any_step_swatch_or_value_may_stand_in_a_slot() -> None:
+    choices = {one.key: one for one in color_choices(TAKE)}
+    named = {(one.name, one.hex) for one in choices.values()}
+    owners = [*(one.id for one in TAKE.swatches), *(one.id for one in TAKE.neutrals)]
+    steps = [f"{owner}/{row}" for owner in owners for row in range(1, len(TAKE.ramp(owner).hexes) + 1)]
+    keys = (*(str(one.role) for one in TAKE.roles), *(one.id for one in TAKE.swatches), *steps)
+    assert named == {(TAKE.display_name(key), TAKE.color_of(key)) for key in keys}
+    assert len(named) == len(choices)
+    for key in (*choices, "#123456"):
+        filled = fill_slots(TAKE, SHIPPED[0], {"Text": key})[-1]
+        assert (filled.key, filled.hex) == (key, TAKE.color_of(key))
 
 
 def test_notations_are_the_slots_own_and_an_empty_take_is_refused() -> None:

@@ -12,10 +12,11 @@ from numpy.typing import NDArray
 
 from tests.sampling import IS_LONG
 from tests.strategies import hexes
-from tonada.core.color.contrast import contrast_ratio, ratio_of_luminances, relative_luminance
+from tonada.core.color.contrast import contrast_ratio, ratio_between, ratio_of_luminances, relative_luminance
 from tonada.core.color.spaces import (
     SRGB8_TO_LINEAR,
     Floats,
+    difference_between,
     hex_to_oklch,
     hex_to_srgb8,
     linear_to_oklab,
@@ -163,3 +164,14 @@ def test_a_mend_always_passes_or_says_the_best(moving: str, fixed: str, ratio: f
 def test_free_is_never_farther_than_keeping_the_hue(moving: str, fixed: str) -> None:
     kept, free = (nearest_passing(moving, fixed, 4.5, mode).difference for mode in ("hue", "free"))
     assert free <= kept
+
+
+@pytest.mark.parametrize("fixed", ["#ffffff", "#000000", "#2b3a8c", "#d7b13c"])
+@pytest.mark.parametrize("level", [0, 60, 119, 170, 255])
+def test_an_exact_grey_stays_one_and_is_the_nearest_that_does(level: int, fixed: str) -> None:
+    moving = f"#{level:02x}{level:02x}{level:02x}"
+    found = nearest_passing(moving, fixed, 4.5)
+    greys = [f"#{one:02x}{one:02x}{one:02x}" for one in range(256)]
+    passing = [one for one in greys if ratio_between(one, fixed) >= 4.5]
+    assert found.hex in passing
+    assert found.difference == min(difference_between(one, moving) for one in passing)

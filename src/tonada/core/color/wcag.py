@@ -7,6 +7,9 @@ from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
 Level: TypeAlias = Literal["A", "AA", "AAA"]
+LEVELS: Final[tuple[Level, ...]] = ("A", "AA", "AAA")
+# What is asked where nobody says it.
+USUAL_LEVEL: Final[Level] = "AA"
 Verdict: TypeAlias = Literal["AAA", "AA", "A", "fail", "exempt"]
 
 # 1.4.3 for large text, 1.4.11 for parts of controls, 1.4.1 (technique G183) for links beside text.

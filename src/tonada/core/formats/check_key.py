@@ -1,5 +1,7 @@
-"""Where a token file says its pairs: the extension that `tonada check` reads and tokens are written with."""
+"""Where a token file says its pairs and their level: extensions that `tonada check` reads."""
 
 from typing import Final
 
 PAIRS_KEY: Final = "org.tonada.pairs"
+# The level that the pairs are held to, A, AA or AAA; AA where it isn't said.
+LEVEL_KEY: Final = "org.tonada.level"

@@ -8,8 +8,8 @@ from typing import Final
 
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
+from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration, line_finder, scan_stylesheet
-from tonada.core.source.stylesheets.scopes import split_selectors
 from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
 # How a stylesheet is turned to the night: the rules around the values, the outermost first.

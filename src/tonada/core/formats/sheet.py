@@ -11,10 +11,12 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import Level
 from tonada.core.color.writing import CSS_NOTATIONS, WrittenAs, written
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import Names, Words, says_all, words_of
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.take.key import read_key
 from tonada.core.take.parts import Pair
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take, role_name, role_rank
@@ -24,10 +26,8 @@ NAMINGS: Final[tuple[Naming, ...]] = ("kebab", "camel", "snake")
 Dark: TypeAlias = Literal["media", "attribute", "class"]
 DARKS: Final[tuple[Dark, ...]] = ("media", "attribute", "class")
 Part: TypeAlias = Literal["role", "swatch", "step", "ground", "overlay"]
-# The end of a pair: the words of a value on the sheet, or the colour itself where it has no name there.
-End: TypeAlias = Words | Hex
-# A pair with its text and its ground.
-NamedPair: TypeAlias = tuple[Pair, End, End]
+# The end of a pair: the words of a value on the sheet, or the colour in CSS where it has no name there.
+End: TypeAlias = Words | str
 PREFIX: Final = re.compile(r"[a-z][a-z0-9]{0,19}\Z")
 
 
@@ -80,10 +80,21 @@ class Value:
 
 
 @dataclass(frozen=True, slots=True)
+class NamedPair:
+    """A pair with its text, its ground, and the overlays between the two, the lowest first."""
+
+    pair: Pair
+    text: End
+    ground: End
+    layers: tuple[End, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Sheet:
     """day and night: values with unlike names; night is empty where there is none.
 
-    origin: where it comes from, such as a version's address. pairs: of the day.
+    origin: where it comes from, such as a version's address. pairs: of the day, and night_pairs, held
+    to the level.
     """
 
     title: str
@@ -91,6 +102,8 @@ class Sheet:
     night: tuple[Value, ...] = ()
     origin: str = ""
     pairs: tuple[NamedPair, ...] = ()
+    night_pairs: tuple[NamedPair, ...] = ()
+    level: Level = "AA"
 
 
 def sheet_of(take: Take, options: Options = USUAL_OPTIONS, *, title: str, origin: str = "") -> Sheet:
@@ -102,10 +115,13 @@ def sheet_of(take: Take, options: Options = USUAL_OPTIONS, *, title: str, origin
     names = Names(day)
     values = _values(day, names, options)
     at_night: tuple[Value, ...] = ()
+    night_pairs: tuple[NamedPair, ...] = ()
     if options.night and day.other is not None:
         at_night = _values(day.turned(), names, options)
+        night_pairs = _pairs(day.turned(), names, at_night)
         values, at_night = _completed(values, at_night, "night"), _completed(at_night, values, "day")
-    return Sheet(title, values, at_night, origin, _pairs(day, names, values))
+    pairs = _pairs(day, names, values)
+    return Sheet(title, values, at_night, origin, pairs, night_pairs, day.level)
 
 
 def _completed(values: tuple[Value, ...], others: tuple[Value, ...], other: str) -> tuple[Value, ...]:
@@ -213,15 +229,18 @@ def _ground_values(take: Take, names: Names) -> list[Value]:
 
 
 def _pairs(take: Take, names: Names, values: tuple[Value, ...]) -> tuple[NamedPair, ...]:
-    """Return the pairs of two opaque colours, one of them at least a role on the sheet."""
-    there = {value.words for value in values if value.part == "role"}
+    """Return the pairs of a scheme, each end by its name on the sheet, or as a colour where it has none."""
+    there = {value.words for value in values}
 
     def end(key: str) -> End:
-        return names.of(key) if take.has_role(key) and names.of(key) in there else take.color_of(key)
+        if read_key(key).value is None and names.of(key) in there:
+            return names.of(key)
+        overlay = take.overlay(key)
+        if overlay is None:
+            return take.color_of(key)
+        return written(take.value_at(overlay.swatch, overlay.step), "rgb", overlay.alpha)
 
-    named = (
-        (pair, end(pair.text), end(pair.ground))
+    return tuple(
+        NamedPair(pair, end(pair.text), end(pair.ground), tuple(end(one) for one in pair.layers))
         for pair in take.pairs
-        if not pair.layers and take.overlay(pair.text) is None
     )
-    return tuple(one for one in named if not (isinstance(one[1], str) and isinstance(one[2], str)))

@@ -105,9 +105,9 @@ def _row(value: Value, scheme: str, options: Options) -> tuple[str, ...]:
     channels = (str(int(channel)) for channel in hex_to_srgb8(value.hex))
     color = hex_with_alpha(value.hex, value.alpha)
     alpha = f"{value.alpha:.4g}"
-    return (_inert(value.name), joined(value.words, options), role, color, *channels, alpha, scheme)
+    return (inert(value.name), joined(value.words, options), role, color, *channels, alpha, scheme)
 
 
-def _inert(text: str) -> str:
+def inert(text: str) -> str:
     """Return text that a spreadsheet doesn't take for a formula (CSV injection, OWASP)."""
     return f"'{text}" if text.startswith(("=", "+", "-", "@", "\t")) else text

@@ -8,8 +8,8 @@ from __future__ import annotations
 import json
 
 from tonada.core.color.spaces import hex_to_srgb8
-from tonada.core.formats.check_key import PAIRS_KEY
-from tonada.core.formats.sheet import End, Options, Sheet, Value, joined, remark
+from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
+from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value, joined, remark
 from tonada.core.formats.tokens import Json
 
 
@@ -24,18 +24,10 @@ def write_tokens(sheet: Sheet, options: Options) -> str:
         root["night"] = _group(sheet.night, options, "night.")
     else:
         root |= day
-    pairs: list[Json] = [
-        {
-            "text": _end(text, options, "day." if sheet.night else ""),
-            "ground": _end(ground, options, "day." if sheet.night else ""),
-            "usage": str(pair.usage),
-            **({"size": pair.size} if pair.size else {}),
-            **({"weight": pair.weight} if pair.weight else {}),
-        }
-        for pair, text, ground in sheet.pairs
-    ]
+    pairs = [_pair(one, options, "day." if sheet.night else "") for one in sheet.pairs]
+    pairs += [_pair(one, options, "night." if sheet.night else "") for one in sheet.night_pairs]
     if pairs:
-        root["$extensions"] = {PAIRS_KEY: pairs}
+        root["$extensions"] = {PAIRS_KEY: pairs, LEVEL_KEY: sheet.level}
     return json.dumps(root, ensure_ascii=False, indent=2) + "\n"
 
 
@@ -50,6 +42,18 @@ def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str,
             token["$description"] = note
         group[joined(value.words, options)] = token
     return group
+
+
+def _pair(one: NamedPair, options: Options, above: str) -> Json:
+    layers: list[Json] = [_end(layer, options, above) for layer in one.layers]
+    return {
+        "text": _end(one.text, options, above),
+        "ground": _end(one.ground, options, above),
+        **({"layers": layers} if layers else {}),
+        "usage": str(one.pair.usage),
+        **({"size": one.pair.size} if one.pair.size else {}),
+        **({"weight": one.pair.weight} if one.pair.weight else {}),
+    }
 
 
 def _end(end: End, options: Options, above: str) -> str:

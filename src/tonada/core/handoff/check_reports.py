@@ -11,7 +11,7 @@ from tonada.core.color.contrast import rounded_down
 from tonada.core.errors import NotReachable
 from tonada.core.handoff.check import CheckedPair
 from tonada.core.mends.nearest import nearest_passing
-from tonada.core.source.stylesheets.scopes import split_selectors
+from tonada.core.source.stylesheets.nesting import split_selectors
 
 _RED, _GREEN, _YELLOW, _DIM, _PLAIN = "\x1b[31m", "\x1b[32m", "\x1b[33m", "\x1b[2m", "\x1b[0m"
 _SHADES: Final = {"fails": _RED, "passes": _GREEN, "can't tell": _YELLOW, "exempt": _DIM}
@@ -108,12 +108,12 @@ def as_data(pairs: Sequence[CheckedPair]) -> dict[str, Any]:
             "pass": one.passes,
             "exempt": one.exempt,
         }
-        if one.place is not None:
+        if one.place is not None or one.scope:
             entry |= {
                 "outcome": word_of(one),
                 "file": one.file,
-                "line": one.place.line,
-                "column": one.place.column,
+                "line": one.place.line if one.place else None,
+                "column": one.place.column if one.place else None,
                 "ground_line": one.ground_place.line if one.ground_place else None,
                 "scope": one.scope,
                 "text_hex": one.text_hex,

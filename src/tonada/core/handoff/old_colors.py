@@ -11,6 +11,7 @@ import re
 from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
+from functools import lru_cache
 from typing import Final
 
 import numpy as np
@@ -100,10 +101,9 @@ def propose_mapping(
     """
     if not take.swatches and not take.neutrals:
         raise InputError("This take has no colours to map to.", field="document.swatches")
-    written = _written(files)
+    written, seen = _read(tuple(files))
     if not written:
         raise InputError("The stylesheet uses no colour.", field="files")
-    seen = {use.hex: use for use in read_stylesheets(list(files)).uses}
     uses = [_use(value, one, seen.get(value)) for value, one in written.items()]
     lead = _lead(uses, written)
     found: list[OldColor] = []
@@ -114,6 +114,13 @@ def propose_mapping(
             members = [own[row] for row in group.members]
             found.append(_mapped(take, members, written, _Asked(role, lead)))
     return tuple(sorted(found, key=lambda one: -one.count))
+
+
+# The same files are asked for with every choice that is made for them.
+@lru_cache(maxsize=4)
+def _read(files: tuple[StyleFile, ...]) -> tuple[Mapping[Hex, _Written], Mapping[Hex, ColorUse]]:
+    """Return the colours that are written, and those that are seen with what they are used for."""
+    return _written(files), {use.hex: use for use in read_stylesheets(list(files)).uses}
 
 
 def _written(files: Sequence[StyleFile]) -> dict[Hex, _Written]:
@@ -199,7 +206,7 @@ def _target(take: Take, value: Hex, purpose: str, asked: _Asked) -> tuple[str, f
     if exact is not None and exact[1] <= SAME:
         return exact
     if is_neutral(value):
-        greys = [role for role in roles if take.neutral(take.assignment(role).swatch) is not None]
+        greys = [role for role in roles if _is_grey(take, role)]
         steps = [key for one in take.neutrals for key in _steps(take, one.id)]
         if greys or steps:
             return _nearest(take, value, purpose, [*greys, *steps])
@@ -209,6 +216,10 @@ def _target(take: Take, value: Hex, purpose: str, asked: _Asked) -> tuple[str, f
     said = [one.id for one in take.swatches if not take.is_signal_only(one.id)]
     steps = [key for owner in (*said, *(one.id for one in take.neutrals)) for key in _steps(take, owner)]
     return _nearest(take, value, purpose, [*roles, *steps])
+
+
+def _is_grey(take: Take, role: str) -> bool:
+    return take.neutral(take.assignment(role).swatch) is not None or is_neutral(take.hex_of(role))
 
 
 def _shade_of_lead(take: Take, value: Hex, lead: Hex | None) -> tuple[str, float] | None:

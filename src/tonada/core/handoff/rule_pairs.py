@@ -334,7 +334,9 @@ def _grounds(said: _Set, variables: Variables, scheme: str) -> list[Hex] | None:
 
 
 def _refuse_changes(style: Style) -> None:
-    """Raise CannotTell where a declaration changes how the colours are seen."""
+    """Raise CannotTell where a declaration of the element, or around it, changes how the colours are seen."""
+    for winning in style.around:
+        _refuse_changes_around(winning, style.variables)
     won = {one.declaration.property: one.declaration.value for one in style.ranked}
     for name, value in won.items():
         if name not in _CHANGES_WHAT_IS_SEEN | _CLIPS:
@@ -344,6 +346,13 @@ def _refuse_changes(style: Style) -> None:
             raise CannotTell("the ground is clipped to the text")
         if name in _CHANGES_WHAT_IS_SEEN and word not in _CHANGES_NOTHING:
             raise CannotTell(f"{name} changes what is seen")
+
+
+def _refuse_changes_around(winning: Sequence[Winning], variables: Variables) -> None:
+    won = {one.declaration.property: one.declaration.value for one in winning}
+    for name in _CHANGES_WHAT_IS_SEEN & won.keys() - {"background-blend-mode"}:
+        if filled_in(won[name], variables).strip().lower() not in _CHANGES_NOTHING:
+            raise CannotTell(f"{name} around it changes what is seen")
 
 
 def _over(color: ReadColor, ground: Hex) -> Hex:

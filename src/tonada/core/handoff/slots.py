@@ -11,7 +11,8 @@ from tonada.core.color.spaces import Hex
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.errors import TakeError
-from tonada.core.take.take import Role, Take
+from tonada.core.take.key import step_key
+from tonada.core.take.take import Role, Take, role_rank
 
 Purpose: TypeAlias = Literal[
     "ground",
@@ -142,6 +143,26 @@ SHIPPED: Final = (
 )
 
 
+@dataclass(frozen=True, slots=True)
+class TakeColor:
+    """A colour that a slot can have, by its key."""
+
+    key: str
+    name: str
+    hex: Hex
+
+
+def color_choices(take: Take) -> tuple[TakeColor, ...]:
+    """Return what may stand in a slot: roles, swatches, and every step of swatches and neutrals."""
+    owners = [*(one.id for one in take.swatches), *(one.id for one in take.neutrals)]
+    keys = [one.role for one in sorted(take.roles, key=lambda one: role_rank(one.role))]
+    keys += [one.id for one in take.swatches]
+    keys += [step_key(owner, step) for owner in owners for step in range(1, len(take.ramp(owner).hexes) + 1)]
+    found = [TakeColor(key, take.display_name(key), take.color_of(key)) for key in keys]
+    # A swatch that is called as its role is the same to choose: the role comes first.
+    return tuple({(one.name, one.hex): one for one in reversed(found)}.values())[::-1]
+
+
 def fill_slots(take: Take, destination: Destination, chosen: Mapping[str, str]) -> tuple[FilledSlot, ...]:
     """Return every slot with its colour, in the order of the destination.
 
@@ -151,7 +172,7 @@ def fill_slots(take: Take, destination: Destination, chosen: Mapping[str, str]) 
     keys: dict[str, tuple[str, bool]] = {}
     for slot in destination.slots:
         hand = chosen.get(slot.name)
-        by_hand = hand is not None and _is_there(take, hand)
+        by_hand = hand is not None and is_there(take, hand)
         keys[slot.name] = (hand if by_hand and hand else _by_rule(take, slot, keys), not by_hand)
     return tuple(_filled(take, slot, keys) for slot in destination.slots)
 
@@ -193,12 +214,14 @@ def _filled(take: Take, slot: Slot, keys: Mapping[str, tuple[str, bool]]) -> Fil
         ratio = _ratio(take, key, keys[slot.on][0])
         if ratio < slot.needed:
             has = rounded_down(ratio)
-            warning = f"{slot.name} always stands on {slot.on} there, at {has} of {slot.needed:g} to 1."
+            asked = f"{has} : 1, where {slot.needed:g} : 1 is needed"
+            warning = f"{slot.name} always stands on {slot.on} there: {asked}."
     text = written(value, slot.notation)
     return FilledSlot(slot, key, take.display_name(key), value, text, by_rule, ratio, warning)
 
 
-def _is_there(take: Take, key: str) -> bool:
+def is_there(take: Take, key: str) -> bool:
+    """Say whether a key names a colour of the take."""
     try:
         take.color_of(key)
     except TakeError:

@@ -35,6 +35,7 @@ _EXACT_GREY: Final = 1e-6
 # More than the bounds, which are not exact, can be off.
 _ROUNDING: Final = 1e-7
 _EXTREMES: Final = ("#000000", "#ffffff")
+_GREYS: Final = tuple(f"#{level:02x}{level:02x}{level:02x}" for level in range(256))
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,8 +137,9 @@ def best_ratio(fixed: Hex) -> float:
 def nearest_passing(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue") -> Nearest:
     """Return the 8-bit colour nearest to `moving`, by deltaEOK, that reaches `ratio` against `fixed`.
 
-    mode hue: the hue stays within 2° in OKLCH, or the colour becomes an exact grey; one of chroma
-    under 0.02 stays under it. mode free: any colour. The optimum of all 16.7 million, proven by the
+    mode hue: the hue stays within 2° in OKLCH, or the colour becomes an exact grey; an exact grey stays
+    one, and another of chroma under 0.02 stays under it. mode free: any colour. The optimum of all
+    16.7 million, proven by the
     bound; of equals the first in order of red, green, blue. A colour that reaches the ratio stays.
 
     Raises NotReachable where neither black nor white does.
@@ -147,7 +149,9 @@ def nearest_passing(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue
         return Nearest(moving, 0.0, reached)
     if best_ratio(fixed) < ratio:
         raise NotReachable(ratio, best_ratio(fixed))
-    found, difference = _search(_question(moving, fixed, ratio, mode))
+    asked = _question(moving, fixed, ratio, mode)
+    is_exact_grey = mode == "hue" and moving[1:3] == moving[3:5] == moving[5:7]
+    found, difference = _nearest_grey(asked) if is_exact_grey else _search(asked)
     return Nearest(found, difference, ratio_between(found, fixed))
 
 
@@ -181,6 +185,12 @@ def _outward(edge: float, turn: float) -> list[float]:
     """Return, for Level.places, the normal of a plane through the neutral axis; degrees."""
     angle = math.radians(edge + turn)
     return [0.0, 0.0, math.cos(angle), math.sin(angle)]
+
+
+def _nearest_grey(asked: _Question) -> tuple[Hex, float]:
+    """Return the best of the 256 greys and its deltaEOK; of equals the darker one."""
+    reading = [one for one in _GREYS if ratio_between(one, asked.fixed) >= asked.ratio]
+    return min(((one, math.dist(asked.origin, hex_to_oklab(one))) for one in reading), key=lambda one: one[1])
 
 
 def _search(asked: _Question) -> tuple[Hex, float]:

@@ -14,12 +14,13 @@ from tonada.core.formats.sheet import DARKS, NAMINGS, Dark, Naming, Options
 from tonada.core.handoff import restyle
 from tonada.core.handoff.old_colors import OldColor
 from tonada.core.handoff.restyle import PairBeside
-from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
+from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot, TakeColor
 from tonada.core.handoff.written import Undecided
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import PAPERS, Paper, SheetPages
 from tonada.handoff.files import FILE_FORMATS, FileKind
+from tonada.handoff.slot_files import SlotKind
 from tonada.store.destinations import DestinationRow
 
 Text = Annotated[str, StringConstraints(max_length=limits.MAX_RESTYLED_CHARACTERS)]
@@ -262,7 +263,23 @@ class FilledAnswer(Model):
 
 
 class FillAnswer(Model):
+    """choices: what may stand in a slot: roles, swatches, and every step."""
+
     slots: tuple[FilledAnswer, ...]
+    choices: tuple[TakeColor, ...]
+
+
+class SlotFilePath(BaseModel):
+    """destination: the id of one that ships, or of one's own."""
+
+    take_id: UUID
+    number: int
+    destination: Identifier
+    kind: SlotKind
+
+
+class PaperQuery(Model):
+    paper: Paper = "A4"
 
 
 class StyleText(Model):
@@ -278,7 +295,10 @@ class MappingBody(Model):
 
 
 class MappingAnswer(Model):
+    """choices: what may take the place of a colour: roles, swatches, and every step."""
+
     colors: tuple[OldColor, ...]
+    choices: tuple[TakeColor, ...]
 
 
 class MappedColor(Model):

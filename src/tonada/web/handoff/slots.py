@@ -10,12 +10,17 @@ from pydantic import BaseModel
 from tonada.core.errors import InputError
 from tonada.core.handoff.old_colors import propose_mapping
 from tonada.core.handoff.restyle import restyle
-from tonada.core.handoff.slots import SHIPPED, Destination, fill_slots
+from tonada.core.handoff.slots import SHIPPED, Destination, color_choices, fill_slots
 from tonada.core.limits import MAX_STYLESHEET_BYTES
 from tonada.core.source.stylesheets import StyleFile
+from tonada.handoff.client_sheet import ExportHeader
+from tonada.handoff.slot_files import SLOT_TYPES, slot_file, slot_file_name
 from tonada.store import destinations
+from tonada.store.database import Connection
+from tonada.store.errors import NotFound
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, answer_value, blueprint
+from tonada.web.handoff.handed import attached, handed_version
 from tonada.web.handoff.models import (
     DestinationAnswer,
     DestinationBody,
@@ -25,10 +30,12 @@ from tonada.web.handoff.models import (
     FilledAnswer,
     MappingAnswer,
     MappingBody,
+    PaperQuery,
     RestyleAnswer,
     RestyleBody,
+    SlotFilePath,
 )
-from tonada.web.security import csrf
+from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
 
 api = blueprint("slots")
 computed = blueprint("slots_computed")
@@ -97,14 +104,43 @@ def restore_destination(path: DestinationPath) -> Response:
 def fill(body: FillBody) -> Response:
     chosen = {one.slot: one.key for one in body.document.slots if one.destination == body.destination}
     destination = Destination(body.destination, "", tuple(one.to_slot() for one in body.slots))
-    filled = fill_slots(body.document.to_take(), destination, chosen)
-    return answer(FillAnswer(slots=tuple(FilledAnswer.of(one) for one in filled)))
+    take = body.document.to_take()
+    filled = tuple(FilledAnswer.of(one) for one in fill_slots(take, destination, chosen))
+    return answer(FillAnswer(slots=filled, choices=color_choices(take)))
+
+
+@api.get(
+    "/takes/<uuid:take_id>/versions/<int:number>/slots/<string:destination>/<string:kind>",
+    summary="The slots of a destination, filled from a version, as a file",
+)
+@limiter.limit(UPLOADS_PER_MINUTE)
+def download(path: SlotFilePath, query: PaperQuery) -> Response:
+    with workspace_connection() as (connection, workspace):
+        version = handed_version(connection, workspace, path.take_id, path.number)
+        destination = _destination(connection, workspace, path.destination)
+    take = version.take
+    chosen = {one.slot: one.key for one in take.slots if one.destination == path.destination}
+    head = ExportHeader(version.brand, version.name, "", None, version.dated.capitalize())
+    made = slot_file(destination, fill_slots(take, destination, chosen), head, path.kind, query.paper)
+    return attached(made, slot_file_name(destination, head, path.kind), SLOT_TYPES[path.kind])
+
+
+def _destination(connection: Connection, workspace: UUID, wanted: str) -> Destination:
+    """Return a destination that ships, or one's own. Raises NotFound."""
+    shipped = next((one for one in SHIPPED if one.id == wanted), None)
+    if shipped is not None:
+        return shipped
+    own = destinations.list_all(connection, workspace)
+    found = next((one for one in own if str(one.id) == wanted), None)
+    if found is None:
+        raise NotFound("There is no such destination.")
+    return DestinationAnswer.of_row(found).to_destination()
 
 
 @computed.post("/mapping", responses={200: MappingAnswer}, summary="Old colours with what takes their place")
 def propose(body: MappingBody) -> Response:
-    found = propose_mapping(body.document.to_take(), _files(body))
-    return answer_value({"colors": found})
+    take = body.document.to_take()
+    return answer_value({"colors": propose_mapping(take, _files(body)), "choices": color_choices(take)})
 
 
 @computed.post("/restyle", responses={200: RestyleAnswer}, summary="Stylesheets in the colours of a take")

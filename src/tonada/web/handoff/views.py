@@ -13,11 +13,12 @@ from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
 from tonada.handoff.files import FILE_FORMATS, Handoff, file_name, make_file
 from tonada.handoff.press_profile import usual_press
 from tonada.handoff.sheet_preview import preview_of
-from tonada.store import brands, handoffs, sources, takes, versions
+from tonada.store import handoffs, sources, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
+from tonada.web.handoff.handed import attached, handed_version
 from tonada.web.handoff.models import (
     ChangesAnswer,
     FilePath,
@@ -90,21 +91,15 @@ def preview_sheet(body: PreviewBody) -> Response:
 @limiter.limit(UPLOADS_PER_MINUTE)
 def download(path: FilePath, query: OptionsModel) -> Response:
     with workspace_connection() as (connection, workspace):
-        version = versions.find(connection, workspace, path.take_id, path.number)
-        name, brand_id = takes.name_of(connection, workspace, path.take_id)
-        brand = brands.find(connection, workspace, brand_id)
-        take = TakeDocument.model_validate(version.document).to_take()
-        logo = _logo(connection, workspace, take)
-    address = f"{request.host_url}brands/{brand.id}/takes/{path.take_id}/versions/{path.number}"
-    dated = f"version {path.number}, {version.created_at:%-d %B %Y}"
-    head = ExportHeader(brand.name, name, f"version {path.number}, {address}", logo, dated)
-    handoff = Handoff(take, head, usual_press(), query.to_options(), query.paper, query.to_pages())
-    file = file_name(handoff, path.kind)
-    return Response(
-        make_file(handoff, path.kind),
-        mimetype=FILE_FORMATS[path.kind].mimetype,
-        headers={"Content-Disposition": f'attachment; filename="{file}"'},
-    )
+        version = handed_version(connection, workspace, path.take_id, path.number)
+        logo = _logo(connection, workspace, version.take)
+    address = f"{request.host_url}brands/{version.brand_id}/takes/{path.take_id}/versions/{path.number}"
+    origin = f"version {path.number}, {address}"
+    head = ExportHeader(version.brand, version.name, origin, logo, version.dated)
+    options, pages = query.to_options(), query.to_pages()
+    handoff = Handoff(version.take, head, usual_press(), options, query.paper, pages)
+    made = make_file(handoff, path.kind)
+    return attached(made, file_name(handoff, path.kind), FILE_FORMATS[path.kind].mimetype)
 
 
 @api.post(

@@ -15,8 +15,9 @@ import cssselect2
 
 from tonada.core.source.stylesheets.computed import filled_in
 from tonada.core.source.stylesheets.elements import Built, Compound, as_matched, build
+from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration
-from tonada.core.source.stylesheets.scopes import is_root, split_selectors
+from tonada.core.source.stylesheets.scopes import is_root
 from tonada.core.source.stylesheets.text_sizes import root_pixels
 from tonada.core.source.stylesheets.untold import CannotTell
 
@@ -65,10 +66,14 @@ class Winning:
 
 @dataclass(frozen=True, eq=False)
 class Style:
-    """Of one element: the declarations in the order in which they count, the last most; its properties."""
+    """Of one element: the declarations in the order in which they count, the last most; its properties.
+
+    around: those of the elements around it, the outermost first.
+    """
 
     ranked: tuple[Winning, ...]
     variables: Variables
+    around: tuple[tuple[Winning, ...], ...] = ()
 
 
 class Cascade:
@@ -76,7 +81,7 @@ class Cascade:
 
     def __init__(self, blocks: Sequence[Block]) -> None:
         self._matcher = cssselect2.Matcher()
-        self._inherited: dict[Any, dict[str, str]] = {}
+        self._inherited: dict[Any, tuple[dict[str, str], tuple[Winning, ...]]] = {}
         self.setting: dict[str, list[Block]] = {}
         self._registered: dict[str, str] = {}
         self._sizing_root: list[Block] = []
@@ -110,21 +115,23 @@ class Cascade:
         wrapped = {one.etree_element: one for one in page.iter_subtree()}
         variables: dict[str, str] = dict(self._registered)
         path: tuple[Any, ...] = (conditions,)
+        around: list[tuple[Winning, ...]] = []
         for element in built.chain:
             path = (*path, element.tag, tuple(sorted(element.items())))
             if element is built.subject:
                 break
             known = self._inherited.get(path)
             if known is None:
-                known = _with_own(variables, self._ranked(wrapped[element], "", conditions))
-                self._inherited[path] = known
-            variables = known
+                winning = self._ranked(wrapped[element], "", conditions)
+                known = self._inherited[path] = _with_own(variables, winning), tuple(winning)
+            variables = known[0]
+            around.append(known[1])
         ranked = self._ranked(wrapped[built.subject], "", conditions)
         variables = _with_own(variables, ranked)
         if pseudo:
             ranked = self._ranked(wrapped[built.subject], pseudo, conditions)
             variables = _with_own(variables, ranked)
-        return Style(tuple(ranked), variables)
+        return Style(tuple(ranked), variables, tuple(around))
 
     def _ranked(self, element: Any, pseudo: str, conditions: frozenset[str]) -> list[Winning]:
         found = []
@@ -181,4 +188,7 @@ def _with_own(inherited: Mapping[str, str], ranked: Sequence[Winning]) -> dict[s
 
 def _always_holds(context: str) -> bool:
     words = " ".join(context.lower().split())
-    return words.startswith(("@layer", "@supports", "@container")) or words in ("@media screen", "@media all")
+    if words.startswith("@supports"):
+        # A browser of today has what is asked for; what asks for its lack is for others.
+        return "not " not in words and "not(" not in words
+    return words.startswith("@layer") or words in ("@media screen", "@media all")

@@ -13,6 +13,8 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, NamedTuple
 
+from tonada.core.source.stylesheets.nesting import nested
+
 # What can hide a brace or a semicolon comes first; an unclosed comment or string ends with the text.
 _TOKEN: Final = re.compile(
     r"""/\*.*?(?:\*/|\Z) | "(?:\\.|[^"\\\n])*(?:"|$|\n) | '(?:\\.|[^'\\\n])*(?:'|$|\n)
@@ -28,7 +30,7 @@ DEEPEST_RULE: Final = 60
 class Declaration(NamedTuple):
     """property: in lower case, but for custom properties. value: without !important.
 
-    start: where the value begins in the text. selector: the innermost rule's prelude. rule: a
+    start: where the value begins in the text. selector: of the rule, those around it worked in. rule: a
     number shared by the declarations of one block. context: preludes of the at-rules around it.
     important: whether it says so.
     """
@@ -135,10 +137,16 @@ def _declaration(
     important = value[-9:].lower() == "important" and value[:-9].rstrip().endswith("!")
     if important:
         value = value[:-9].rstrip()[:-1].rstrip()
-    plain = [_plain(prelude) for prelude in preludes]
-    selector = next((one for one in reversed(plain) if not one.startswith("@")), plain[-1])
-    context = tuple(one for one in plain if one.startswith("@"))
+    selector, context = _placed(tuple(preludes))
     return Declaration(name, value, place, selector, rule, context, important)
+
+
+@lru_cache(maxsize=4096)
+def _placed(preludes: tuple[str, ...]) -> tuple[str, tuple[str, ...]]:
+    """Return the selector of a block, those of the rules around it worked in, and its at-rules."""
+    plain = [_plain(prelude) for prelude in preludes]
+    selectors = [one for one in plain if not one.startswith("@")]
+    return nested(selectors) or plain[-1], tuple(one for one in plain if one.startswith("@"))
 
 
 @lru_cache(maxsize=4096)

@@ -13,19 +13,14 @@ from dataclasses import dataclass
 from itertools import chain
 from typing import Final
 
+from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration
 
 Rule = Sequence[Declaration]
 # The page itself, also where it says what it is not.
 _ROOT: Final = re.compile(r"(?::root|html|body|:host)(?::not\([^()]*\))*|<body>|<html>", re.IGNORECASE)
-_COMMA: Final = re.compile(r",(?![^(]*\))")
 # Of one rule; more are no variants of a component any more.
 MOST_VARIANTS: Final = 64
-
-
-def split_selectors(selector: str) -> list[str]:
-    """Return the selectors of a list, apart at the commas that don't stand in brackets."""
-    return [part.strip() for part in _COMMA.split(selector)]
 
 
 def is_root(declaration: Declaration) -> bool:

@@ -1,0 +1,1 @@
+"""Pages as an installed browser renders them: an optional part, for `tonada check --render`."""

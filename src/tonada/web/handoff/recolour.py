@@ -1,0 +1,197 @@
+"""Stylesheets that are kept as sources, in the colours of a take. What the designer chose stays with the
+take: the source is a destination, and its old colours are the slots."""
+
+from __future__ import annotations
+
+from typing import Literal
+from uuid import UUID
+
+from flask import Response
+from pydantic import BaseModel, RootModel
+
+from tonada.core.errors import InputError
+from tonada.core.formats.detect import decode_text
+from tonada.core.handoff.old_colors import OldColor, propose_mapping
+from tonada.core.handoff.restyle import PairBeside, Restyled, WriteAs, restyle
+from tonada.core.handoff.rule_changes import RuleChanges, rule_changes
+from tonada.core.handoff.sample_page import sample_page
+from tonada.core.handoff.slots import TakeColor, color_choices, is_there
+from tonada.core.handoff.written import Undecided
+from tonada.core.source.stylesheets import StyleFile
+from tonada.core.take.take import Take
+from tonada.document.parts import Model
+from tonada.document.take import TakeDocument
+from tonada.handoff.files import zipped
+from tonada.store import sources, takes
+from tonada.store.database import Connection
+from tonada.store.errors import NotFound
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer_value, blueprint
+from tonada.web.handoff.handed import attached, handed_version
+from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
+
+api = blueprint("recolour")
+computed = blueprint("recolour_computed")
+# Nothing is changed, so nothing can be forged.
+csrf.exempt(computed)
+
+# A page made of somebody's stylesheet: nothing in it runs, and it asks for nothing.
+SAMPLE_POLICY = (
+    "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox; "
+    "base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
+)
+
+
+class SourcePath(BaseModel):
+    source_id: UUID
+
+
+class RecolouredPath(BaseModel):
+    take_id: UUID
+    number: int
+    source_id: UUID
+
+
+class SamplePath(BaseModel):
+    take_id: UUID
+    source_id: UUID
+
+
+class SampleQuery(Model):
+    """revision: of the take, so that what changed is asked for anew."""
+
+    side: Literal["before", "after"] = "after"
+    revision: int = 0
+
+
+class WriteQuery(Model):
+    write: WriteAs = "values"
+
+
+class RecolourBody(Model):
+    document: TakeDocument
+    write: WriteAs = "values"
+
+
+class OldColorsAnswer(Model):
+    """choices: what may take the place of a colour: roles, swatches, and every step. chosen: the keys that
+    the designer chose, by old value."""
+
+    colors: tuple[OldColor, ...]
+    chosen: dict[str, str]
+    choices: tuple[TakeColor, ...]
+
+
+class RecolouredAnswer(Model):
+    """The difference as text, without the files themselves."""
+
+    diff: str
+    replaced: int
+    pairs: tuple[PairBeside, ...]
+    undecided: tuple[Undecided, ...]
+
+
+class RulesAnswer(RootModel[RuleChanges]):
+    """As the core has it."""
+
+
+@computed.post(
+    "/sources/<uuid:source_id>/old-colors",
+    responses={200: OldColorsAnswer},
+    summary="The colours of a kept stylesheet, with what takes their place",
+)
+def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
+    take = body.document.to_take()
+    files = _files_of(path.source_id)
+    return answer_value(
+        {
+            "colors": propose_mapping(take, files),
+            "chosen": _chosen(take, path.source_id),
+            "choices": color_choices(take),
+        }
+    )
+
+
+@computed.post(
+    "/sources/<uuid:source_id>/recoloured",
+    responses={200: RecolouredAnswer},
+    summary="What changes in a kept stylesheet",
+)
+def show_changes(path: SourcePath, body: RecolourBody) -> Response:
+    take = body.document.to_take()
+    made = _recoloured(take, _files_of(path.source_id), path.source_id, body.write)
+    return answer_value(
+        {"diff": made.diff, "replaced": made.replaced, "pairs": made.pairs, "undecided": made.undecided}
+    )
+
+
+@computed.post(
+    "/sources/<uuid:source_id>/rules",
+    responses={200: RulesAnswer},
+    summary="What a recolouring does to the contrast of a stylesheet's rules",
+)
+def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
+    take = body.document.to_take()
+    files = _files_of(path.source_id)
+    return answer_value(rule_changes(take, files, _mapping(take, files, path.source_id)))
+
+
+@api.get(
+    "/takes/<uuid:take_id>/versions/<int:number>/recoloured/<uuid:source_id>",
+    summary="A kept stylesheet in the colours of a version, to be downloaded",
+)
+@limiter.limit(UPLOADS_PER_MINUTE)
+def download(path: RecolouredPath, query: WriteQuery) -> Response:
+    with workspace_connection() as (connection, workspace):
+        version = handed_version(connection, workspace, path.take_id, path.number)
+        files = _read(connection, workspace, path.source_id)
+    made = _recoloured(version.take, files, path.source_id, query.write).files
+    if len(made) == 1:
+        return attached(made[0].text.encode(), made[0].name, "text/css")
+    archive = zipped({one.name: one.text.encode() for one in made})
+    return attached(archive, "recoloured.zip", "application/zip")
+
+
+@api.get(
+    "/takes/<uuid:take_id>/recoloured/<uuid:source_id>/page",
+    summary="A sample of a kept stylesheet's own rules, before or after, as a page that is inert",
+)
+def show_sample(path: SamplePath, query: SampleQuery) -> Response:
+    with workspace_connection() as (connection, workspace):
+        kept = takes.find(connection, workspace, path.take_id)
+        files = _read(connection, workspace, path.source_id)
+    take = TakeDocument.model_validate(kept.document).to_take()
+    shown = files if query.side == "before" else _recoloured(take, files, path.source_id, "values").files
+    return Response(
+        sample_page(shown), mimetype="text/html", headers={"Content-Security-Policy": SAMPLE_POLICY}
+    )
+
+
+def _files_of(source: UUID) -> list[StyleFile]:
+    with workspace_connection() as (connection, workspace):
+        return _read(connection, workspace, source)
+
+
+def _read(connection: Connection, workspace: UUID, source: UUID) -> list[StyleFile]:
+    """Return the files of a stylesheet that is kept as a source. Raises InputError for another kind."""
+    if sources.find(connection, workspace, source).kind != "stylesheet":
+        raise InputError("Only a stylesheet can be recoloured.", field="source")
+    found = sources.contents(connection, workspace, source)
+    if not found:
+        raise NotFound("The files of this source aren't there.")
+    return [StyleFile(name, decode_text(content)) for name, content in found]
+
+
+def _chosen(take: Take, source: UUID) -> dict[str, str]:
+    return {
+        one.slot: one.key for one in take.slots if one.destination == str(source) and is_there(take, one.key)
+    }
+
+
+def _mapping(take: Take, files: list[StyleFile], source: UUID) -> dict[str, str]:
+    chosen = _chosen(take, source)
+    return {old: chosen.get(one.hex, one.key) for one in propose_mapping(take, files) for old in one.members}
+
+
+def _recoloured(take: Take, files: list[StyleFile], source: UUID, write: WriteAs) -> Restyled:
+    return restyle(take, files, _mapping(take, files, source), write)
