@@ -247,3 +247,10 @@ def test_the_api_is_documented_from_its_own_document(page: Page) -> None:
     page.goto("/api/docs")
     expect(page.get_by_text("/api/evaluate", exact=True)).to_be_visible()
     expect(page.get_by_text("Colours in every notation, and in print")).to_be_visible()
+    # A request that changes something can be tried: it carries the session's token.
+    operation = page.locator(".opblock-post").filter(has_text="A new brand with one empty take")
+    operation.locator(".opblock-summary-control").click()
+    operation.get_by_role("button", name="Try it out").click()
+    operation.locator("textarea").first.fill('{"name": "Tried"}')
+    operation.get_by_role("button", name="Execute").click()
+    expect(operation.locator(".live-responses-table .response-col_status").first).to_contain_text("201")

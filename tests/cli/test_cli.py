@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+import argparse
 import json
 import os
+import shlex
 import socket
 import subprocess
 import sys
@@ -14,6 +16,8 @@ from xml.etree import ElementTree
 import pytest
 
 from tonada.cli import main
+from tonada.cli.commands import _parser
+from tonada.cli.examples import EXAMPLES
 
 LOGO = Path(__file__).parents[2] / "src/tonada/demo/files/peak-logo.svg"
 
@@ -254,3 +258,14 @@ def test_a_rule_turns_on_the_circle_that_is_asked_for(capsys: pytest.CaptureFixt
     assert len({one["hex"] for one in found.values()}) == 3
     assert as_json(capsys, *asked)["colors"][1] == found["perceptual"]
     assert run(capsys, *asked, "--circle", "square")[0] == 2
+
+
+def test_every_command_shows_lines_that_work() -> None:
+    parser = _parser()
+    commands = next(one for one in parser._actions if isinstance(one, argparse._SubParsersAction)).choices
+    for name, command in commands.items():
+        shown = [line.strip() for line in command.format_help().splitlines() if line.startswith("  tonada ")]
+        assert shown, name
+        for line in EXAMPLES.get(name, ()):
+            assert line in shown
+            assert parser.parse_args(shlex.split(line)[1:]).run

@@ -93,3 +93,11 @@ def test_only_stylesheets_of_this_workspace_are_recoloured(client: Client, brand
     missing = "00000000-0000-4000-8000-000000000000"
     problem_of(client.post(f"/api/sources/{missing}/rules", json={"document": DOCUMENT}), 404)
     problem_of(client.get(f"/api/takes/{brand['first_take']}/recoloured/{missing}/page"), 404)
+
+
+def test_what_is_not_understood_is_listed(client: Client, brand: dict[str, Any]) -> None:
+    sheet = b".a { color: hsl(from red h s l); background: #fff }"
+    form = {"file": [(io.BytesIO(sheet), "a.css")], "wanted": "stylesheet"}
+    source = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["id"]
+    (place,) = client.get(f"/api/sources/{source}/undecided").get_json()["places"]
+    assert (place["line"], place["reason"]) == (1, "a colour relative to another one")

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Recoloured } from '@/api/types'
+import UndecidedList from '@/source/UndecidedList.vue'
 import { countOf } from '@/ui/format'
 
 /** What stays as it is, and every line that changes. */
@@ -14,21 +15,11 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <details v-if="made.undecided.length" class="border border-hair bg-sheet px-3 py-2">
-    <summary class="cursor-pointer font-semibold" data-testid="undecided">
-      {{ countOf(made.undecided.length, 'place stays', 'places stay') }} as
-      {{ made.undecided.length === 1 ? 'it is' : 'they are' }}
-    </summary>
-    <ul class="mt-1 max-h-60 overflow-y-auto">
-      <li v-for="(one, row) in made.undecided" :key="row" class="py-0.5">
-        <span class="value">{{ one.file }}, line {{ one.line }}</span>
-        <span class="ml-2 text-quiet">
-          {{ one.reason }}<template v-if="one.count > 1">, {{ one.count }} times</template>
-        </span>
-        <code class="value block truncate">{{ one.text }}</code>
-      </li>
-    </ul>
-  </details>
+  <UndecidedList
+    v-if="made.undecided.length"
+    :places="made.undecided"
+    :title="`${countOf(made.undecided.length, 'place stays', 'places stay')} as ${made.undecided.length === 1 ? 'it is' : 'they are'}`"
+  />
   <details class="border border-hair bg-sheet px-3 py-2">
     <summary class="cursor-pointer font-semibold">Every line that changes</summary>
     <pre

@@ -30,7 +30,7 @@ function picked(event: Event) {
         class="sr-only"
         multiple
         data-testid="first-file"
-        accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
+        accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
         @change="picked"
       />
     </label>

@@ -84,7 +84,7 @@ function picked() {
         type="file"
         class="hidden"
         aria-label="File with a list of colours"
-        accept=".css,.scss,.less,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
+        accept=".css,.scss,.less,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
         @change="picked"
       />
     </form>

@@ -77,7 +77,7 @@ function picked() {
       multiple
       aria-label="Logo, image, list of colours or stylesheet"
       data-testid="any-file"
-      accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
+      accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
       @change="picked"
     />
   </div>

@@ -15,6 +15,7 @@ from typing import Any
 
 from tonada import __version__
 from tonada.cli import build, check, files
+from tonada.cli.examples import add_examples
 from tonada.cli.parser import Parser
 
 
@@ -105,6 +106,7 @@ def _parser() -> argparse.ArgumentParser:
     restore = commands.add_parser("restore", help="bring a backup into an empty database")
     restore.add_argument("file", type=Path, metavar="FILE")
     restore.set_defaults(run=_restore)
+    add_examples(commands)
     return parser
 
 

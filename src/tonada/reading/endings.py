@@ -7,5 +7,5 @@ from typing import Final
 STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
 LIST_ENDINGS: Final = (
     *(".scss", ".sass", ".less"),
-    *(".xml", ".json", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md"),
+    *(".xml", ".json", ".json5", ".jsonc", ".tokens", ".gpl", ".csv", ".tsv", ".txt", ".md"),
 )

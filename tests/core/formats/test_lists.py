@@ -269,3 +269,35 @@ def test_maps_of_names_to_colors_are_read_at_any_depth_and_the_rest_is_counted()
         read_list(("[" * 60 + '"red"' + "]" * 60).encode(), "a.json")
     with pytest.raises(InputError):
         read_list(b'{"n": 1, "text": "no colour"}', "a.json")
+
+
+@pytest.mark.parametrize(
+    "text",
+    [
+        "{ // the brand\n  indigo: '#2b3a8c', /* and */ comet: '#d7b13c', }",
+        'module.exports = { "indigo": "#2b3a8c", comet: "#d7b13c" };',
+        "export default {\n  indigo: '#2b3a8c',\n  comet: `#d7b13c`\n}".replace("`", "'"),
+    ],
+)
+def test_looser_json_is_read_pasted_and_as_a_file(text: str) -> None:
+    for name in ("", "colours.json5", "colours.json"):
+        found = [(one.name, one.hex) for one in read_list(text.encode(), name).colors]
+        assert found == [("indigo", "#2b3a8c"), ("comet", "#d7b13c")]
+
+
+@pytest.mark.parametrize(
+    "text",
+    [
+        "module.exports = { indigo: dark('#2b3a8c') }",
+        "{ indigo: require('./colours') }",
+        "{indigo: " * 200 + "1" + "}" * 200,
+    ],
+)
+def test_code_is_not_read_as_data(text: str) -> None:
+    with pytest.raises(InputError, match=r"broken at line|nested"):
+        read_list(text.encode(), "a.json")
+
+
+def test_names_of_a_theme_are_without_their_kind() -> None:
+    text = "@theme { --color-copper: #b6653a; --radius: 4px } :root { --color-x: #123456 }"
+    assert [one.name for one in read_list(text.encode(), "t.css").colors] == ["copper", "color-x"]

@@ -40,6 +40,8 @@ def read_css(text: str) -> ColorList:
         colors = colors_in_value(one.value, variables)
         line = lines.line_of(one.start)
         name = one.property.lstrip("-")
+        if any(context.startswith("@theme") for context in one.context):
+            name = name.removeprefix("color-") or name
         if len(colors) == 1 and is_single_value(one.value):
             found.add(colors[0], f"{name} (dark)" if _is_by_night(one) else name, line=line)
         else:

@@ -24,13 +24,19 @@ from tonada.core.formats.table import read_csv
 from tonada.core.formats.tokens import parse_any_json, parse_json, read_token_object
 from tonada.core.limits import MAX_JSON_BYTES, MAX_LIST_BYTES
 
+# A list that begins like a colour, such as [1 2 3], is none: a name or a quote comes first.
+_JSON: Final = re.compile(
+    r"""(?:module\.exports\s*=|export\s+default)?\s*[\[{]\s*(?:["'\[{]|//|/\*|[\w$]+\s*:)""", re.IGNORECASE
+)
 _LESS: Final = re.compile(r"^@(?!charset|import|media|property)[-\w]+[ \t]*:", re.MULTILINE)
 
 
 def _read_any_json(text: str) -> ColorList:
-    if text.lstrip()[:1] == "[":
-        return read_color_map(parse_any_json(text))
-    root = parse_json(text)
+    root = parse_any_json(text)
+    if isinstance(root, list):
+        return read_color_map(root)
+    if not isinstance(root, dict):
+        raise InputError("The JSON is not an object with colours in it.", field="file")
     if is_own(root):
         return read_own_list(root)
     if is_plain(root):
@@ -58,7 +64,7 @@ FORMATS: Final = {
         Format("CSS custom properties", (".css",), read_css),
         Format("SCSS variables", (".scss", ".sass"), read_scss),
         Format("Less variables", (".less",), read_less),
-        Format("design tokens", (".json", ".tokens", ".tonada"), _read_any_json),
+        Format("design tokens", (".json", ".json5", ".jsonc", ".tokens", ".tonada"), _read_any_json),
         Format("GPL palette", (".gpl",), read_gpl),
         Format("CSV", (".csv", ".tsv"), read_csv),
         Format("plain text", (".txt", ".md"), read_plain),
@@ -109,7 +115,7 @@ def _format_of(start: str, text: str, name: str) -> Format:
     by_name = next((one for one in FORMATS.values() if name.endswith(one.endings)), None)
     if by_name:
         return by_name
-    if start.startswith(("{", "[")) and '"' in start:
+    if _JSON.match(start):
         return FORMATS["design tokens"]
     if "{" in text and "--" in text and "}" in text:
         return FORMATS["CSS custom properties"]

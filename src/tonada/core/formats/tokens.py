@@ -7,9 +7,11 @@ holds for all of its group, and groups may extend others. Composite tokens are s
 from __future__ import annotations
 
 import json
+import re
 from typing import Any, Final, TypeAlias
 
 import numpy as np
+import pyjson5
 
 from tonada.core.color.notation import ReadColor, css_color, read_color
 from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
@@ -42,7 +44,19 @@ COMPOSITE_TYPES: Final = frozenset(
 )
 DEEPEST_GROUP: Final = 40
 DEEPEST_REFERENCE: Final = 24
+DEEPEST_JSON5: Final = 60
+_EXPORTED: Final = re.compile(r"\s*(?:module\.exports\s*=|export\s+default)\s*(.*?)\s*;?\s*", re.DOTALL)
 MOST_TOKENS: Final = 20_000
+
+
+def _json5(text: str) -> Json:
+    """Return what a text in JSON5 holds, or None for what is none. Source: JSON5 Data Interchange Format."""
+    whole = _EXPORTED.fullmatch(text)
+    try:
+        # Deeper than any file of colours: what is nested further is refused as broken.
+        return pyjson5.decode(whole[1] if whole else text, maxdepth=DEEPEST_JSON5)
+    except (pyjson5.Json5Exception, ValueError, RecursionError):
+        return None
 
 
 def read_tokens(text: str) -> ColorList:
@@ -64,10 +78,17 @@ def parse_json(text: str) -> dict[str, Json]:
 
 
 def parse_any_json(text: str) -> Json:
-    """Return what a JSON text holds. Raises InputError naming the line."""
+    """Return what a JSON text holds, or one in JSON5: comments, bare names, a comma at the end.
+
+    An object that a script exports is read as well, if there is no code in it. Raises InputError naming
+    the line.
+    """
     try:
         root = json.loads(text)
     except json.JSONDecodeError as reason:
+        looser = _json5(text)
+        if looser is not None:
+            return looser
         raise InputError(
             f"The JSON is broken at line {reason.lineno}, column {reason.colno}: {reason.msg}.", field="file"
         ) from reason

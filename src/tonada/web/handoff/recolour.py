@@ -16,7 +16,7 @@ from tonada.core.handoff.restyle import PairBeside, Restyled, WriteAs, restyle
 from tonada.core.handoff.rule_changes import RuleChanges, rule_changes
 from tonada.core.handoff.sample_page import sample_page
 from tonada.core.handoff.slots import TakeColor, color_choices, is_there
-from tonada.core.handoff.written import Undecided
+from tonada.core.handoff.written import Undecided, undecided_in
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
@@ -91,6 +91,10 @@ class RecolouredAnswer(Model):
     undecided: tuple[Undecided, ...]
 
 
+class UndecidedAnswer(Model):
+    places: tuple[Undecided, ...]
+
+
 class RulesAnswer(RootModel[RuleChanges]):
     """As the core has it."""
 
@@ -134,6 +138,15 @@ def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
     files = _files_of(path.source_id)
     return answer_value(rule_changes(take, files, _mapping(take, files, path.source_id)))
+
+
+@api.get(
+    "/sources/<uuid:source_id>/undecided",
+    responses={200: UndecidedAnswer},
+    summary="What of a kept stylesheet has to do with colour and isn't understood",
+)
+def list_undecided(path: SourcePath) -> Response:
+    return answer_value({"places": undecided_in(_files_of(path.source_id))})
 
 
 @api.get(
