@@ -253,4 +253,6 @@ def test_the_api_is_documented_from_its_own_document(page: Page) -> None:
     operation.get_by_role("button", name="Try it out").click()
     operation.locator("textarea").first.fill('{"name": "Tried"}')
     operation.get_by_role("button", name="Execute").click()
-    expect(operation.locator(".live-responses-table .response-col_status").first).to_contain_text("201")
+    expect(operation.locator(".live-responses-table .response .response-col_status").first).to_contain_text(
+        "201"
+    )
