@@ -79,6 +79,7 @@ def roles_by_night_with_a_role_open(page: Page) -> None:
 
 def neutrals_and_overlays(page: Page) -> None:
     roles(page)
+    page.get_by_role("tab", name="Roles").click()
     page.get_by_role("tab", name="Overlays").click()
     page.get_by_role("button", name="Add an overlay").click()
     page.get_by_role("button", name="Remove").wait_for()

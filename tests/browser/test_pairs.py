@@ -148,6 +148,7 @@ def test_states_are_pairs_of_their_own(page: Page) -> None:
 def test_a_text_over_a_picture_counts_its_worst_pixel(page: Page) -> None:
     open_demo(page)
     page.get_by_role("link", name="Roles").click()
+    page.get_by_role("tab", name="Roles").click()
     page.get_by_role("tab", name="Overlays").click()
     page.get_by_role("button", name="Add an overlay").click()
     page.get_by_role("link", name=re.compile("^Pairs")).click()

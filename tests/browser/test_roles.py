@@ -158,6 +158,7 @@ def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) ->
 
 def test_neutrals_follow_their_tint_and_an_overlay_counts_in_pairs(page: Page) -> None:
     open_roles(page)
+    page.get_by_role("tab", name="Roles").click()
     page.get_by_role("tab", name="Neutrals").click()
     page.get_by_role("button", name=re.compile("^Tint: ")).click()
     page.get_by_role("option", name="Pure grey").click()

@@ -1,41 +1,121 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
-import StepInspector from '@/take/StepInspector.vue'
-import SwatchInspector from '@/take/SwatchInspector.vue'
-import { useSelection } from './useSelection'
-import { targetFrom } from '@/take/roles'
-import { useTakeStore } from '@/take/take'
+import ChosenColor from './ChosenColor.vue'
+import { useLeaf } from './useLeaf'
+import type { Leaf } from './useLeaf'
+import { useChosenColor } from './useChosenColor'
+import type { TakeDocument } from '@/api/types'
+import PageLeaf from '@/page/PageLeaf.vue'
+import PagePeek from '@/page/PagePeek.vue'
+import type { PickedPart } from '@/page/PageStage.vue'
+import { usePagePreview } from '@/page/usePagePreview'
 
-const take = useTakeStore()
-const router = useRouter()
-const { selected, select } = useSelection('swatch')
-const target = computed(() => targetFrom(selected.value ?? ''))
-const swatch = computed(() =>
-  target.value.step === null
-    ? take.shown?.swatches.find((one) => one.id === target.value.swatch)
-    : undefined,
+/** The leaves beside a view: the page, what is chosen, and what the view itself has to say. */
+const props = withDefaults(
+  defineProps<{
+    view: string
+    /** What the view's own leaf is called, and how many things it says. */
+    own: string
+    count?: number
+    first?: 'page' | 'own'
+    /** What is chosen in the view: in the own leaf, or in a leaf of that name. */
+    chosen?: string | undefined
+    chosenName?: string
+    /** What the page is drawn from; without it there is no page. */
+    document?: TakeDocument | undefined
+    note?: string
+  }>(),
+  { count: 0, first: 'page', chosen: undefined, chosenName: '', document: undefined, note: '' },
 )
+const emit = defineEmits<{ pick: [part: PickedPart] }>()
+const swatch = useChosenColor()
+const preview = usePagePreview()
 
-function openPair(id: string) {
-  void router.push({ name: 'pairs', query: { pair: id } })
-}
+const chosenKey = computed(() => swatch.value ?? (props.chosenName ? props.chosen : undefined))
+const { leaf } = useLeaf({
+  view: props.view,
+  first: props.first,
+  chosen: () => chosenKey.value,
+  own: () => (props.chosenName ? undefined : props.chosen),
+})
+const isInView = computed(() => swatch.value === undefined && chosenKey.value !== undefined)
+/** Always the same ones in the same places: what comes and goes would take the choice with it. */
+const leaves = computed<{ id: Leaf; name: string; count?: number }[]>(() => [
+  { id: 'page', name: 'The page' },
+  { id: 'chosen', name: isInView.value ? props.chosenName : 'Swatch' },
+  { id: 'own', name: props.own, count: props.count },
+])
+/** What is pointed at in the view is looked at on the page, whichever leaf is open. */
+const isPeeking = computed(
+  () => preview.document.value !== undefined && preview.place.value === 'view',
+)
+const open = computed(() => {
+  const wanted = isPeeking.value ? 'page' : leaf.value
+  return leaves.value.findIndex((one) => one.id === wanted)
+})
+const shown = computed(
+  () => (isPeeking.value ? preview.document.value : undefined) ?? props.document,
+)
 </script>
 
 <template>
   <aside
     aria-label="Inspector"
-    class="relative overflow-y-auto border-l border-hair bg-sheet p-4"
-    tabindex="0"
+    class="relative flex min-h-0 flex-col border-l border-hair bg-sheet max-[900px]:min-h-150 max-[900px]:border-t max-[900px]:border-l-0"
   >
-    <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair" />
-    <StepInspector
-      v-else-if="target.step !== null"
-      :target="target"
-      @close="select(undefined)"
-      @pair="openPair"
-      @owner="select"
-    />
-    <slot v-else />
+    <PagePeek />
+    <TabGroup
+      :selected-index="open"
+      as="div"
+      class="flex min-h-0 flex-1 flex-col"
+      @change="leaf = leaves[$event]?.id ?? 'own'"
+    >
+      <TabList class="flex flex-none border-b border-ink" aria-label="Leaves">
+        <Tab
+          v-for="one in leaves"
+          :key="one.id"
+          v-slot="{ selected }"
+          class="min-w-0 flex-1 border-ink -outline-offset-3 not-first:border-l"
+          ><span
+            class="block truncate px-2 py-1.5 font-semibold"
+            :class="selected ? 'bg-ink text-sheet' : 'hover:bg-surround'"
+            >{{ one.name }}
+            <span v-if="one.count" class="ml-1 border border-current px-1 text-small">{{
+              one.count
+            }}</span></span
+          ></Tab
+        >
+      </TabList>
+      <TabPanels class="flex min-h-0 flex-1 flex-col">
+        <TabPanel
+          v-for="(one, row) in leaves"
+          :key="one.id"
+          :tabindex="one.id === 'page' || row !== open ? -1 : 0"
+          class="relative min-h-0 flex-1 -outline-offset-3"
+          :class="one.id === 'page' ? 'flex flex-col' : 'overflow-y-auto p-4'"
+        >
+          <template v-if="one.id === 'page'">
+            <PageLeaf
+              v-if="shown"
+              :document="shown"
+              :note="isPeeking ? 'as it would look' : note"
+              @pick="emit('pick', $event)"
+            />
+            <p v-else class="p-4 text-quiet">
+              A sample page stands here as soon as there are colours: it follows every change.
+            </p>
+          </template>
+          <template v-else-if="one.id === 'chosen'">
+            <ChosenColor v-if="swatch" />
+            <slot v-else-if="isInView" name="chosen" />
+            <p v-else class="text-quiet">
+              Nothing is chosen. Choose a colour in the view, on the measure below, or on the page.
+            </p>
+          </template>
+          <slot v-else />
+        </TabPanel>
+      </TabPanels>
+    </TabGroup>
   </aside>
 </template>

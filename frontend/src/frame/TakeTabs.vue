@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import ActionMenu from '@/ui/ActionMenu.vue'
+import { api, given } from '@/api/client'
 import type { TakeSummary } from '@/api/types'
+import { usePagePreview } from '@/page/usePagePreview'
 
 export type TakeAction =
   'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare'
@@ -10,6 +12,13 @@ export type TakeAction =
 const props = defineProps<{ takes: readonly TakeSummary[] }>()
 const emit = defineEmits<{ act: [action: TakeAction] }>()
 const route = useRoute()
+const { previewing } = usePagePreview()
+const looking = (id: string) =>
+  previewing(async (signal) => {
+    if (id === route.params.takeId) return undefined
+    const params = { path: { take_id: id } }
+    return (await given(api.GET('/api/takes/{take_id}', { params, signal }))).document
+  })
 
 const place = computed(() => props.takes.findIndex((one) => one.id === route.params.takeId))
 const actions = computed<{ value: TakeAction; label: string; disabled?: boolean }[]>(() => [
@@ -34,6 +43,7 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
         class="max-w-40 truncate border-r border-ink px-3 py-1 font-semibold whitespace-nowrap -outline-offset-3"
         active-class="bg-ink text-sheet"
         :class="route.params.takeId === take.id ? '' : 'hover:bg-surround'"
+        v-on="looking(take.id)"
         >{{ take.name }}</RouterLink
       >
     </div>

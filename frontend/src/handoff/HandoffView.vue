@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, given } from '@/api/client'
 import type { FileKind, FileOptions } from '@/api/types'
 import EmptyStep from '@/ui/EmptyStep.vue'
-import InspectorPanel from '@/frame/InspectorPanel.vue'
+import SidePanel from '@/frame/SidePanel.vue'
 import ChangesPanel from './ChangesPanel.vue'
 import FileOptionsPanel from './FileOptionsPanel.vue'
 import FilePanel from './FilePanel.vue'
@@ -105,7 +105,7 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
         </template>
       </template>
     </div>
-    <InspectorPanel>
+    <SidePanel>
       <template v-if="!take.isEmpty">
         <VersionNote :newest="newest" :is-cut="isCut" @cut="versionToHand('a version')" />
         <FileOptionsPanel
@@ -116,6 +116,6 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
           :vocabulary="vocabulary"
         />
       </template>
-    </InspectorPanel>
+    </SidePanel>
   </main>
 </template>

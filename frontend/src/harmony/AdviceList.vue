@@ -1,17 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { api, given } from '@/api/client'
 import type { Advice, TakeDocument } from '@/api/types'
-import { useFollowing } from '@/ui/useFollowing'
+import { usePagePreview } from '@/page/usePagePreview'
 
-const props = defineProps<{ document: TakeDocument | undefined }>()
+defineProps<{
+  advice: readonly Advice[]
+  /** What following an advice would make of the take. */
+  followed: (advice: Advice) => TakeDocument | undefined
+}>()
 const emit = defineEmits<{ act: [advice: Advice] }>()
-const { answer } = useFollowing(
-  () => props.document,
-  (document, signal) => given(api.POST('/api/advice', { body: { document }, signal })),
-  { isShared: true },
-)
-const advice = computed(() => answer.value?.advice ?? [])
+const { previewing } = usePagePreview()
 </script>
 
 <template>
@@ -23,7 +20,13 @@ const advice = computed(() => answer.value?.advice ?? [])
     <ul class="rule-list" data-testid="advice">
       <li v-for="one in advice" :key="one.text" class="py-2">
         <p>{{ one.text }}</p>
-        <button v-if="one.act" type="button" class="button mt-1.5" @click="emit('act', one)">
+        <button
+          v-if="one.act"
+          type="button"
+          class="button mt-1.5"
+          v-on="previewing(() => followed(one), 'inspector')"
+          @click="emit('act', one)"
+        >
           <span class="max-w-56 truncate">{{ one.act }}</span>
         </button>
       </li>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import type { Harmony, HarmonyVocabulary } from '@/api/types'
 import { formatFixed } from '@/ui/format'
+import { usePagePreview } from '@/page/usePagePreview'
 
 const props = defineProps<{
   harmony: Harmony
@@ -67,9 +68,19 @@ function setSpread(event: Event, least: number, most: number) {
 const shape = (changes: Partial<Harmony>) => {
   emit('shape', { ...props.harmony, ...changes })
 }
+const asCharacter = (name: string) =>
+  ({ character: name || null, lightness: null, chroma: null, span: null }) as const
 function setCharacter(name: string) {
-  shape({ character: name || null, lightness: null, chroma: null, span: null })
+  shape(asCharacter(name))
   emit('keep')
+}
+const preview = usePagePreview()
+function pointCharacter(name: string | undefined) {
+  if (name === undefined) preview.hide()
+  else {
+    const harmony = { ...props.harmony, ...asCharacter(name) }
+    preview.showChange(() => ({ kind: 'character', harmony }))
+  }
 }
 </script>
 
@@ -174,6 +185,7 @@ function setCharacter(name: string) {
         :model-value="harmony.character ?? ''"
         :options="characters"
         up
+        @point="pointCharacter"
         @update:model-value="setCharacter"
       />
       <button

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, given, readSession } from '@/api/client'
-import type { Advice, Harmony, TakeDocument } from '@/api/types'
+import type { Advice, Harmony, TakeChange, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
 import AdviceList from './AdviceList.vue'
+import { useAdvice } from './useAdvice'
 import HarmonyControls from './HarmonyControls.vue'
 import RuleBar from './RuleBar.vue'
 import VariationRow from './VariationRow.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import { useChange } from '@/take/useChange'
 import { useSelection } from '@/frame/useSelection'
+import { usePick } from '@/page/usePick'
 import { removeSwatch, rolesOfSwatch } from '@/take/edits'
 import { roleNames } from '@/ui/format'
 import StaveChart from './StaveChart.vue'
@@ -30,17 +32,16 @@ const isVarying = ref(false)
 const refusal = ref('')
 
 const harmony = computed(() => take.shown?.harmony)
+/** Made when its turn comes: the flags of the change before are the angles to begin with. */
+const ruled = (name: string): TakeChange | undefined => {
+  if (!take.document) return undefined
+  const { harmony: now } = take.document
+  const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
+  return { kind: 'chord', harmony: { ...now, rule: name, spread: null, angles }, turn: 0 }
+}
 const rule = computed({
   get: () => harmony.value?.rule ?? '',
-  set: (name) => {
-    // Made when its turn comes: the flags of the change before are the angles to begin with.
-    void change.make(() => {
-      if (!take.document) return undefined
-      const { harmony: now } = take.document
-      const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
-      return { kind: 'chord', harmony: { ...now, rule: name, spread: null, angles }, turn: 0 }
-    })
-  },
+  set: (name) => void change.make(() => ruled(name)),
 })
 /** Free angles begin where the rule before had its partners. */
 const flagsAngles = () => {
@@ -92,15 +93,22 @@ function remove(id: string) {
   else take.change(removeSwatch(take.document, id))
 }
 
-function follow(advice: Advice) {
-  if (!take.document || !advice.target || !advice.value) return
-  const { target, value } = advice
+const advice = useAdvice(() => (take.isEmpty ? undefined : take.document))
+const { pickSwatch } = usePick()
+
+function followed({ target, value }: Advice): TakeDocument | undefined {
+  if (!take.document || !target || !value) return undefined
   const origin = { kind: 'moved', note: 'moved on advice', source: null, share: null } as const
   const swatches = take.document.swatches.map((one) =>
     one.id === target ? { ...one, hex: value, origin } : one,
   )
-  take.change({ ...take.document, swatches })
-  select(target)
+  return { ...take.document, swatches }
+}
+function follow(one: Advice) {
+  const next = followed(one)
+  if (!next || !one.target) return
+  take.change(next)
+  select(one.target)
 }
 
 function chooseVariation(document: TakeDocument) {
@@ -122,6 +130,7 @@ function chooseVariation(document: TakeDocument) {
           :rules="vocabulary.rules"
           :free-angles="harmony.angles"
           :disabled="!take.evaluation.stave.has_hue"
+          :change="ruled"
         />
         <StaveChart
           class="min-h-80"
@@ -174,8 +183,14 @@ function chooseVariation(document: TakeDocument) {
         />
       </template>
     </div>
-    <InspectorPanel>
-      <AdviceList v-if="!take.isEmpty" :document="take.document" @act="follow" />
+    <InspectorPanel
+      view="harmony"
+      own="Advice"
+      :count="advice.length"
+      :document="take.isEmpty ? undefined : take.shown"
+      @pick="pickSwatch"
+    >
+      <AdviceList v-if="!take.isEmpty" :advice="advice" :followed="followed" @act="follow" />
     </InspectorPanel>
   </main>
 </template>

@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { signed } from './layout'
-import type { Rule } from '@/api/types'
+import type { Rule, TakeChange } from '@/api/types'
+import { usePagePreview } from '@/page/usePagePreview'
 
-defineProps<{ rules: readonly Rule[]; freeAngles: readonly number[]; disabled: boolean }>()
+defineProps<{
+  rules: readonly Rule[]
+  freeAngles: readonly number[]
+  disabled: boolean
+  /** What choosing a rule would ask for, to be looked at before. */
+  change: (rule: string) => TakeChange | undefined
+}>()
+const { previewingChange } = usePagePreview()
 const rule = defineModel<string>({ required: true })
 
 const SHORT: Readonly<Record<string, string>> = {
@@ -26,6 +34,7 @@ const x = (angle: number) => 46 + (signed(angle) / 360) * 80
       v-slot="{ checked }"
       :value="one.name"
       class="min-w-0 flex-1 cursor-pointer"
+      v-on="previewingChange(() => (one.name === rule ? undefined : change(one.name)))"
     >
       <span
         class="block border px-2 pt-1 pb-0.5"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { Variation } from '@/api/types'
+import { usePagePreview } from '@/page/usePagePreview'
 
 defineProps<{ variation: Variation; isChosen: boolean; isPinned: boolean }>()
 const emit = defineEmits<{ take: []; pin: [] }>()
+const { previewing } = usePagePreview()
 
 const shown = (variation: Variation) =>
   variation.document.swatches.filter(
@@ -17,6 +19,7 @@ const shown = (variation: Variation) =>
     class="block w-full border text-left"
     :class="isChosen ? 'border-2 border-ink' : 'border-hair hover:border-ink'"
     :aria-pressed="isChosen"
+    v-on="previewing(() => variation.document)"
     @click="emit('take')"
   >
     <span class="keeps-color flex h-8">

@@ -9,9 +9,11 @@ import { useMends } from './useMends'
 import { formatNeeded, formatRatio, verdictText } from '@/ui/format'
 import { targetFrom, targetOf } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
+import { usePagePreview } from '@/page/usePagePreview'
 
 const props = defineProps<{ pair: PairFigures }>()
 const take = useTakeStore()
+const { previewing } = usePagePreview()
 const isFine = computed(() => props.pair.short_by === 0)
 /** The hue is kept unless the designer lets go of it. */
 const free = ref(false)
@@ -121,11 +123,19 @@ function apply() {
             v-slot="{ checked, active }"
             :value="row"
             class="mt-2 cursor-pointer outline-none"
+            v-on="previewing(() => mend.document, 'inspector')"
           >
             <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
           </RadioGroupOption>
         </RadioGroup>
-        <button type="button" class="button-solid mt-3" @click="apply">Apply</button>
+        <button
+          type="button"
+          class="button-solid mt-3"
+          v-on="previewing(() => mends?.[chosen]?.document, 'inspector')"
+          @click="apply"
+        >
+          Apply
+        </button>
       </template>
     </template>
   </section>

@@ -16,6 +16,7 @@ import PairRow from './PairRow.vue'
 import RadioBar from '@/ui/RadioBar.vue'
 import { useChange } from '@/take/useChange'
 import { useSelection } from '@/frame/useSelection'
+import { usePick } from '@/page/usePick'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
 
@@ -33,6 +34,7 @@ const isAdding = ref(false)
 const isMending = ref(false)
 const isOverPicture = ref(false)
 const change = useChange()
+const { pickPair } = usePick()
 const ADDED = [
   { value: 'pair', label: 'A pair' },
   { value: 'states', label: 'States of links and buttons' },
@@ -120,7 +122,14 @@ const level = computed<Level>({
         <OverPicture v-if="take.document" v-model="isOverPicture" :document="take.document" />
       </template>
     </div>
-    <InspectorPanel>
+    <InspectorPanel
+      view="pairs"
+      own="Pair"
+      first="own"
+      :chosen="selected"
+      :document="take.isEmpty ? undefined : take.shown"
+      @pick="pickPair"
+    >
       <PairInspector v-if="pair" :key="pair.id" :pair="pair" />
     </InspectorPanel>
   </main>

@@ -6,7 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
-import InspectorPanel from '@/frame/InspectorPanel.vue'
+import SidePanel from '@/frame/SidePanel.vue'
 import BesideMenu from './BesideMenu.vue'
 import GroundPanel from './GroundPanel.vue'
 import MaterialPanel from './MaterialPanel.vue'
@@ -237,7 +237,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
         </p>
       </template>
     </div>
-    <InspectorPanel>
+    <SidePanel>
       <TabGroup
         v-if="!take.isEmpty && figures && vocabulary && page !== SCATTER"
         :selected-index="tab"
@@ -304,6 +304,6 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
         v-else-if="page === SCATTER && take.evaluation"
         :evaluation="take.evaluation"
       />
-    </InspectorPanel>
+    </SidePanel>
   </main>
 </template>

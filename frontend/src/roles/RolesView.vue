@@ -11,6 +11,7 @@ import RoleTools from './RoleTools.vue'
 import { useChange } from '@/take/useChange'
 import { useRamps } from './useRamps'
 import { useSelection } from '@/frame/useSelection'
+import { usePick } from '@/page/usePick'
 import { isExtra, removeRole } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 
@@ -37,6 +38,7 @@ const broken = computed(() =>
     ? take.preview.evaluation.pairs.filter((one) => !one.passes && !shortBefore.value.has(one.id))
     : [],
 )
+const { pickRole } = usePick()
 const assignment = computed(() => take.shown?.roles.find((one) => one.role === role.value))
 
 function remove(name: string) {
@@ -85,18 +87,27 @@ function remove(name: string) {
         />
       </template>
     </div>
-    <InspectorPanel>
-      <RoleInspector
-        v-if="assignment && take.shown"
-        :key="assignment.role"
-        :assignment="assignment"
-        :rows="rows"
-        :make="change.make"
-        @remove="remove(assignment.role)"
-        @close="selectRole(undefined)"
-      />
+    <InspectorPanel
+      view="roles"
+      own="Roles"
+      :chosen="assignment?.role"
+      chosen-name="Role"
+      :document="take.isEmpty ? undefined : take.shown"
+      @pick="pickRole"
+    >
+      <template #chosen>
+        <RoleInspector
+          v-if="assignment && take.shown"
+          :key="assignment.role"
+          :assignment="assignment"
+          :rows="rows"
+          :make="change.make"
+          @remove="remove(assignment.role)"
+          @close="selectRole(undefined)"
+        />
+      </template>
       <RolePanels
-        v-else-if="take.shown && !take.isEmpty"
+        v-if="take.shown && !take.isEmpty"
         :document="take.shown"
         :overlays="overlays"
         :said="change.said.value"

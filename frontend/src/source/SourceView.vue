@@ -19,6 +19,7 @@ import { useProposal } from './useProposal'
 import type { Offer } from './useProposal'
 import { stylesheetDetails } from './stylesheetDetails'
 import { useSelection } from '@/frame/useSelection'
+import { usePick } from '@/page/usePick'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
@@ -40,6 +41,9 @@ const { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose
   toRef(() => take.document),
 )
 const adoption = useAdoption(source)
+const { pickSwatch } = usePick()
+/** Before anything is built, the page is that of the proposal. */
+const pageDocument = computed(() => (take.isEmpty ? proposal.value?.document : take.shown))
 const roles = computed(() => proposal.value?.roles.map((one) => one.role) ?? [])
 const details = computed(() => stylesheetDetails(source.value?.stylesheet))
 
@@ -153,7 +157,14 @@ async function pickScreen() {
         <button type="button" class="button" @click="brand.restore()">Bring it back</button>
       </NoticeBar>
     </div>
-    <InspectorPanel>
+    <InspectorPanel
+      view="source"
+      own="Start"
+      first="own"
+      :document="pageDocument"
+      :note="take.isEmpty ? 'the suggested start' : ''"
+      @pick="pickSwatch"
+    >
       <SuggestedStart
         v-if="proposal && source"
         :proposal="proposal"

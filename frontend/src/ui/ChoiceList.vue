@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/vue'
+import PointedOption from './PointedOption.vue'
 
 const props = defineProps<{
   modelValue: T
@@ -9,7 +10,7 @@ const props = defineProps<{
   align?: 'left' | 'right'
   up?: boolean
 }>()
-const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
+const emit = defineEmits<{ 'update:modelValue': [value: T]; point: [value: T | undefined] }>()
 
 const labelOf = (value: T) => props.options.find((option) => option.value === value)?.label ?? value
 </script>
@@ -40,6 +41,11 @@ const labelOf = (value: T) => props.options.find((option) => option.value === va
         v-slot="{ active, selected }"
         :value="option.value"
       >
+        <PointedOption
+          v-if="active"
+          @in="emit('point', option.value)"
+          @out="emit('point', undefined)"
+        />
         <div
           class="flex justify-between gap-3 px-2.5 py-1 whitespace-nowrap"
           :class="[active && 'bg-ink text-sheet', selected && 'font-semibold']"

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, explain, given } from '@/api/client'
 import type { ListedVersion } from '@/api/types'
-import InspectorPanel from '@/frame/InspectorPanel.vue'
+import SidePanel from '@/frame/SidePanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import ChangeList from './ChangeList.vue'
 import VersionCard from './VersionCard.vue'
@@ -114,13 +114,13 @@ async function restore(version: ListedVersion) {
         Show older versions
       </button>
     </div>
-    <InspectorPanel>
+    <SidePanel>
       <ChangeList
         v-if="shown && take.document"
         :title="`From version ${shown.number} to now`"
         :before="shown.document"
         :after="asKept(take.document)"
       />
-    </InspectorPanel>
+    </SidePanel>
   </main>
 </template>

@@ -23,7 +23,7 @@ MAX_PNG_CHUNKS: Final = 20_000
 MAX_JPEG_SCANS: Final = 100
 
 # What reading a file may take, in a process of its own: while somebody waits, and in the background.
-READING_CPU_SECONDS: Final = 1.3
+READING_CPU_SECONDS: Final = 2.0
 READING_SECONDS: Final = 10.0
 READING_MEMORY_BYTES: Final = 176 * 2**20
 LONG_READING_CPU_SECONDS: Final = 20.0

@@ -1,0 +1,92 @@
+"""The page beside every step: it follows, its parts choose, and what is pointed at is seen in it first."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import FrameLocator, Page, expect
+
+from tests.browser.conftest import axe_findings, make_brand, open_demo
+from tests.browser.saving import saved
+
+
+def the_page(page: Page) -> FrameLocator:
+    return page.frame_locator("[data-testid=page] iframe")
+
+
+def heading_color(page: Page, color: str) -> None:
+    heading = the_page(page).locator("[data-part='Offer 1, heading']")
+    expect(heading).to_have_css("color", color)
+
+
+def open_step(page: Page, step: str) -> None:
+    open_demo(page)
+    page.get_by_role("link", name=re.compile(f"^{step}")).click()
+
+
+def test_the_proposal_is_seen_before_it_is_built(page: Page) -> None:
+    make_brand(page, "Before")
+    page.get_by_role("button", name="Type or paste colours").first.click()
+    page.get_by_label("Colours", exact=True).fill("#7a1f3d\n#d7b13c")
+    page.get_by_role("button", name="Keep as a source").click()
+    page.get_by_role("tab", name="The page").click()
+    heading_color(page, "rgb(122, 31, 61)")
+    expect(page.get_by_text("the suggested start", exact=True)).to_be_visible()
+    page.get_by_role("tab", name="Start").click()
+    page.get_by_role("button", name="Build the palette").click()
+    saved(page, 2)
+
+
+def test_a_part_of_the_page_chooses_what_stands_behind_it(page: Page) -> None:
+    open_step(page, "Harmony")
+    the_page(page).get_by_role("heading", name="Come before dark").click()
+    expect(page.get_by_role("tab", name="Swatch", exact=True)).to_have_attribute("aria-selected", "true")
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("tab", name="The page")).to_have_attribute("aria-selected", "true")
+    assert axe_findings(page) == []
+    page.get_by_role("link", name="Roles").click()
+    the_page(page).locator("[data-part='Offer 1, text']").click()
+    expect(page.get_by_role("tab", name="Role", exact=True)).to_have_attribute("aria-selected", "true")
+    expect(page.get_by_role("heading", name="Ink")).to_be_visible()
+    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    page.get_by_role("tab", name="The page").click()
+    the_page(page).locator("[data-part='Offer 1, text']").click()
+    expect(page.get_by_role("tab", name="Pair", exact=True)).to_have_attribute("aria-selected", "true")
+    expect(page.get_by_role("heading", name="Ink on Paper")).to_be_visible()
+
+
+def test_which_page_and_by_day_or_night_is_one_choice_that_stays(page: Page) -> None:
+    open_step(page, "Harmony")
+    page.get_by_role("button", name="Page shown: Home page").click()
+    page.get_by_role("option", name="Shop by night").click()
+    expect(the_page(page).get_by_role("heading", name="The mug that survives the path")).to_be_visible()
+    page.get_by_role("link", name="Roles").click()
+    expect(page.get_by_role("button", name="Page shown: Shop by night")).to_be_visible()
+    page.reload()
+    expect(page.get_by_role("button", name=re.compile("^Page shown: Shop"))).to_be_visible()
+
+
+def test_what_is_pointed_at_is_seen_and_nothing_is_changed(page: Page) -> None:
+    open_step(page, "Harmony")
+    heading = the_page(page).locator("[data-part='Offer 1, heading']")
+    before = heading.evaluate("element => getComputedStyle(element).color")
+    page.get_by_role("button", name=re.compile("^Character:")).click()
+    page.get_by_role("option", name=re.compile("pastel|soft|muted", re.IGNORECASE)).first.hover()
+    expect(page.get_by_text("as it would look", exact=True)).to_be_visible()
+    page.keyboard.press("Escape")
+    expect(page.get_by_text("as it would look", exact=True)).to_have_count(0)
+    heading_color(page, before)
+    expect(page.get_by_role("button", name="Undo")).to_be_disabled()
+    # Another take, from its tab: with the keyboard's focus as well.
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 3").focus()
+    expect(page.get_by_text("as it would look", exact=True)).to_be_visible()
+
+
+def test_a_mend_is_seen_beside_the_inspector(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
+    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    page.get_by_test_id("mends").get_by_role("radio").first.hover()
+    expect(page.get_by_test_id("peek")).to_be_visible()
+    page.get_by_test_id("tally").hover()
+    expect(page.get_by_test_id("peek")).to_have_count(0)
