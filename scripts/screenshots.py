@@ -109,10 +109,9 @@ def slots(page: Page) -> None:
     source(page)
     page.get_by_role("link", name="Handoff").click()
     page.get_by_role("radio", name="Slot sheet").click()
-    page.get_by_role("region", name="Next slot").focus()
-    page.keyboard.press("c")
-    page.keyboard.press("c")
     page.get_by_test_id("slots").wait_for()
+    page.keyboard.press("c")
+    page.keyboard.press("c")
 
 
 def variations(page: Page) -> None:
@@ -131,19 +130,11 @@ def act(page: Page, action: str) -> None:
     page.get_by_role("menuitem", name=action, exact=True).click()
 
 
-def versions(page: Page) -> None:
+def recolour(page: Page) -> None:
     pairs(page)
-    act(page, "Versions")
-    page.get_by_label("Note for the version").fill("Shown to the board")
-    page.get_by_role("button", name="Save a version").click()
-    page.get_by_role("link", name="Version 1").wait_for()
-    page.get_by_role("link", name="Harmony").click()
-    page.get_by_role("slider", name="Muted", exact=True).focus()
-    for _ in range(6):
-        page.keyboard.press("ArrowDown")
-    time.sleep(0.9)
-    act(page, "Versions")
-    page.get_by_text("passes now").wait_for()
+    page.get_by_role("link", name="Handoff").click()
+    page.get_by_role("radio", name="Recolour a stylesheet").click()
+    page.get_by_test_id("rules").wait_for()
 
 
 def compare(page: Page) -> None:
@@ -180,7 +171,7 @@ SHOTS = {
     "slots": slots,
     "swatch": swatch,
     "compare": compare,
-    "versions": versions,
+    "recolour": recolour,
     "variations": variations,
     "pairs-dark": dark,
 }

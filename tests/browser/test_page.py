@@ -90,3 +90,22 @@ def test_a_mend_is_seen_beside_the_inspector(page: Page) -> None:
     expect(page.get_by_test_id("peek")).to_be_visible()
     page.get_by_test_id("tally").hover()
     expect(page.get_by_test_id("peek")).to_have_count(0)
+
+
+def test_the_page_stays_while_a_note_is_dragged_and_a_click_opens_the_swatch(page: Page) -> None:
+    open_step(page, "Harmony")
+    leaf = page.get_by_role("tab", name="The page")
+    muted = the_page(page).locator("[data-part='Opening’s kicker']").first
+    expect(muted).to_be_visible()
+    box = page.get_by_role("slider", name=re.compile("^Info")).bounding_box()
+    assert box
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.mouse.move(x - 30, y + 20, steps=4)
+    expect(leaf).to_have_attribute("aria-selected", "true")
+    page.mouse.up()
+    saved(page, 2)
+    expect(leaf).to_have_attribute("aria-selected", "true")
+    page.get_by_role("slider", name=re.compile("^Info")).click()
+    expect(page.get_by_role("tab", name="Swatch", exact=True)).to_have_attribute("aria-selected", "true")

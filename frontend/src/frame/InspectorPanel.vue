@@ -3,6 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import ChosenColor from './ChosenColor.vue'
 import { useLeaf } from './useLeaf'
+import { useSelection } from './useSelection'
 import type { Leaf } from './useLeaf'
 import { useChosenColor } from './useChosenColor'
 import type { TakeDocument } from '@/api/types'
@@ -10,6 +11,7 @@ import PageLeaf from '@/page/PageLeaf.vue'
 import PagePeek from '@/page/PagePeek.vue'
 import type { PickedPart } from '@/page/PageStage.vue'
 import { usePagePreview } from '@/page/usePagePreview'
+import { useTakeStore } from '@/take/take'
 
 /** The leaves beside a view: the page, what is chosen, and what the view itself has to say. */
 const props = withDefaults(
@@ -30,7 +32,9 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ pick: [part: PickedPart] }>()
 const swatch = useChosenColor()
+const { times } = useSelection('swatch')
 const preview = usePagePreview()
+const take = useTakeStore()
 
 const chosenKey = computed(() => swatch.value ?? (props.chosenName ? props.chosen : undefined))
 const { leaf } = useLeaf({
@@ -38,6 +42,8 @@ const { leaf } = useLeaf({
   first: props.first,
   chosen: () => chosenKey.value,
   own: () => (props.chosenName ? undefined : props.chosen),
+  times: () => times.value,
+  isDragging: () => take.preview !== undefined,
 })
 const isInView = computed(() => swatch.value === undefined && chosenKey.value !== undefined)
 /** Always the same ones in the same places: what comes and goes would take the choice with it. */

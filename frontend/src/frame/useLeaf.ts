@@ -12,9 +12,13 @@ interface Leaves {
   chosen: () => string | undefined
   /** What is chosen in the view's own leaf. */
   own: () => string | undefined
+  /** How often something was chosen: the same thing again opens its leaf again. */
+  times: () => number
+  /** Whether something is being dragged: then the page stays, so that it is seen to follow. */
+  isDragging: () => boolean
 }
 
-export function useLeaf({ view, first, chosen, own }: Leaves) {
+export function useLeaf({ view, first, chosen, own, times, isDragging }: Leaves) {
   const kept = useLocalStorage<'page' | 'own'>(`tonada-leaf-${view}`, first)
   const isChosen = ref(chosen() !== undefined)
   const leaf = computed<Leaf>({
@@ -24,13 +28,37 @@ export function useLeaf({ view, first, chosen, own }: Leaves) {
       if (next !== 'chosen') kept.value = next
     },
   })
-  watch(chosen, (key) => (isChosen.value = key !== undefined))
-  watch(own, (key) => {
-    if (key !== undefined) leaf.value = 'own'
+
+  /** While the pointer is down it isn't known yet whether something is chosen or dragged. */
+  let isDown = false
+  let waiting: Leaf | undefined
+  function open(next: Leaf) {
+    if (isDown) waiting = next
+    else leaf.value = next
+  }
+  function release() {
+    isDown = false
+    if (waiting) leaf.value = waiting
+    waiting = undefined
+  }
+  const early = { capture: true }
+  useEventListener(window, 'pointerdown', () => (isDown = true), early)
+  useEventListener(window, ['pointerup', 'pointercancel'], release, early)
+  watch(isDragging, (is) => {
+    if (is) waiting = undefined
   })
+
+  watch([chosen, times], ([key]) => {
+    if (key !== undefined) open('chosen')
+    else isChosen.value = false
+  })
+  watch([own, times], ([key]) => {
+    if (key !== undefined) open('own')
+  })
+
   /** Escape brings the page back; where it means something else, that comes first. */
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    if (event.key !== 'Escape' || event.defaultPrevented) return
+    if (event.key !== 'Escape' || event.defaultPrevented || isDragging()) return
     const { target } = event
     const isBusy =
       target instanceof Element && target.closest('input, textarea, select, [aria-expanded="true"]')

@@ -1,5 +1,8 @@
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+
+/** How often something was chosen: the same thing again, too. */
+const times = ref(0)
 
 /** What is selected stands in the address, so that Back and a copied address work. */
 export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part') {
@@ -14,8 +17,9 @@ export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part
     // A swatch, a role, a pair and a part share the inspector: choosing one lets go of the others.
     const { swatch: _swatch, pair: _pair, role: _role, part: _part, ...rest } = route.query
     const query = name === 'source' ? { ...route.query } : rest
+    if (name !== 'source') times.value += 1
     void router.replace({ query: { ...query, [name]: id } })
   }
 
-  return { selected, select }
+  return { selected, select, times }
 }

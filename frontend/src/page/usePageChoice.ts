@@ -1,12 +1,12 @@
 /** Which sample page stands beside the views, and by day or by night: kept for every brand. */
-import { createSharedComposable, useLocalStorage } from '@vueuse/core'
+import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, given } from '@/api/client'
 import type { Scheme } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
 
-export const usePageChoice = createSharedComposable(() => {
+export const usePageChoice = createGlobalState(() => {
   const take = useTakeStore()
   const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/proof')))
   const page = useLocalStorage('tonada-page', 'home')
