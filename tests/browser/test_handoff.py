@@ -239,6 +239,12 @@ def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
     chooser.value.set_files({"name": "new.css", "mimeType": "text/css", "buffer": rules})
     expect(page.get_by_role("button", name="Stylesheet: new.css")).to_be_visible()
     expect(page.get_by_role("combobox", name="#2b3a8c becomes")).to_have_value("Primary")
+    with page.expect_file_chooser() as chooser:
+        page.get_by_role("button", name="Another stylesheet …").click()
+    scss = b"$brand: #2b3a8c; .a { color: #fff; .b & { background: $brand } }"
+    chooser.value.set_files({"name": "new.scss", "mimeType": "text/x-scss", "buffer": scss})
+    expect(page.get_by_role("button", name="Stylesheet: new.scss")).to_be_visible()
+    expect(page.get_by_role("combobox", name="#2b3a8c becomes")).to_have_value("Primary")
     page.get_by_role("link", name="Source").click()
     expect(page.get_by_role("button", name="new.css").first).to_be_visible()
 

@@ -101,3 +101,12 @@ def test_what_is_not_understood_is_listed(client: Client, brand: dict[str, Any])
     source = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["id"]
     (place,) = client.get(f"/api/sources/{source}/undecided").get_json()["places"]
     assert (place["line"], place["reason"]) == (1, "a colour relative to another one")
+
+
+def test_the_rules_of_a_very_large_sheet_are_not_compared(client: Client, brand: dict[str, Any]) -> None:
+    sheet = SHEET + b"/*" + b"x" * 1_000_000 + b"*/"
+    form = {"file": [(io.BytesIO(sheet), "a.css")], "wanted": "stylesheet"}
+    source = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["id"]
+    refused = client.post(f"/api/sources/{source}/rules", json={"document": DOCUMENT})
+    assert problem_of(refused, 422)["field"] == "source"
+    assert ask(client, source, "recoloured", DOCUMENT)["replaced"] == 4

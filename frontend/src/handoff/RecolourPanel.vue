@@ -30,7 +30,10 @@ const options = computed(() =>
   })),
 )
 
-const { open, onChange } = useFileDialog({ accept: '.css,.html,.htm,text/css', reset: true })
+const { open, onChange } = useFileDialog({
+  accept: '.css,.scss,.less,.html,.htm,text/css',
+  reset: true,
+})
 onChange((list) => {
   const files = [...(list ?? [])]
   if (files.length) void recolouring.add(files)
@@ -77,10 +80,10 @@ onChange((list) => {
   />
   <p v-if="problem" role="alert" class="mt-2 font-semibold">{{ problem }}</p>
   <p v-else-if="!source" class="mt-4 max-w-130 text-quiet">
-    A stylesheet that is in use, as CSS or as a page with style blocks; several files may be chosen
-    at once. Each of its colours is mapped to the role or step that is nearest and does the same
-    job; you change what you like. Out comes the same file with the values replaced, everything else
-    to the letter. The file is kept among the sources, your choices with the take.
+    A stylesheet that is in use, as CSS, SCSS or Less, or a page with style blocks; several files
+    may be chosen at once. Each of its colours is mapped to the role or step that is nearest and
+    does the same job; you change what you like. Out comes the same file with the values replaced,
+    everything else to the letter. The file is kept among the sources, your choices with the take.
   </p>
   <div
     v-if="source && colors.length"

@@ -77,8 +77,8 @@ export function useRecolouring() {
   }
 
   async function add(files: File[]) {
-    const made = await brand.addFiles(files)
-    if (made?.kind === 'stylesheet') wanted.value = made.id
+    const made = await brand.addFiles(files, 'stylesheet')
+    if (made) wanted.value = made.id
   }
 
   return {

@@ -38,7 +38,7 @@ export const useBrandStore = defineStore('brand', () => {
   }
 
   /** Read files and keep them as a source. Undefined where that failed or was cancelled. */
-  async function addFiles(files: File[], wanted: 'list' | null = null) {
+  async function addFiles(files: File[], wanted: 'list' | 'stylesheet' | null = null) {
     return adding(files.map((file) => file.name).join(', '), async (brandId, signal) => {
       await checkSize(files)
       const source = await given(

@@ -39,6 +39,8 @@ MAX_STYLESHEET_FILES: Final = 20
 # One that is put into other colours travels as JSON, see MAX_JSON_BYTES.
 MAX_RESTYLED_CHARACTERS: Final = 300_000
 MAX_STYLESHEET_COLORS: Final = 400
+# Of a stylesheet whose rules are compared before and after: twice the cascade.
+MAX_COMPARED_CHARACTERS: Final = 1_000_000
 MAX_LIST_BYTES: Final = 1024 * 1024
 MAX_LIST_COLORS: Final = 2_000
 MAX_LIST_WARNINGS: Final = 50

@@ -17,6 +17,7 @@ from tonada.core.handoff.rule_changes import RuleChanges, rule_changes
 from tonada.core.handoff.sample_page import sample_page
 from tonada.core.handoff.slots import TakeColor, color_choices, is_there
 from tonada.core.handoff.written import Undecided, undecided_in
+from tonada.core.limits import MAX_COMPARED_CHARACTERS
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
@@ -28,7 +29,7 @@ from tonada.store.errors import NotFound
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer_value, blueprint
 from tonada.web.handoff.handed import attached, handed_version
-from tonada.web.security import UPLOADS_PER_MINUTE, csrf, limiter
+from tonada.web.security import SHEETS_PER_MINUTE, UPLOADS_PER_MINUTE, csrf, limiter
 
 api = blueprint("recolour")
 computed = blueprint("recolour_computed")
@@ -104,6 +105,7 @@ class RulesAnswer(RootModel[RuleChanges]):
     responses={200: OldColorsAnswer},
     summary="The colours of a kept stylesheet, with what takes their place",
 )
+@limiter.limit(SHEETS_PER_MINUTE)
 def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
     files = _files_of(path.source_id)
@@ -121,6 +123,7 @@ def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
     responses={200: RecolouredAnswer},
     summary="What changes in a kept stylesheet",
 )
+@limiter.limit(SHEETS_PER_MINUTE)
 def show_changes(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
     made = _recoloured(take, _files_of(path.source_id), path.source_id, body.write)
@@ -134,9 +137,16 @@ def show_changes(path: SourcePath, body: RecolourBody) -> Response:
     responses={200: RulesAnswer},
     summary="What a recolouring does to the contrast of a stylesheet's rules",
 )
+@limiter.limit(SHEETS_PER_MINUTE)
 def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
     files = _files_of(path.source_id)
+    if sum(len(one.text) for one in files) > MAX_COMPARED_CHARACTERS:
+        raise InputError(
+            f"The rules of a stylesheet are compared up to {MAX_COMPARED_CHARACTERS // 1000} KB; "
+            "what becomes what is shown all the same.",
+            field="source",
+        )
     return answer_value(rule_changes(take, files, _mapping(take, files, path.source_id)))
 
 
