@@ -194,3 +194,12 @@ def test_a_grey_in_the_rule_of_a_signal_is_no_signal() -> None:
         assert found[value].key not in SIGNALS
         assert found[value].key.split("/")[0] not in signals
     assert found["#ffc107"].key.split("/")[0] in {Role.WARNING, RED.assignment(Role.WARNING).swatch}
+
+
+@pytest.mark.parametrize("text", ["$brand: #2b3a8c;\n.a { .b & { color: $brand } }", "@brand: #2b3a8c;"])
+def test_variables_outside_of_all_rules_are_recoloured(text: str) -> None:
+    files = [StyleFile("a.scss", text)]
+    (found,) = propose_mapping(TAKE, files)
+    assert (found.hex, found.count) == ("#2b3a8c", 1)
+    made = restyle(TAKE, files, {"#2b3a8c": "#123456"})
+    assert made.files[0].text == text.replace("#2b3a8c", "#123456")

@@ -30,7 +30,7 @@ from tonada.core.errors import InputError
 from tonada.core.handoff.written import triples_in, written_in
 from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE, group_uses
 from tonada.core.source.stylesheets.scan import Declaration
-from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, read_stylesheets
+from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, is_variable, read_stylesheets
 from tonada.core.take.key import step_key
 from tonada.core.take.take import SIGNALS, Role, Take
 
@@ -137,7 +137,7 @@ def _written(files: Sequence[StyleFile]) -> dict[Hex, _Written]:
 
 
 def _meaning(declaration: Declaration) -> Role | None:
-    name = declaration.property if declaration.property.startswith(("--", "$")) else ""
+    name = declaration.property if is_variable(declaration.property) else ""
     words = f"{name} {declaration.selector}".lower().replace("_", "-")
     said = [role for role, pattern in _MEANINGS.items() if pattern.search(words)]
     return said[0] if len(said) == 1 else None

@@ -22,7 +22,10 @@ _TOKEN: Final = re.compile(
     re.VERBOSE | re.DOTALL | re.IGNORECASE,
 )
 _COMMENT: Final = re.compile(r"/\*.*?(?:\*/|\Z)", re.DOTALL)
-_DECLARATION: Final = re.compile(r"\s*([-\w*]+|\$[-\w]+)\s*:", re.ASCII)
+_DECLARATION: Final = re.compile(r"\s*([-\w*]+|[$@][-\w]+)\s*:", re.ASCII)
+VARIABLE_MARKS: Final = ("$", "@")
+# What stands for the selector outside of all rules.
+OUTSIDE: Final = "variables"
 # Rules deeper than this are no stylesheet that a person wrote.
 DEEPEST_RULE: Final = 60
 
@@ -55,8 +58,8 @@ def scan_stylesheet(text: str, wanted: Callable[[str], bool] | None = None) -> I
     for token in _TOKEN.finditer(text):
         mark = token[0]
         if mark == "}" or (mark == ";" and not brackets):
-            if preludes and len(preludes) <= DEEPEST_RULE:
-                found = _declaration(text, start, token.start(), preludes, rules[-1], wanted)
+            if len(preludes) <= DEEPEST_RULE:
+                found = _declaration(text, start, token.start(), preludes, rules, wanted)
                 if found:
                     yield found
             start, brackets = token.end(), 0
@@ -72,8 +75,8 @@ def scan_stylesheet(text: str, wanted: Callable[[str], bool] | None = None) -> I
             brackets += 1
         elif mark in ")]":
             brackets = max(0, brackets - 1)
-    if preludes and len(preludes) <= DEEPEST_RULE:
-        last = _declaration(text, start, len(text), preludes, rules[-1], wanted)
+    if len(preludes) <= DEEPEST_RULE:
+        last = _declaration(text, start, len(text), preludes, rules, wanted)
         if last:
             yield last
 
@@ -115,7 +118,7 @@ def _declaration(
     start: int,
     end: int,
     preludes: list[str],
-    rule: int,
+    rules: list[int],
     wanted: Callable[[str], bool] | None,
 ) -> Declaration | None:
     # Most declarations aren't asked for: they are told by their name, before anything is copied.
@@ -124,10 +127,11 @@ def _declaration(
         return None
     body = without_comments(text[start:end])
     named = _DECLARATION.match(body)
-    if named is None:
+    # Outside of all rules only the variables of SCSS and Less are declared.
+    if named is None or (not preludes and named[1][0] not in VARIABLE_MARKS):
         return None
     name = named.group(1)
-    if not name.startswith(("--", "$")):
+    if not name.startswith(("--", *VARIABLE_MARKS)):
         name = name.lower()
     if wanted is not None and not wanted(name):
         return None
@@ -138,7 +142,7 @@ def _declaration(
     if important:
         value = value[:-9].rstrip()[:-1].rstrip()
     selector, context = _placed(tuple(preludes))
-    return Declaration(name, value, place, selector, rule, context, important)
+    return Declaration(name, value, place, selector, rules[-1] if rules else 0, context, important)
 
 
 @lru_cache(maxsize=4096)
@@ -146,7 +150,9 @@ def _placed(preludes: tuple[str, ...]) -> tuple[str, tuple[str, ...]]:
     """Return the selector of a block, those of the rules around it worked in, and its at-rules."""
     plain = [_plain(prelude) for prelude in preludes]
     selectors = [one for one in plain if not one.startswith("@")]
-    return nested(selectors) or plain[-1], tuple(one for one in plain if one.startswith("@"))
+    return nested(selectors) or (plain[-1] if plain else OUTSIDE), tuple(
+        one for one in plain if one.startswith("@")
+    )
 
 
 @lru_cache(maxsize=4096)

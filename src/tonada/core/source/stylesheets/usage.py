@@ -13,7 +13,7 @@ from tonada.core.color.notation import ReadColor
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.limits import MAX_STYLESHEET_COLORS
 from tonada.core.source.stylesheets.markup import looks_like_html, scan_page
-from tonada.core.source.stylesheets.scan import Declaration, scan_stylesheet
+from tonada.core.source.stylesheets.scan import VARIABLE_MARKS, Declaration, scan_stylesheet
 from tonada.core.source.stylesheets.scopes import Scopes, is_root
 from tonada.core.source.stylesheets.values import colors_in_value
 
@@ -31,7 +31,8 @@ _GROUND: Final = frozenset(("background", "background-color", "background-image"
 _OTHER: Final = (
     "border", "outline", "column-rule", "fill", "stroke", "box-shadow", "text-shadow", "accent-color",
     "scrollbar-color", "stop-color", "flood-color", "lighting-color", "filter", "backdrop-filter", "mask",
-    "-webkit-tap-highlight-color", "-webkit-text-stroke", "-webkit-box-shadow", "-moz-box-shadow", "--", "$",
+    "-webkit-tap-highlight-color", "-webkit-text-stroke", "-webkit-box-shadow", "-moz-box-shadow",
+    "--", "$", "@",
 )  # fmt: skip
 WHITE: Final = "#ffffff"
 
@@ -130,7 +131,7 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
 def is_more_than_a_list(text: str) -> bool:
     """Say whether a stylesheet uses a colour in a rule, and doesn't only set custom properties."""
     return any(
-        not one.property.startswith(("--", "$")) and ("var(" in one.value or colors_in_value(one.value, {}))
+        not is_variable(one.property) and ("var(" in one.value or colors_in_value(one.value, {}))
         for one in scan_stylesheet(text, takes_color)
     )
 
@@ -145,6 +146,11 @@ def purpose_of(name: str) -> Purpose:
 
 
 @lru_cache(maxsize=1024)
+def is_variable(name: str) -> bool:
+    """Say whether a name is that of a custom property, or of a variable of SCSS or Less."""
+    return name.startswith(("--", *VARIABLE_MARKS))
+
+
 def takes_color(name: str) -> bool:
     """Say whether a property can hold a colour: those of CSS that do, custom properties, variables."""
     return name in _TEXT or name in _GROUND or name.startswith(_OTHER)
@@ -179,7 +185,7 @@ def _uses(rule: list[Declaration], variables: Mapping[str, str], page: Hex) -> U
     colors = [
         (one.property, color)
         for one in rule
-        if not one.property.startswith(("--", "$"))
+        if not is_variable(one.property)
         for color in colors_in_value(one.value, variables)
         if color.alpha > 0
     ]
