@@ -13,8 +13,15 @@ from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio, relative_luminance, scale_position
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.neutrals import neutral_ramp
-from tonada.core.color.ramp import RampSettings, ramp_of, step_name, step_number
-from tonada.core.color.spaces import hex_to_oklch, hexes_to_srgb8, hue_distance, srgb8_to_hex, srgb8_to_oklch
+from tonada.core.color.ramp import STEADY_SHARE, RampSettings, ramp_of, step_name, step_number
+from tonada.core.color.spaces import (
+    hex_to_oklch,
+    hexes_to_srgb8,
+    hue_distance,
+    largest_chroma,
+    srgb8_to_hex,
+    srgb8_to_oklch,
+)
 from tonada.core.errors import InputError
 
 
@@ -145,3 +152,20 @@ def test_eleven_steps_are_numbered_as_stylesheets_do_and_others_evenly() -> None
     ]
     assert [step_number(row, 4) for row in range(4)] == [50, 350, 650, 950]
     assert step_name(1, ramp_of("#2b3a8c"), "numbers") == "100"
+
+
+@given(hexes)
+@settings(max_examples=60, deadline=None)
+def test_a_steady_ramp_keeps_the_swatch_s_chroma_wherever_srgb_has_it(value: str) -> None:
+    ramp = ramp_of(value, RampSettings("steady"))
+    assert ramp.hexes[ramp.own] == value
+    own = float(hex_to_oklch(value)[1])
+    for row, step in enumerate(ramp.hexes):
+        lightness, chroma, hue = hex_to_oklch(step)
+        most = float(largest_chroma(np.array([lightness]), np.array([hue]))[0])
+        if row < ramp.own:
+            assert chroma == pytest.approx(min(own, STEADY_SHARE * most), abs=0.012), step
+        assert chroma <= own + 0.012
+    darker = ramp_of(value).hexes[ramp.own + 1 :]
+    calm = [one for one in zip(ramp.hexes[ramp.own + 1 :], darker, strict=False) if own > 0.03]
+    assert all(hex_to_oklch(one)[1] <= hex_to_oklch(other)[1] + 0.012 for one, other in calm)

@@ -203,3 +203,12 @@ def test_variables_outside_of_all_rules_are_recoloured(text: str) -> None:
     assert (found.hex, found.count) == ("#2b3a8c", 1)
     made = restyle(TAKE, files, {"#2b3a8c": "#123456"})
     assert made.files[0].text == text.replace("#2b3a8c", "#123456")
+
+
+def test_the_properties_of_a_page_are_declared_in_its_style_block() -> None:
+    text = "<!doctype html><p>x</p><style media=screen>a{color:#2b3a8c}</style>"
+    made = restyle(TAKE, [StyleFile("a.html", text)], {"#2b3a8c": TAKE.swatches[0].id}, "properties")
+    head, _, style = made.files[0].text.partition("<style media=screen>")
+    assert head == "<!doctype html><p>x</p>"
+    assert style.startswith(":root {")
+    assert "a{color:var(--" in style

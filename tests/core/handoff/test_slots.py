@@ -15,7 +15,7 @@ from tonada.core.handoff.slots import SHIPPED, Destination, Slot, color_choices,
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.parts import Role
 from tonada.core.take.recolor import change_pair_text, recolor
-from tonada.core.take.take import Take
+from tonada.core.take.take import Take, role_rank
 from tonada.demo.seed import demo_file
 
 OLD = StyleFile("old-site.css", demo_file("old-site.css").decode())
@@ -52,6 +52,8 @@ def test_any_step_swatch_or_value_may_stand_in_a_slot() -> None:
     keys = (*(str(one.role) for one in TAKE.roles), *(one.id for one in TAKE.swatches), *steps)
     assert named == {(TAKE.display_name(key), TAKE.color_of(key)) for key in keys}
     assert len(named) == len(choices)
+    roles = sorted((one.role for one in TAKE.roles), key=role_rank)
+    assert list(choices)[: len(roles)] == roles, "roles first, in their order"
     for key in (*choices, "#123456"):
         filled = fill_slots(TAKE, SHIPPED[0], {"Text": key})[-1]
         assert (filled.key, filled.hex) == (key, TAKE.color_of(key))

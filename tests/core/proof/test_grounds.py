@@ -22,7 +22,7 @@ from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pai
 from tonada.core.proof.chart_series import series_of
 from tonada.core.proof.choices import needed_for
 from tonada.core.proof.grounds import STANDARD_GROUNDS, Use, grounds_of, set_use
-from tonada.core.proof.pages import PAGES, section_grounds
+from tonada.core.proof.pages import PAGES, section_grounds, sections_of
 from tonada.core.sight.vision import simulated_oklab
 from tonada.core.take.proof_settings import TEXT_STYLES, Element, GroundSettings, ProofSettings, TextSize
 from tonada.core.take.repoint import remove, set_ramp
@@ -167,10 +167,12 @@ def _best_of_random(take: Take) -> float:
 
 def test_sections_stand_where_they_were_put_and_else_on_a_ground_that_is_there() -> None:
     there = [one.id for one in grounds_of(TAKE)]
-    usual = {(page, part): ground for page, part, ground in section_grounds(TAKE, there)}
-    assert len(usual) == sum(len(page.sections) for page in PAGES)
+    usual = {(page, part): ground for page, part, ground in section_grounds(TAKE, there, "observatory")}
+    assert len(usual) == sum(len(sections_of(page, "observatory")) for page in PAGES)
     assert usual["home", "opening"] == "primary"
     moved = replace(TAKE, proof=ProofSettings(sections=(("home", "opening", "deep"),)))
-    assert {(p, s): g for p, s, g in section_grounds(moved, there)}["home", "opening"] == "deep"
-    assert {ground for _, _, ground in section_grounds(TAKE, ["mist"])} == {"mist"}
-    assert section_grounds(TAKE, []) == ()
+    assert {(p, s): g for p, s, g in section_grounds(moved, there, "observatory")}[
+        "home", "opening"
+    ] == "deep"
+    assert {ground for _, _, ground in section_grounds(TAKE, ["mist"], "hall")} == {"mist"}
+    assert section_grounds(TAKE, [], "hall") == ()

@@ -2,14 +2,17 @@
 
 from __future__ import annotations
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name
-from tonada.core.color.spaces import hex_to_srgb8, hue_distance, srgb8_to_oklch
+from tonada.core.color.ramp import STEADY_SHARE
+from tonada.core.color.spaces import hex_to_srgb8, hue_distance, largest_chroma, srgb8_to_oklch
 from tonada.core.errors import InputError
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.brand import Candidate
@@ -142,3 +145,25 @@ def test_next_to_primary_stands_a_colour_and_not_its_shade_or_a_grey() -> None:
     ):
         take = propose_roles(tuple(Candidate(value, share) for value, share in values)).take
         assert take.hex_of(Role.SECONDARY) == expected
+
+
+def chroma(value: str) -> float:
+    return float(srgb8_to_oklch(hex_to_srgb8(value))[1])
+
+
+@given(hexes, hexes)
+@settings(max_examples=60, deadline=None)
+def test_by_night_a_brand_colour_keeps_its_character(first: str, second: str) -> None:
+    """Lifted, not gone neon: chroma changes by a fifth at most, or by what sRGB has at that lightness."""
+    take = propose_roles((Candidate(first, 0.7), Candidate(second, 0.3))).take
+    night = take.turned()
+    for role in (Role.PRIMARY, Role.SECONDARY, Role.ACCENT):
+        if not (take.has_role(role) and night.has_role(role)):
+            continue
+        before, after = chroma(take.hex_of(role)), chroma(night.hex_of(role))
+        if before < NEUTRAL_BELOW:
+            continue
+        assert after <= before * 1.2 + 0.004, (role, take.hex_of(role), night.hex_of(role))
+        lightness, _, hue = srgb8_to_oklch(hex_to_srgb8(night.hex_of(role)))
+        most = float(largest_chroma(np.array([lightness]), np.array([hue]))[0])
+        assert after >= min(before * 0.8, STEADY_SHARE * most) - 0.006

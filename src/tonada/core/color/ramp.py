@@ -22,7 +22,7 @@ from tonada.core.color.spaces import (
 from tonada.core.color.wcag import TEXT_RATIO
 from tonada.core.errors import InputError
 
-RampKind: TypeAlias = Literal["even", "mix"]
+RampKind: TypeAlias = Literal["even", "steady", "mix"]
 StepNames: TypeAlias = Literal["words", "numbers"]
 
 LEAST_STEPS: Final = 3
@@ -33,6 +33,8 @@ MOST_MIXED: Final = 20
 LIGHT_END: Final = 0.975
 DARK_END: Final = 0.185
 ELEVEN: Final = (50, 100, 200, 300, 400, 500, 600, 700, 800, 900, 950)
+# Of what sRGB has at a lightness, as much as a steady ramp takes at most: all of it glares in pale tints.
+STEADY_SHARE: Final = 0.85
 # How fast a step may have more chroma than its swatch, once that is no neutral.
 CHROMA_GROWS: Final = 3.0
 # Six of eleven steps apart is enough for text; so are the same parts of a longer or shorter ramp.
@@ -46,6 +48,7 @@ class RampSettings:
     """How a swatch's ramp is made.
 
     even   `steps` of them (3 to 21), even in lightness, hue held, chroma shaped to the gamut
+    steady the same, but tints have the swatch's own chroma wherever sRGB has it: its character, lifted
     mix    `tints` with white and `shades` with black (0 to 20 each), even steps, the last pure
     """
 
@@ -73,7 +76,7 @@ def ramp_of(value: Hex, settings: RampSettings = USUAL) -> Ramp:
         return _mixed(value, settings)
     if not LEAST_STEPS <= settings.steps <= MOST_STEPS:
         raise InputError(f"A ramp has {LEAST_STEPS} to {MOST_STEPS} steps.", field="steps")
-    return _even(value, settings.steps)
+    return _even(value, settings)
 
 
 def _mixed(value: Hex, settings: RampSettings) -> Ramp:
@@ -90,13 +93,14 @@ def _mixed(value: Hex, settings: RampSettings) -> Ramp:
     return Ramp(tuple(srgb8_to_hex(step) for step in rounded), settings.tints)
 
 
-def _even(value: Hex, steps: int) -> Ramp:
+def _even(value: Hex, settings: RampSettings) -> Ramp:
     """Of the places that the swatch could take, choose the most even one that keeps the promise."""
     lightness, _, _ = hex_to_oklch(value)
+    steps, shaded = settings.steps, _steady if settings.kind == "steady" else _shaded
     places = sorted(range(steps), key=lambda own: (_unevenness(lightness, own, steps), own))
     tried = []
     for own in places[:3]:
-        colors = _shaded(value, _lightnesses(lightness, own, steps), own)
+        colors = shaded(value, _lightnesses(lightness, own, steps), own)
         tried.append((_promised(colors), Ramp(tuple(srgb8_to_hex(color) for color in colors), own)))
         if tried[-1][0] >= PROMISED_RATIO:
             return tried[-1][1]
@@ -132,6 +136,23 @@ def _shaded(value: Hex, lightnesses: Floats, own: int) -> NDArray[np.uint8]:
     share = min(1.0, chroma / limits[-1]) if limits[-1] > 1e-6 else 0.0
     hues = np.full(len(lightnesses), hue)
     chromas = np.minimum(share * limits[:-1], most_chroma(chroma))
+    colors = nearest_of_hue(np.stack([lightnesses, chromas, hues], axis=-1))
+    colors[own] = hex_to_srgb8(value)
+    return colors
+
+
+def _steady(value: Hex, lightnesses: Floats, own: int) -> NDArray[np.uint8]:
+    """Return the colours of these lightnesses: hue held, chroma the swatch's own or what sRGB has of it.
+
+    Shades have the same share of what sRGB has as the swatch: all of it would be loud so far down.
+    """
+    lightness, chroma, hue = hex_to_oklch(value)
+    hues = np.full(len(lightnesses) + 1, hue)
+    limits = largest_chroma(np.append(lightnesses, lightness), hues)
+    own_share = chroma / limits[-1] if limits[-1] > 1e-6 else 0.0
+    share = np.where(np.arange(len(lightnesses)) > own, min(1.0, own_share), STEADY_SHARE)
+    chromas = np.minimum(chroma, share * limits[:-1])
+    hues = hues[:-1]
     colors = nearest_of_hue(np.stack([lightnesses, chromas, hues], axis=-1))
     colors[own] = hex_to_srgb8(value)
     return colors

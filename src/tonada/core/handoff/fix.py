@@ -6,7 +6,7 @@ elsewhere. What would make another pair fail is left as it was.
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Final
 
@@ -45,15 +45,16 @@ class _Spot:
 
 
 def fix_stylesheets(
-    files: Sequence[StyleFile], level: Level
+    files: Sequence[StyleFile], level: Level, is_ignored: Callable[[str], bool] = lambda _: False
 ) -> tuple[tuple[StyleFile, ...], tuple[Fix, ...]]:
     """Return the files with failing text colours moved to the nearest that pass, and what was replaced.
 
     No pair that passed fails afterwards: that is checked, and where all replacements together would
-    break it, each is tried by itself. Everything else stays to the letter.
+    break it, each is tried by itself. Everything else stays to the letter. is_ignored: says of a rule's
+    selector whether its colour is left as it is.
     """
     given = tuple(files)
-    spots = _spots(given, level)
+    spots = [one for one in _spots(given, level) if not is_ignored(one.written.declaration.selector)]
     before = _failing(given, level)
     made = _with_all(given, spots)
     if not _failing(made, level) <= before:

@@ -12,11 +12,13 @@ from tonada.core.color.spaces import Hex, hex_to_srgb8
 from tonada.core.formats.naming import Names
 from tonada.core.formats.sheet import USUAL_OPTIONS, joined
 from tonada.core.handoff.written import Undecided, as_triple, triples_in, undecided_in, written_in
+from tonada.core.source.stylesheets.markup import looks_like_html
 from tonada.core.source.stylesheets.usage import StyleFile, read_stylesheets
 from tonada.core.take.take import Take
 
 WriteAs: TypeAlias = Literal["values", "properties"]
 
+_STYLE_BLOCK: Final = re.compile(r"<style\b[^>]*>", re.IGNORECASE)
 _LEADING: Final = re.compile(r"(?:\s*(?:/\*.*?\*/|@charset[^;]*;|@import[^;]*;))*", re.DOTALL | re.IGNORECASE)
 
 
@@ -46,7 +48,15 @@ class Restyled:
 def restyle(
     take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, str], write: WriteAs = "values"
 ) -> Restyled:
-    """Return the files with each mapped value replaced; formatting and comments stay as they are.
+    """Return the files in new colours with what is to be said of it; see recolored."""
+    made, replaced = recolored(take, files, mapping, write)
+    return Restyled(made, difference_of(files, made), replaced, _pairs(files, made), undecided_in(files))
+
+
+def recolored(
+    take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, str], write: WriteAs = "values"
+) -> tuple[tuple[StyleFile, ...], int]:
+    """Return the files with each mapped value replaced, and how many were; all else stays to the letter.
 
     mapping: keys of colours by old value; opacity is kept, and what can't be seen at all stays.
     write: new values, or references to custom properties, which are then declared at the head of the
@@ -62,7 +72,7 @@ def restyle(
         replaced += count
     if write == "properties" and made and replaced:
         made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(names, new)))
-    return Restyled(tuple(made), _diff(files, made), replaced, _pairs(files, made), undecided_in(files))
+    return tuple(made), replaced
 
 
 def _replaced(
@@ -108,13 +118,20 @@ def _declared(names: Names, new: Mapping[Hex, tuple[str, Hex]]) -> str:
 
 
 def _with_declared(text: str, declared: str) -> str:
-    """Put the declarations first, but behind @charset and @import, which must stand before all rules."""
+    """Put the declarations first, but behind @charset and @import, which must stand before all rules.
+
+    In a page that is the beginning of its first style block.
+    """
+    block = _STYLE_BLOCK.search(text) if looks_like_html(text) else None
+    if block is not None:
+        return text[: block.end()] + _with_declared(text[block.end() :], declared)
     head = _LEADING.match(text)
     at = head.end() if head and "@" in head[0] else 0
     return f"{text[:at]}{chr(10) * 2 if at else ''}{declared}{text[at:]}"
 
 
-def _diff(before: Sequence[StyleFile], after: Sequence[StyleFile]) -> str:
+def difference_of(before: Sequence[StyleFile], after: Sequence[StyleFile]) -> str:
+    """Return what changes from files to files, as a unified diff with a line around each change."""
     lines: list[str] = []
     for old, new in zip(before, after, strict=True):
         lines += difflib.unified_diff(

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.color.wcag import Level
-from tonada.core.handoff.restyle import restyle
+from tonada.core.handoff.restyle import recolored
 from tonada.core.handoff.rule_pairs import RulePair, rule_pairs
 from tonada.core.handoff.slots import TakeColor, color_choices
 from tonada.core.source.stylesheets.usage import StyleFile
@@ -60,17 +60,16 @@ def rule_changes(take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, s
 
     Held to the take's level. Raises InputError for a key that isn't there.
     """
-    after = restyle(take, files, mapping).files
+    after, _ = recolored(take, files, mapping)
     old = _by_place(_pairs_before(tuple(files), take.level))
     new = _by_place(rule_pairs(after, take.level))
-    worse = []
+    worse: list[WorseRule] = []
     uses = Counter(value for one in old.values() for value in (one.text_hex, one.ground_hex) if value)
     for place, now in new.items():
         was = old.get(place)
-        if was is None or was.ratio is None or now.ratio is None or now.outcome != "fails":
-            continue
-        if was.outcome != "fails" or now.ratio < was.ratio:
-            worse.append(_worse(was, now, _mend(take, was, now, mapping, uses)))
+        if was is not None and now.outcome == "fails":
+            mend = _mend(take, was, now, mapping, uses)
+            worse += _worse(was, now, mend)
     return RuleChanges(
         judged=sum(one.ratio is not None for one in new.values()),
         failing_before=sum(one.outcome == "fails" for one in old.values()),
@@ -93,17 +92,22 @@ def _by_place(pairs: Sequence[RulePair]) -> dict[tuple[str, int, str, str], Rule
     return found
 
 
-def _worse(was: RulePair, now: RulePair, mend: RuleMend | None) -> WorseRule:
-    return WorseRule(
+def _worse(was: RulePair, now: RulePair, mend: RuleMend | None) -> Iterator[WorseRule]:
+    """Yield what is to be said of a failing pair, where it wasn't as bad before; nothing of an untold one."""
+    if was.ratio is None or now.ratio is None or now.text_hex is None or now.ground_hex is None:
+        return
+    if was.outcome == "fails" and now.ratio >= was.ratio:
+        return
+    yield WorseRule(
         file=now.file,
         line=now.text.line,
         selector=now.selector,
         scope=now.scope,
-        before=was.ratio or 0.0,
-        after=now.ratio or 0.0,
+        before=was.ratio,
+        after=now.ratio,
         needed=now.needed,
-        text_hex=now.text_hex or "#000000",
-        ground_hex=now.ground_hex or "#ffffff",
+        text_hex=now.text_hex,
+        ground_hex=now.ground_hex,
         mend=mend,
     )
 

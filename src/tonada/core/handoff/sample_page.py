@@ -5,7 +5,6 @@ The page has no script, and the stylesheet can't leave its style block.
 
 from __future__ import annotations
 
-import html
 from collections.abc import Iterator, Sequence
 from typing import Final
 from xml.etree import ElementTree
@@ -95,6 +94,4 @@ def _element(selector: str) -> str | None:
                 del one.attrib[name]
     words = selector.replace(".", " ").replace("#", " ").split()
     subject.text = words[-1].replace("-", " ") if words else selector
-    body = built.root.find("body")
-    parts = [] if body is None else [ElementTree.tostring(one, "unicode", method="html") for one in body]
-    return "".join(parts) if parts else html.escape(selector)
+    return "".join(ElementTree.tostring(one, "unicode", method="html") for one in built.root[0])

@@ -158,9 +158,19 @@ def color_choices(take: Take) -> tuple[TakeColor, ...]:
     keys = [one.role for one in sorted(take.roles, key=lambda one: role_rank(one.role))]
     keys += [one.id for one in take.swatches]
     keys += [step_key(owner, step) for owner in owners for step in range(1, len(take.ramp(owner).hexes) + 1)]
-    found = [TakeColor(key, take.display_name(key), take.color_of(key)) for key in keys]
-    # A swatch that is called as its role is the same to choose: the role comes first.
-    return tuple({(one.name, one.hex): one for one in reversed(found)}.values())[::-1]
+    found: dict[tuple[str, Hex], TakeColor] = {}
+    for key in keys:
+        one = TakeColor(key, take.display_name(key), take.color_of(key))
+        # What is called and looks like a role, its swatch or a step, is the same to choose.
+        found.setdefault((one.name, one.hex), one)
+    return tuple(found.values())
+
+
+def chosen_slots(take: Take, destination: str) -> dict[str, str]:
+    """Return the keys chosen by hand for a destination, by slot; those that are gone are left out."""
+    return {
+        one.slot: one.key for one in take.slots if one.destination == destination and is_there(take, one.key)
+    }
 
 
 def fill_slots(take: Take, destination: Destination, chosen: Mapping[str, str]) -> tuple[FilledSlot, ...]:

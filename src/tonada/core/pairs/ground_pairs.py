@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.proof.choices import TEXT_ELEMENTS, Choice, smallest_heading
+from tonada.core.proof.choices import HEADINGS, TEXT_ELEMENTS, Choice, strictest_size
 from tonada.core.proof.grounds import choices_of, set_use
 from tonada.core.take.parts import GroundPair, GroundPlace
 from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, TextSize
@@ -72,9 +72,9 @@ def _pair_of(
     below = choices[Element.BUTTON].key if element is Element.LABEL else key
     size: TextSize | None = None
     if element is Element.HEADING:
-        size = smallest_heading(take)
+        size = strictest_size(take, HEADINGS)
     elif element in TEXT_ELEMENTS:
-        size = take.proof.size_of(TEXT_ELEMENTS[element])
+        size = strictest_size(take, (TEXT_ELEMENTS[element],))
     place = GroundPlace(ground, element)
     return GroundPair(
         place.pair_id,

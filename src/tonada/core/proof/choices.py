@@ -21,6 +21,7 @@ from tonada.core.take.key import step_key
 from tonada.core.take.proof_settings import (
     ELEMENT_USAGES,
     TEXT_STYLES,
+    WIDTHS,
     Element,
     GroundSettings,
     ProofSettings,
@@ -29,7 +30,7 @@ from tonada.core.take.proof_settings import (
 )
 from tonada.core.take.take import Role, Take
 
-_HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
+HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
 # The style of each element that is a running text.
 TEXT_ELEMENTS: Final[dict[Element, TextStyle]] = {
     Element.TEXT: "text",
@@ -63,14 +64,14 @@ class Choice(NamedTuple):
 
 
 def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> Requirement:
-    """Return what a text of the proof's pages needs in its size and weight."""
-    size = take.proof.size_of(style)
+    """Return what a text of the proof's pages needs in its size and weight, in the strictest width."""
+    size = strictest_size(take, (style,))
     return requirement(usage, take.level, size.size, size.weight)
 
 
-def smallest_heading(take: Take) -> TextSize:
-    """Return the size of the heading that needs the highest ratio."""
-    sizes = [take.proof.size_of(style) for style in _HEADINGS]
+def strictest_size(take: Take, styles: tuple[TextStyle, ...]) -> TextSize:
+    """Return the size, of all styles and widths, that needs the highest ratio; the first of equals."""
+    sizes = [take.proof.size_of(style, width) for width in WIDTHS for style in styles]
     return max(sizes, key=lambda one: requirement(Usage.BODY_TEXT, take.level, one.size, one.weight).ratio)
 
 
@@ -122,7 +123,7 @@ def _all_asked(
 
 def _asked(take: Take, element: Element) -> Requirement:
     if element is Element.HEADING:
-        size = smallest_heading(take)
+        size = strictest_size(take, HEADINGS)
         return requirement(Usage.BODY_TEXT, take.level, size.size, size.weight)
     if element in TEXT_ELEMENTS:
         return needed_for(take, TEXT_ELEMENTS[element], ELEMENT_USAGES[element])

@@ -17,7 +17,7 @@ from tonada.core.take.take import Role, Take, role_name
 
 # The grounds that every take has, in order; all but “tint” are roles.
 TINT: Final = "tint"
-STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.ACCENT, Role.DEEP)
+STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.SECONDARY, Role.ACCENT, Role.DEEP)
 TINT_NAME: Final = "Tint"
 
 

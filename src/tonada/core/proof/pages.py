@@ -7,40 +7,23 @@ from dataclasses import dataclass
 from typing import Final
 
 from tonada.core.proof.grounds import TINT
+from tonada.core.proof.voices import Section, voice_of
+from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Role, Take
 
 
 @dataclass(frozen=True, slots=True)
-class Section:
-    """A part of a page with a ground of its own."""
-
-    id: str
-    name: str
-    ground: str
-
-
-@dataclass(frozen=True, slots=True)
 class Page:
-    """A kind of page, from top to bottom."""
+    """A kind of page, from top to bottom. The home page's sections are its voice's."""
 
     id: str
     name: str
     sections: tuple[Section, ...]
 
 
+HOME: Final = "home"
 PAGES: Final = (
-    Page(
-        "home",
-        "Home page",
-        (
-            Section("head", "Head", Role.PAPER),
-            Section("opening", "Opening", Role.PRIMARY),
-            Section("offers", "Three offers", Role.MIST),
-            Section("story", "Story", Role.PAPER),
-            Section("voice", "Voice of a guest", TINT),
-            Section("foot", "Foot", Role.DEEP),
-        ),
-    ),
+    Page(HOME, "Home page", ()),
     Page(
         "article",
         "Article",
@@ -59,7 +42,7 @@ PAGES: Final = (
             Section("head", "Head", Role.PAPER),
             Section("product", "Product", Role.PAPER),
             Section("basket", "Basket", Role.MIST),
-            Section("promise", "Promise", Role.PRIMARY),
+            Section("promise", "Promise", Role.SECONDARY),
             Section("foot", "Foot", Role.DEEP),
         ),
     ),
@@ -94,10 +77,31 @@ PAGES: Final = (
             Section("foot", "Foot", Role.MIST),
         ),
     ),
+    Page(
+        "style",
+        "Style",
+        (
+            Section("head", "Head", Role.PAPER),
+            Section("colors", "Colours", Role.PAPER),
+            Section("type", "Type", Role.MIST),
+            Section("on-paper", "Parts on Paper", Role.PAPER),
+            Section("on-mist", "Parts on Mist", Role.MIST),
+            Section("on-tint", "Parts on Tint", TINT),
+            Section("on-primary", "Parts on Primary", Role.PRIMARY),
+            Section("on-secondary", "Parts on Secondary", Role.SECONDARY),
+            Section("on-accent", "Parts on the accent", Role.ACCENT),
+            Section("on-deep", "Parts on Deep", Role.DEEP),
+        ),
+    ),
 )
 
 
-def section_grounds(take: Take, there: Sequence[str]) -> tuple[tuple[str, str, str], ...]:
+def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
+    """Return the sections of a page in a voice, from top to bottom."""
+    return voice_of(voice).home if page.id == HOME else page.sections
+
+
+def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[tuple[str, str, str], ...]:
     """Return each page and section with the ground it stands on, of those that are there.
 
     A section whose own ground isn't there stands on the page's usual one, or else on the first.
@@ -108,6 +112,6 @@ def section_grounds(take: Take, there: Sequence[str]) -> tuple[tuple[str, str, s
     return tuple(
         (page.id, part.id, next((one for one in wanted if one and one in there), there[0]))
         for page in PAGES
-        for part in page.sections
+        for part in sections_of(page, voice)
         if (wanted := (given.get((page.id, part.id)), part.ground))
     )

@@ -6,8 +6,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import Final
 
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name, unlike
-from tonada.core.color.spaces import Hex
+from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.beyond_ramps import with_reading_colors
 from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
@@ -30,6 +31,8 @@ from tonada.core.take.take import (
 NEUTRAL_ID: Final = "n1"
 # Fine enough that Paper, Mist, Line and Muted each find a step of their own.
 NEUTRAL_STEPS: Final = 15
+# By night a brand colour is lifted, and keeps its chroma (OKLCH) within this share.
+NIGHT_CHROMA_CHANGE: Final = 0.2
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +69,9 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
     choice = choose_brand(candidates, whole)
     base, place_of = _gather(candidates, choice, holds=whole != "mood")
     take, impossible = with_all_roles(base)
+    loud = _changed_by_night(take)
+    if loud:
+        take, impossible = with_all_roles(_steadied(base, loud))
     asked = {one.role for one in choice.given}
     roles = tuple(
         ProposedRole(
@@ -78,6 +84,29 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
         for one in take.roles
     )
     return Proposal(roles, choice.choices, take, impossible)
+
+
+def _changed_by_night(take: Take) -> frozenset[str]:
+    """Return the swatches of brand roles whose chroma is another one by night: a dark plum gone neon."""
+    night = take.turned()
+    return frozenset(
+        take.assignment(role).swatch
+        for role in BRAND_ROLES
+        if take.has_role(role) and night.has_role(role) and _is_changed(take.hex_of(role), night.hex_of(role))
+    )
+
+
+def _is_changed(by_day: Hex, by_night: Hex) -> bool:
+    before, after = hex_to_oklch(by_day)[1], hex_to_oklch(by_night)[1]
+    return before >= NEUTRAL_BELOW and abs(after - before) > NIGHT_CHROMA_CHANGE * before
+
+
+def _steadied(take: Take, loud: frozenset[str]) -> Take:
+    swatches = (
+        replace(one, ramp=replace(one.ramp, kind="steady")) if one.id in loud else one
+        for one in take.swatches
+    )
+    return replace(take, swatches=tuple(swatches))
 
 
 def _origin_kind(take: Take, one: Assignment) -> OriginKind:

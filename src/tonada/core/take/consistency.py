@@ -45,7 +45,7 @@ def check_parts(
 def step_count(swatch: Swatch) -> int:
     """Return how many steps a swatch's ramp has."""
     ramp = swatch.ramp
-    return ramp.steps if ramp.kind == "even" else ramp.tints + 1 + ramp.shades
+    return ramp.tints + 1 + ramp.shades if ramp.kind == "mix" else ramp.steps
 
 
 def _check_target(

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
@@ -43,6 +43,16 @@ ELEMENT_USAGES: Final[dict[Element, Usage]] = {
     Element.INFO: Usage.PART,
 }
 
+# A trade in whose words and pictures the sample pages are made.
+VoiceId: TypeAlias = Literal[
+    "observatory", "mill", "restaurant", "practice", "notary", "school", "hall", "bicycles", "choirs"
+]
+# Where the brand's own picture goes: behind the text of the opening, or in place of the drawn one.
+PicturePlace: TypeAlias = Literal["behind", "beside"]
+# What a page is looked at on.
+Width: TypeAlias = Literal["wide", "tablet", "phone"]
+WIDTHS: Final[tuple[Width, ...]] = ("wide", "tablet", "phone")
+
 # A text of a page by its place; each has a size and a weight of its own.
 TextStyle: TypeAlias = Literal["h1", "h2", "h3", "text", "small", "label"]
 TEXT_STYLES: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3", "text", "small", "label")
@@ -78,15 +88,22 @@ USUAL_SIZES: Final[dict[TextStyle, TextSize]] = {
     "small": TextSize(14, 400),
     "label": TextSize(15, 600),
 }
+# Narrower windows leave large type less room: this much of what it has above that of a running text.
+NARROWED: Final[dict[Width, float]] = {"wide": 1.0, "tablet": 0.8, "phone": 0.6}
+NARROWED_ABOVE: Final = 16.0
 
 
 @dataclass(frozen=True, slots=True)
 class ProofSettings:
     """How the sample pages are set; the same by day and by night.
 
-    heading_face, text_face: names of TYPEFACES. sizes: only those that were changed.
+    heading_face, text_face: names of TYPEFACES. sizes: only those that were changed, for wide windows;
+    narrow_sizes: those of narrower ones that don't follow from them.
     logo, picture: ids of sources. overlay: of the take, over the picture; None for the rule's.
+    duotone: the roles that dark and light parts of the picture are painted with, or None.
     sections: a page, a section and the ground that it was given, where it departs from the page's.
+    voice: None for the one guessed. kicker, headline, button: of the home page's opening, in place of
+    the voice's own where they aren't empty.
     """
 
     heading_face: str = "Bricolage Grotesque"
@@ -96,10 +113,24 @@ class ProofSettings:
     picture: str | None = None
     overlay: str | None = None
     sections: tuple[tuple[str, str, str], ...] = ()
+    narrow_sizes: tuple[tuple[Width, TextStyle, float], ...] = ()
+    picture_place: PicturePlace = "behind"
+    duotone: tuple[str, str] | None = None
+    voice: VoiceId | None = None
+    kicker: str = ""
+    headline: str = ""
+    button: str = ""
 
-    def size_of(self, style: TextStyle) -> TextSize:
-        """Return the size and weight that a text is set in."""
-        return dict(self.sizes).get(style, USUAL_SIZES[style])
+    def size_of(self, style: TextStyle, width: Width = "wide") -> TextSize:
+        """Return the size and weight that a text is set in, in a window of this width."""
+        wide = dict(self.sizes).get(style, USUAL_SIZES[style])
+        if width == "wide":
+            return wide
+        given = next((size for on, one, size in self.narrow_sizes if (on, one) == (width, style)), None)
+        if given is not None:
+            return replace(wide, size=given)
+        above = max(0.0, wide.size - NARROWED_ABOVE)
+        return replace(wide, size=wide.size - float(round((1 - NARROWED[width]) * above)))
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,0 +1,69 @@
+"""The voices of the pages: each composed differently, each guessed from what a brand says of itself."""
+
+from __future__ import annotations
+
+from typing import get_args
+
+import pytest
+
+from tests.takes import TAKE
+from tonada.core.proof.grounds import STANDARD_GROUNDS, grounds_of
+from tonada.core.proof.pages import HOME, PAGES, section_grounds, sections_of
+from tonada.core.proof.voices import USUAL_VOICE, VOICES, guessed_voice, voice_of
+from tonada.core.source.mood_words import FIELDS
+from tonada.core.take.proof_settings import VoiceId
+from tonada.core.take.take import Role
+
+
+def test_no_two_home_pages_are_composed_alike() -> None:
+    composed = [tuple((part.id, part.ground) for part in one.home) for one in VOICES]
+    assert {one.id for one in VOICES} == set(get_args(VoiceId))
+    assert len(VOICES) >= 8
+    assert len(set(composed)) == len(VOICES)
+    assert len({tuple(part.id for part in one.home) for one in VOICES}) >= 7, "not in grounds alone"
+
+
+@pytest.mark.parametrize("voice", VOICES, ids=lambda one: one.id)
+def test_every_home_page_uses_what_a_take_has(voice: object) -> None:
+    home = next(one for one in VOICES if one == voice).home
+    grounds = [part.ground for part in home]
+    assert len({part.id for part in home}) == len(home)
+    assert set(grounds) <= set(STANDARD_GROUNDS)
+    assert grounds[-1] == Role.DEEP, "Deep closes the page"
+    assert "opening" in {part.id for part in home}
+
+
+def test_every_field_of_work_has_a_voice_and_every_voice_can_be_guessed() -> None:
+    assert {field for one in VOICES for field in one.fields} == set(FIELDS)
+    for one in VOICES:
+        assert guessed_voice("Zzz", one.fields[:1]) == one.id
+        assert guessed_voice(one.words[0]) == one.id
+
+
+@pytest.mark.parametrize(
+    ("name", "fields", "voice"),
+    [
+        ("Juniper & Loom", (), "mill"),
+        ("Orrin Peak Observatory", (), "observatory"),
+        ("Saltmarsh Kayak School", (), "school"),
+        ("CAFÉ am Fluss", (), "restaurant"),
+        ("Zahnarzt Öhler", ("health",), "practice"),
+        ("Loom", ("technology",), "mill"),
+        ("Overlook", (), USUAL_VOICE),
+        ("ジュニパー", (), USUAL_VOICE),
+        ("", (), USUAL_VOICE),
+    ],
+)
+def test_a_name_goes_before_its_field(name: str, fields: tuple[str, ...], voice: str) -> None:
+    assert guessed_voice(name, fields) == voice
+
+
+def test_the_home_page_has_its_voice_s_sections_and_other_pages_their_own() -> None:
+    there = [one.id for one in grounds_of(TAKE)]
+    for voice in VOICES:
+        stands = section_grounds(TAKE, there, voice.id)
+        for page in PAGES:
+            found = [part for name, part, _ in stands if name == page.id]
+            assert found == [part.id for part in sections_of(page, voice.id)]
+    assert sections_of(PAGES[0], "mill") == voice_of("mill").home
+    assert PAGES[0].id == HOME
