@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import BrandsView from '@/frame/BrandsView.vue'
+import BrandsView from '@/brands/BrandsView.vue'
 
 /** A view has an address: brand, take, step in the path, what is selected in the query. */
 export const router = createRouter({

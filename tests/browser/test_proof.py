@@ -12,7 +12,7 @@ from playwright.sync_api import Frame, Page, expect
 from tests.browser.conftest import AXE, axe_findings, open_demo
 from tests.browser.saving import saved
 
-PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Mail")
+PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Mail", "Style")
 
 # From the styles that the browser used: every text with its colour and the first opaque ground under it.
 READ_PARTS = """() => {
@@ -170,11 +170,11 @@ def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> N
     page.get_by_role("button", name="As it was").click()
     expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "primary")
     page.get_by_role("button", name="Add a ground: Add a ground …").click()
-    page.get_by_role("option", name="Secondary", exact=True).click()
+    page.get_by_role("option", name="Info", exact=True).first.click()
     grounds = page.get_by_role("region", name="Grounds", exact=True)
-    grounds.get_by_role("button", name=re.compile("^Secondary")).click()
+    grounds.get_by_role("button", name=re.compile("^Info")).click()
     grounds.get_by_role("button", name="Take out").click()
-    expect(grounds.get_by_role("button", name=re.compile("^Secondary"))).to_have_count(0)
+    expect(grounds.get_by_role("button", name=re.compile("^Info"))).to_have_count(0)
 
 
 def test_a_click_beside_the_parts_opens_the_ground_of_the_section(page: Page) -> None:
@@ -192,9 +192,10 @@ def test_size_decides_what_is_needed(page: Page) -> None:
     page.get_by_role("tab", name="Type").click()
     row = page.get_by_role("row", name=re.compile("Heading 3"))
     expect(row).to_contain_text("4.5 : 1")
-    page.get_by_label("Size of Heading 3 in pixels").fill("26")
+    page.get_by_label("Size of Heading 3 in pixels").fill("30")
     page.keyboard.press("Tab")
     expect(row).to_contain_text("3 : 1")
+    page.locator("summary", has_text="Another pair, by hand").click()
     page.get_by_role("button", name="Face of headings: Bricolage Grotesque").click()
     page.get_by_role("option", name="Fraunces").click()
     family = frame_of(page).locator("h1").evaluate("one => getComputedStyle(one).fontFamily")
@@ -203,7 +204,7 @@ def test_size_decides_what_is_needed(page: Page) -> None:
 
 def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) -> None:
     frame = open_proof(page)
-    page.get_by_role("tab", name="Pictures").click()
+    page.get_by_role("tab", name="Content").click()
     page.get_by_role("button", name=re.compile("^Picture:")).click()
     page.get_by_role("option", name="dusk-ridge.jpg").click()
     frame.locator("[data-picture] img").wait_for()

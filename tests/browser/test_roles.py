@@ -82,6 +82,31 @@ def test_a_color_dropped_on_a_role_takes_it(page: Page) -> None:
     expect(flag(page, "link")).to_have_attribute("data-key", "s3")
 
 
+def test_a_cell_of_the_measure_on_another_changes_places_with_it_day_and_night(page: Page) -> None:
+    open_roles(page)
+
+    def owner(role: str) -> str | None:
+        return page.locator(f"[data-role={role}][data-cell]").get_attribute("data-cell")
+
+    primary, accent = owner("primary"), owner("accent")
+    cell, other = (page.locator(f"[data-cell={one}] button").first for one in (primary, accent))
+    drag(page, cell, other, drop=False)
+    expect(page.get_by_text("Swap with Accent")).to_be_visible()
+    expect(page.get_by_text("as it would look", exact=True)).to_be_visible()
+    expect(page.get_by_role("button", name="Undo")).to_be_disabled()
+    page.mouse.up()
+    expect(page.locator(f"[data-cell={accent}][data-role=primary]")).to_be_visible()
+    assert owner("accent") == primary
+    page.get_by_role("radio", name="Night").click()
+    expect(flag(page, "primary")).to_have_attribute("data-key", re.compile(f"^{accent}"))
+    page.get_by_role("radio", name="Day", exact=True).click()
+    page.locator(f"[data-cell={accent}] button").first.focus()
+    neighbour = page.locator("[data-cell]").nth(1).get_attribute("data-role")
+    page.keyboard.press("Shift+ArrowRight")
+    expect(page.locator(f"[data-cell={accent}][data-role={neighbour}]")).to_be_visible()
+    assert neighbour == "secondary"
+
+
 def test_night_is_a_scheme_of_its_own(page: Page) -> None:
     open_roles(page)
     page.get_by_role("radio", name="Night").click()
@@ -117,7 +142,7 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
     page.locator("[data-cell=s1] button").first.click()
     inspector = page.get_by_role("complementary", name="Inspector")
     expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night, on a step")
-    inspector.get_by_role("button", name="Kind of ramp: Even in lightness").click()
+    inspector.get_by_role("button", name="Kind of ramp: Even, chroma held").click()
     page.get_by_role("option", name="Mixed with white and black").click()
     expect(page.locator("[data-row=s1] button")).to_have_count(22)
     inspector.get_by_role("button", name="Remove").click()

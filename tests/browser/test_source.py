@@ -39,6 +39,8 @@ def test_a_pixel_is_picked_with_the_pointer_and_becomes_a_swatch(page: Page) -> 
     value = shown.inner_text()
     page.mouse.click(box["x"] + box["width"] / 2, box["y"] + box["height"] * 0.2)
     expect(row(page, value)).to_contain_text("picked")
+    expect(row(page, value)).to_have_attribute("data-marked", "true")
+    expect(row(page, value)).to_be_in_viewport()
     expect(page.get_by_test_id("measure").locator("li")).to_have_count(before + 1)
     saved(page, 2)
     page.get_by_role("button", name="Undo").click()

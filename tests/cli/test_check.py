@@ -221,18 +221,39 @@ def test_fix_writes_the_nearest_that_passes_and_says_so(
     sheet = folder / "dist/site.css"
     sheet.write_bytes(b"\xef\xbb\xbf" + SHEET.encode())
     sheet.chmod(0o640)
-    code, out = check(capsys, "dist/site.css", "page.html", "--fix")
+    code, out, err = run(capsys, "check", "dist/site.css", "page.html", "--fix", "--json")
     assert code == 0
-    assert re.search(r"^fixed +dist/site\.css:2:16  #999 is (#[0-9a-f]{6}) now$", out, re.MULTILINE)
+    # Beside the report, which stays one that can be read.
+    assert {one["outcome"] for one in json.loads(out)["pairs"]} == {"passes", "can't tell"}
+    assert re.search(r"^fixed +dist/site\.css:2:16  #999 is (#[0-9a-f]{6}) now$", err, re.MULTILINE)
     after = sheet.read_bytes()
     assert after.startswith(b"\xef\xbb\xbf")
     assert after.decode("utf-8-sig").count("#999") == 0
     assert sheet.stat().st_mode & 0o777 == 0o640
     assert [one.name for one in (folder / "dist").iterdir()] == ["site.css"]
+    assert run(capsys, "check", "page.html", "--fix", "--render")[0] == 2
     (folder / "a.json").write_text("{}")
     for name in ("-", "a.json"):
         code, _, err = run(capsys, "check", name, "--fix")
         assert (code, "mended" in err) == (2, True)
+
+
+def test_fix_leaves_what_is_ignored_and_keeps_encodings_and_links(
+    folder: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    (folder / "tonada.toml").write_text('[check]\nignore = [{ selector = ".weak", reason = "soon" }]')
+    before = (folder / "dist/site.css").read_bytes()
+    assert run(capsys, "check", "dist/site.css", "--fix")[0] == 0
+    assert (folder / "dist/site.css").read_bytes() == before
+    wide = folder / "wide.css"
+    wide.write_bytes(".é{color:#999;background:#fff}\r\n".encode("utf-16"))
+    (folder / "link.css").symlink_to(wide)
+    assert run(capsys, "check", "link.css", "--fix")[0] == 0
+    assert (folder / "link.css").is_symlink()
+    text = wide.read_bytes().decode("utf-16")
+    assert text.startswith(".é{color:#")
+    assert text.endswith("}\r\n")
+    assert "#999;" not in text
 
 
 def test_a_closed_pipe_is_no_error(folder: Path) -> None:

@@ -153,6 +153,31 @@ def test_every_view_s_address_gives_the_page(client: Client, path: str) -> None:
     assert "<title>Tonada" in page.text
 
 
+def test_a_brand_is_put_away_deleted_brought_back_and_copied(client: Client) -> None:
+    brand = new_brand(client, "Wool & Co")
+    path = f"/api/brands/{brand['id']}"
+
+    def listed(shelf: str, find: str = "") -> list[str]:
+        page = client.get("/api/brands", query_string={"shelf": shelf, "find": find}).get_json()
+        return [one["brand"]["name"] for one in page["brands"]]
+
+    assert listed("open", "wOOL") == ["Wool & Co"]
+    assert client.put(f"{path}/archive", json={"archived": True}).status_code == 200
+    assert (listed("open"), listed("archived")) == ([], ["Wool & Co"])
+    assert client.delete(path).status_code == 204
+    gone = client.get(path)
+    assert (gone.status_code, gone.get_json()["restoration"]) == (410, f"{path}/restoration")
+    assert client.put(path, json={"name": "Other"}).status_code == 410
+    assert client.post(gone.get_json()["restoration"]).get_json()["name"] == "Wool & Co"
+    copy = client.post(f"{path}/copies")
+    assert (copy.status_code, copy.get_json()["name"]) == (201, "Wool & Co (copy)")
+    assert client.get("/api/brands", query_string={"shelf": "attic"}).status_code == 422
+    take = client.post(f"{path}/takes", json={"document": {"format": 2}}).get_json()
+    client.delete(f"/api/takes/{take['id']}")
+    removed = client.get(path).get_json()["removed_takes"]
+    assert [(one["id"], one["name"]) for one in removed] == [(take["id"], take["name"])]
+
+
 def test_brands_and_versions_come_in_pages(client: Client, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr("tonada.web.brands.views.BRANDS_A_PAGE", 2)
     monkeypatch.setattr("tonada.web.takes.views.VERSIONS_A_PAGE", 2)
@@ -163,7 +188,7 @@ def test_brands_and_versions_come_in_pages(client: Client, monkeypatch: pytest.M
         assert len(page["brands"]) <= 2
         names += [one["brand"]["name"] for one in page["brands"]]
         after, asked = page["next"], asked + 1
-    assert (names, asked) == ([f"Brand {number}" for number in range(5)], 3)
+    assert (names, asked) == ([f"Brand {number}" for number in (4, 3, 2, 1, 0)], 3)
     path = f"/api/takes/{made[0]['first_take']}/versions"
     for number in range(3):
         client.post(path, json={"description": f"state {number + 1}"})

@@ -6,9 +6,12 @@ import re
 from pathlib import Path
 from typing import get_args
 
+import pytest
+
 from tests.takes import TAKE
 from tests.web.conftest import Client
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, FaceName
+from tonada.core.take.proof_settings import VoiceId
 from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
@@ -23,7 +26,9 @@ def test_the_vocabulary_names_pages_faces_and_pairings(client: Client) -> None:
         "dashboard",
         "form",
         "mail",
+        "style",
     ]
+    assert {one["id"] for one in said["voices"]} == set(get_args(VoiceId))
     assert len(said["typefaces"]) == len(TYPEFACES) >= 12
     names = {face.name for face in TYPEFACES}
     assert set(get_args(FaceName)) == names
@@ -57,6 +62,13 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
         "picture": "a-source",
         "overlay": "o1",
         "sections": [{"page": "home", "section": "opening", "ground": "deep"}],
+        "narrow_sizes": [{"width": "phone", "style": "h1", "size": 40.0}],
+        "picture_place": "beside",
+        "duotone": {"dark": "deep", "light": "paper"},
+        "voice": "hall",
+        "kicker": "An evening",
+        "headline": "Sit — close",
+        "button": "Tickets",
     }
     grounds = [{"id": "mist", "name": None, "ground": None, "uses": [{"element": "text", "key": "primary"}]}]
     sent = {**DOCUMENT, "proof": proof, "grounds": grounds}
@@ -66,6 +78,39 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     said = client.post("/api/proof", json={"document": sent}).get_json()
     assert said["layer"] == {"hex": TAKE.color_of("s1/3"), "alpha": 0.5}
     assert {"page": "home", "section": "opening", "ground": "deep"} in said["sections"]
+    assert said["voice"] == "hall"
+    assert next(one for one in said["styles"] if one["style"] == "h1")["phone"] == 40
+    sizes = [{"style": "h3", "size": 26, "weight": 400}]
+    small = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": {"sizes": sizes}}}).get_json()
+    h3 = next(one for one in small["styles"] if one["style"] == "h3")
+    assert (h3["size"], h3["deciding"], h3["needed"]) == (26, 22, 4.5), "large when wide, not on a phone"
+    ends = [float(one) for one in said["duotone"]["red"].split()]
+    assert ends == pytest.approx(
+        [int(TAKE.color_of(key)[1:3], 16) / 255 for key in ("deep", "paper")], abs=1e-5
+    )
+
+
+def test_a_brand_s_voice_is_guessed_and_a_take_s_own_goes_before_it(client: Client) -> None:
+    made = client.post("/api/brands", json={"name": "Harbour Clinic"}).get_json()
+    assert client.get(f"/api/brands/{made['id']}").get_json()["voice"] == "practice"
+    guessed = client.post("/api/proof", json={"document": DOCUMENT, "voice": "mill"}).get_json()
+    assert guessed["voice"] == "mill"
+    own = {**DOCUMENT, "proof": {"voice": "choirs"}}
+    said = client.post("/api/proof", json={"document": own, "voice": "mill"}).get_json()
+    assert said["voice"] == "choirs"
+    home = [one["section"] for one in said["sections"] if one["page"] == "home"]
+    assert "numbers" in home
+    assert "menu" not in home
+
+
+def test_all_sizes_by_a_ratio_are_one_change(client: Client) -> None:
+    change = {"kind": "type scale", "base": 18, "ratio": 1.25}
+    said = client.post("/api/changes", json={"document": DOCUMENT, "change": change}).get_json()
+    sizes = {one["style"]: one["size"] for one in said["document"]["proof"]["sizes"]}
+    assert sizes == {"h1": 44, "h2": 28, "h3": 22, "text": 18, "small": 16, "label": 18}
+    refused = client.post("/api/changes", json={"document": DOCUMENT, "change": change | {"base": 120}})
+    assert refused.status_code == 422
+    assert "it can be 8 to 200" in refused.get_json()["detail"]
 
 
 def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
@@ -73,6 +118,11 @@ def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
         {"heading_face": "Some other face"},
         {"sizes": [{"style": "h1", "size": 4, "weight": 400}]},
         {"sections": [{"page": "home", "section": "opening", "ground": "<script>"}]},
+        {"voice": "a bank"},
+        {"headline": "x" * 121},
+        {"duotone": {"dark": "deep"}},
+        {"picture_place": "under"},
+        {"narrow_sizes": [{"width": "wide", "style": "h1", "size": 40}]},
     ):
         answer = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": proof}})
         assert answer.status_code == 422

@@ -84,6 +84,9 @@ def test_several_files_come_as_an_archive(client: Client, brand: dict[str, Any])
     client.post(f"/api/takes/{take}/versions", json={"description": "x"})
     answer = client.get(f"/api/takes/{take}/versions/1/recoloured/{source}")
     assert zipfile.ZipFile(io.BytesIO(answer.data)).namelist() == ["a.css", "b.css"]
+    twice = keep(client, brand, "a.css", "../sub/a.css")
+    answer = client.get(f"/api/takes/{take}/versions/1/recoloured/{twice}")
+    assert zipfile.ZipFile(io.BytesIO(answer.data)).namelist() == ["a.css", "2-a.css"]
 
 
 def test_only_stylesheets_of_this_workspace_are_recoloured(client: Client, brand: dict[str, Any]) -> None:

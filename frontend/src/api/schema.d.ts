@@ -51,6 +51,58 @@ export interface paths {
         /** Rename a brand */
         put: operations["brands_rename_brand_brands__uuid_brand_id__put"];
         post?: never;
+        /** Delete a brand; it can be restored */
+        delete: operations["brands_remove_brand_brands__uuid_brand_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A copy of a brand */
+        post: operations["brands_copy_brand_brands__uuid_brand_id__copies_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a brand away, or back */
+        put: operations["brands_archive_brand_brands__uuid_brand_id__archive_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a brand back */
+        post: operations["brands_restore_brand_brands__uuid_brand_id__restoration_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1070,6 +1122,16 @@ export interface components {
             key: string;
         };
         /**
+         * DuotoneModel
+         * @description The roles that dark and light parts of a picture are painted with.
+         */
+        DuotoneModel: {
+            /** Dark */
+            dark: string;
+            /** Light */
+            light: string;
+        };
+        /**
          * Element
          * @description What stands on a ground, in the order in which elements are shown.
          * @enum {string}
@@ -1174,6 +1236,24 @@ export interface components {
              * @default []
              */
             varied_from: components["schemas"]["Began"][];
+        };
+        /**
+         * NarrowSizeModel
+         * @description The size of a text in a narrower window, where it doesn't follow from the wide one.
+         */
+        NarrowSizeModel: {
+            /**
+             * Width
+             * @enum {string}
+             */
+            width: "tablet" | "phone";
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number;
         };
         /**
          * NeutralModel
@@ -1317,6 +1397,39 @@ export interface components {
              * @default []
              */
             sections: components["schemas"]["SectionGround"][];
+            /**
+             * Narrow Sizes
+             * @default []
+             */
+            narrow_sizes: components["schemas"]["NarrowSizeModel"][];
+            /**
+             * Picture Place
+             * @default behind
+             * @enum {string}
+             */
+            picture_place: "behind" | "beside";
+            /** @default null */
+            duotone: components["schemas"]["DuotoneModel"] | null;
+            /**
+             * Voice
+             * @default null
+             */
+            voice: ("observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs") | null;
+            /**
+             * Kicker
+             * @default
+             */
+            kicker: string;
+            /**
+             * Headline
+             * @default
+             */
+            headline: string;
+            /**
+             * Button
+             * @default
+             */
+            button: string;
         };
         /**
          * RampModel
@@ -1328,7 +1441,7 @@ export interface components {
              * @default even
              * @enum {string}
              */
-            kind: "even" | "mix";
+            kind: "even" | "steady" | "mix";
             /**
              * Steps
              * @default 11
@@ -1510,7 +1623,14 @@ export interface components {
              *       "logo": null,
              *       "picture": null,
              *       "overlay": null,
-             *       "sections": []
+             *       "sections": [],
+             *       "narrow_sizes": [],
+             *       "picture_place": "behind",
+             *       "duotone": null,
+             *       "voice": null,
+             *       "kicker": "",
+             *       "headline": "",
+             *       "button": ""
              *     }
              */
             proof: components["schemas"]["ProofModel"];
@@ -1628,16 +1748,43 @@ export interface components {
         };
         /**
          * BrandSummary
-         * @description A brand in the list, with the swatches of its first take on the contrast scale.
+         * @description A brand in the list, with its first take: its main colours on the contrast scale, all in their
+         *     shares, how many pairs fall short of its level. logo: a source that stands for it.
          */
         BrandSummary: {
             brand: components["schemas"]["BrandAnswer"];
             /** Swatches */
             swatches: components["schemas"]["SwatchOnScale"][];
+            /** Measure */
+            measure: components["schemas"]["ShareOfMeasure"][];
             /** Failing */
             failing: number;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "A" | "AA" | "AAA";
+            /** Logo */
+            logo: string | null;
+            /** Takes */
+            takes: number;
             /** Sources */
             sources: number;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+        };
+        /**
+         * ShareOfMeasure
+         * @description A colour of a palette with its share of the whole, 0 to 1.
+         */
+        ShareOfMeasure: {
+            /** Hex */
+            hex: string;
+            /** Share */
+            share: number;
         };
         /**
          * SwatchOnScale
@@ -1654,11 +1801,23 @@ export interface components {
             /** Name */
             name: string;
         };
-        /** BrandDetail */
+        /**
+         * BrandDetail
+         * @description voice: the trade that the name or a mood points to; takes without one of their own have it.
+         *
+         *     removed_takes: those that can be brought back, the last one first.
+         */
         BrandDetail: {
             brand: components["schemas"]["BrandAnswer"];
+            /**
+             * Voice
+             * @enum {string}
+             */
+            voice: "observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs";
             /** Takes */
             takes: components["schemas"]["TakeSummary"][];
+            /** Removed Takes */
+            removed_takes: components["schemas"]["RemovedTake"][];
             /** Sources */
             sources: components["schemas"]["SourceAnswer"][];
         };
@@ -1825,6 +1984,24 @@ export interface components {
             height: number;
         };
         /**
+         * RemovedTake
+         * @description A take that was deleted and can be brought back.
+         */
+        RemovedTake: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Removed At
+             * Format: date-time
+             */
+            removed_at: string;
+        };
+        /**
          * Role
          * @description A job in the palette, in the order in which the roles are shown.
          * @enum {string}
@@ -1969,6 +2146,11 @@ export interface components {
             name: string;
             /** Revision */
             revision: number;
+        };
+        /** ArchiveBody */
+        ArchiveBody: {
+            /** Archived */
+            archived: boolean;
         };
         /** UploadForm */
         UploadForm: {
@@ -2389,7 +2571,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
         };
         /**
          * AdoptChange
@@ -2596,6 +2778,21 @@ export interface components {
             owner: string;
             /** @default null */
             instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * ScaleChange
+         * @description All sizes of the proof's texts by a ratio from the running text's, in CSS pixels.
+         */
+        ScaleChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "type scale";
+            /** Base */
+            base: number;
+            /** Ratio */
+            ratio: number;
         };
         /**
          * StatesChange
@@ -2914,6 +3111,8 @@ export interface components {
         /**
          * PictureBody
          * @description region: where the text stands; null for the whole picture.
+         *
+         *     as_proved: the picture is seen as the take's pages show it, in two colours where it has a duotone.
          */
         PictureBody: {
             document: components["schemas"]["TakeDocument"];
@@ -2938,6 +3137,11 @@ export interface components {
             weight: number | null;
             /** @default null */
             region: components["schemas"]["RegionModel"] | null;
+            /**
+             * As Proved
+             * @default false
+             */
+            as_proved: boolean;
         };
         /**
          * GradientBody
@@ -2980,6 +3184,25 @@ export interface components {
             pairings: components["schemas"]["Pairing"][];
             /** Usual Sizes */
             usual_sizes: components["schemas"]["TextSizeModel"][];
+            /** Voices */
+            voices: components["schemas"]["VoiceAnswer"][];
+            /** Scales */
+            scales: components["schemas"]["ScaleAnswer"][];
+            /**
+             * Least Size
+             * @default 8
+             */
+            least_size: number;
+            /**
+             * Largest Size
+             * @default 200
+             */
+            largest_size: number;
+            /**
+             * Most Words
+             * @default 120
+             */
+            most_words: number;
             /**
              * Ground Roles
              * @default [
@@ -3006,7 +3229,7 @@ export interface components {
         };
         /**
          * Page
-         * @description A kind of page, from top to bottom.
+         * @description A kind of page, from top to bottom. The home page's sections are its voice's.
          */
         Page: {
             /** Id */
@@ -3033,6 +3256,16 @@ export interface components {
             text: "Archivo" | "Bricolage Grotesque" | "Fraunces" | "Instrument Sans" | "Karla" | "Literata" | "Lora" | "Manrope" | "Newsreader" | "Rubik" | "Source Sans 3" | "Source Serif 4" | "Space Grotesk" | "Work Sans";
             /** Reason */
             reason: string;
+        };
+        /**
+         * ScaleAnswer
+         * @description A ratio between sizes of type, and what the interval is called in music.
+         */
+        ScaleAnswer: {
+            /** Name */
+            name: string;
+            /** Ratio */
+            ratio: number;
         };
         /**
          * Section
@@ -3067,8 +3300,25 @@ export interface components {
             heaviest: number;
         };
         /**
+         * VoiceAnswer
+         * @description A voice with the sections of its home page.
+         */
+        VoiceAnswer: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs";
+            /** Name */
+            name: string;
+            /** Home */
+            home: components["schemas"]["Section"][];
+        };
+        /**
          * ProofAnswer
          * @description What the sample pages are drawn with. layer: over the picture, where one was chosen.
+         *
+         *     voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
          */
         ProofAnswer: {
             /** Grounds */
@@ -3078,6 +3328,27 @@ export interface components {
             /** Styles */
             styles: components["schemas"]["TextStyleAnswer"][];
             layer: components["schemas"]["LayerAnswer"] | null;
+            /**
+             * Voice
+             * @enum {string}
+             */
+            voice: "observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs";
+            /** Paints */
+            paints: components["schemas"]["Paint"][];
+            duotone: components["schemas"]["DuotoneAnswer"] | null;
+        };
+        /**
+         * DuotoneAnswer
+         * @description What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
+         *     table of a transfer function in SVG.
+         */
+        DuotoneAnswer: {
+            /** Red */
+            red: string;
+            /** Green */
+            green: string;
+            /** Blue */
+            blue: string;
         };
         /**
          * GroundAnswer
@@ -3108,6 +3379,18 @@ export interface components {
             hex: string;
             /** Alpha */
             alpha: number;
+        };
+        /**
+         * Paint
+         * @description name: as pictures ask for it, “primary light”. key: of the colour, as Take.color_of reads it.
+         */
+        Paint: {
+            /** Name */
+            name: string;
+            /** Key */
+            key: string;
+            /** Hex */
+            hex: string;
         };
         /**
          * SeriesColor
@@ -3143,7 +3426,9 @@ export interface components {
         };
         /**
          * TextStyleAnswer
-         * @description A text of the pages: its size in CSS pixels, its weight, the ratio it needs, and by which criterion.
+         * @description A text of the pages: its size in CSS pixels by width, its weight, what it needs and by which criterion.
+         *
+         *     needed: in the width that asks most; deciding: the size that a text has there.
          */
         TextStyleAnswer: {
             /**
@@ -3153,6 +3438,12 @@ export interface components {
             style: "h1" | "h2" | "h3" | "text" | "small" | "label";
             /** Size */
             size: number;
+            /** Tablet */
+            tablet: number;
+            /** Phone */
+            phone: number;
+            /** Deciding */
+            deciding: number;
             /** Weight */
             weight: number;
             /** Needed */
@@ -3197,6 +3488,18 @@ export interface components {
             is_text: boolean;
             /** Reads In */
             reads_in: ("h1" | "h2" | "h3" | "text" | "small" | "label")[];
+        };
+        /**
+         * ProofBody
+         * @description voice: the one guessed for the brand, for a take that has none of its own.
+         */
+        ProofBody: {
+            document: components["schemas"]["TakeDocument"];
+            /**
+             * Voice
+             * @default null
+             */
+            voice: ("observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs") | null;
         };
         /**
          * SheetAnswer
@@ -3634,15 +3937,10 @@ export interface components {
             /** Slots */
             slots: components["schemas"]["SlotModel"][];
         };
-        /**
-         * MappingAnswer
-         * @description choices: what may take the place of a colour: roles, swatches, and every step.
-         */
+        /** MappingAnswer */
         MappingAnswer: {
             /** Colors */
             colors: components["schemas"]["OldColor"][];
-            /** Choices */
-            choices: components["schemas"]["TakeColor"][];
         };
         /**
          * OldColor
@@ -3797,8 +4095,6 @@ export interface components {
             diff: string;
             /** Replaced */
             replaced: number;
-            /** Pairs */
-            pairs: components["schemas"]["PairBeside"][];
             /** Undecided */
             undecided: components["schemas"]["Undecided"][];
         };
@@ -4294,6 +4590,8 @@ export interface operations {
         parameters: {
             query?: {
                 after?: string | null;
+                shelf?: "open" | "archived" | "deleted";
+                find?: string | null;
             };
             header?: never;
             path?: never;
@@ -4630,6 +4928,454 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_remove_brand_brands__uuid_brand_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_copy_brand_brands__uuid_brand_id__copies_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrandAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_archive_brand_brands__uuid_brand_id__archive_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchiveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrandAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Content Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_restore_brand_brands__uuid_brand_id__restoration_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrandAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7088,7 +7834,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["EvaluateBody"];
+                "application/json": components["schemas"]["ProofBody"];
             };
         };
         responses: {

@@ -1,7 +1,9 @@
 /** Short names for what the OpenAPI document describes; nothing of it is written again by hand. */
-import type { components } from './schema'
+import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
+type SlotPath =
+  paths['/api/takes/{take_id}/versions/{number}/slots/{destination}/{kind}']['get']['parameters']['path']
 
 export type Session = Schemas['SessionAnswer']
 export type BrandSummary = Schemas['BrandSummary']
@@ -67,6 +69,8 @@ export type Ground = Schemas['GroundModel']
 export type ProofSettings = Schemas['ProofModel']
 export type ProofVocabulary = Schemas['ProofVocabulary']
 export type TextStyle = Schemas['TextStyleAnswer']['style']
+export type VoiceId = ProofFigures['voice']
+export type PageWidth = 'wide' | 'tablet' | 'phone'
 export type FaceName = ProofSettings['heading_face']
 export type HandoffVocabulary = Schemas['HandoffVocabulary']
 export type FileFormat = Schemas['FormatAnswer']
@@ -78,12 +82,11 @@ export type Notation = ColorNotations['written'][number]['notation']
 export type Destination = Schemas['DestinationAnswer']
 export type Slot = Schemas['SlotModel']
 export type FilledSlot = Schemas['FilledAnswer']
-export type SlotKind = 'csv' | 'json' | 'html' | 'pdf'
+export type SlotKind = SlotPath['kind']
 export type RuleChanges = Schemas['RulesAnswer']
 export type WorseRule = RuleChanges['worse'][number]
 export type RuleMend = NonNullable<WorseRule['mend']>
 export type Recoloured = Schemas['RecolouredAnswer']
 export type OldColor = Schemas['OldColor']
-export type Restyled = Schemas['RestyleAnswer']
 export type Version = Schemas['VersionAnswer']
 export type ListedVersion = Schemas['ListedVersion']

@@ -14,10 +14,12 @@ const KEYS = [
   ['+ and − on a note', 'More and less chroma'],
   ['H on a note', 'Hold or release'],
   ['Delete on a note', 'Take the swatch out, where it has no role'],
+  ['Shift and an arrow on a colour of the measure', 'Swap its role with its neighbour’s'],
   ['Control V', 'Paste an image or colours as a source'],
   ['Arrows on a picture', 'Move the magnifier a pixel, with Shift ten'],
   ['Enter on a picture', 'Add the colour under the magnifier'],
   ['Escape', 'Close a list or a sheet'],
+  ['W', 'What the words mean'],
   ['?', 'This sheet'],
 ] as const
 

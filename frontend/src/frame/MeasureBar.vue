@@ -6,14 +6,21 @@ import { useColorDrag } from './useColorDrag'
 import { useSelection } from './useSelection'
 import { useShares } from './useShares'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 const take = useTakeStore()
 const { selected, select } = useSelection('swatch')
 const drag = useColorDrag()
 const shares = useShares()
+const change = useChange()
 
 /** A colour as wide as the share of the page that its roles are planned to take. */
 const cells = computed(() => take.evaluation?.measure ?? [])
+/** By keyboard; the focus goes along, since it stands on the cell with its colour. */
+function swap(row: number, by: -1 | 1) {
+  const [role, other] = [cells.value[row]?.roles[0], cells.value[row + by]?.roles[0]]
+  if (role && other) void change.make({ kind: 'swap', role, other })
+}
 const toggle = (key: string) => {
   select(selected.value === key ? undefined : key)
 }
@@ -31,7 +38,8 @@ const toggle = (key: string) => {
         :cell="cell"
         :selected="selected === cell.key"
         @toggle="toggle(cell.key)"
-        @grab="drag.grab({ swatch: cell.swatch, step: cell.step }, cell.hex, $event)"
+        @grab="drag.grab({ swatch: cell.swatch, step: cell.step }, cell.hex, $event, cell.roles[0])"
+        @swap="swap(row, $event)"
       >
         <MeasureEdge
           v-if="cells[row + 1]?.roles.length"

@@ -3,12 +3,20 @@ import type { Cell } from '@/api/types'
 import CopyButton from '@/ui/CopyButton.vue'
 
 defineProps<{ cell: Cell; selected: boolean }>()
-const emit = defineEmits<{ toggle: []; grab: [event: PointerEvent] }>()
+const emit = defineEmits<{ toggle: []; grab: [event: PointerEvent]; swap: [by: -1 | 1] }>()
+
+/** Shift and an arrow change places with the neighbour, as dragging onto it does. */
+function swapByKey(event: KeyboardEvent) {
+  const by = ({ ArrowLeft: -1, ArrowRight: 1 } as const)[event.key]
+  if (!by || !event.shiftKey) return
+  event.preventDefault()
+  emit('swap', by)
+}
 </script>
 
 <template>
   <li
-    class="relative flex min-w-17 flex-col border-r border-ink last:border-r-0"
+    class="relative flex min-w-21 flex-col border-r border-ink last:border-r-0"
     :class="selected && 'bg-ink text-sheet'"
     :style="{ flexGrow: Math.round(cell.share * 1000), flexBasis: 0 }"
     :data-cell="cell.key"
@@ -20,6 +28,8 @@ const emit = defineEmits<{ toggle: []; grab: [event: PointerEvent] }>()
       :style="{ backgroundColor: cell.hex }"
       :aria-pressed="selected"
       :aria-label="`${cell.role_names || 'No role'}: ${cell.name}, ${cell.hex}${cell.held ? ', held' : ''}`"
+      aria-keyshortcuts="Shift+ArrowLeft Shift+ArrowRight"
+      @keydown="swapByKey"
       @pointerdown="emit('grab', $event)"
       @click="emit('toggle')"
     ></button>
@@ -29,8 +39,11 @@ const emit = defineEmits<{ toggle: []; grab: [event: PointerEvent] }>()
       aria-hidden="true"
       >held</span
     >
-    <div class="border-t border-ink px-1.5 pt-1 pb-2">
-      <p class="truncate font-semibold" :title="cell.role_names || cell.name">
+    <div class="border-t border-ink px-1.5 pt-1 pb-1.5">
+      <p
+        class="line-clamp-2 leading-tight font-semibold wrap-break-word"
+        :title="cell.role_names || cell.name"
+      >
         {{ cell.role_names || cell.name }}
       </p>
       <CopyButton :value="cell.hex" :what="cell.name" class="text-small" />

@@ -26,27 +26,31 @@ const { announcement } = useCopy()
 const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()
 const failure = ref('')
-const isDeleted = ref(false)
+/** What was deleted and can be brought back: the take, or the whole brand. */
+const deleted = ref<'take' | 'brand'>()
 
 async function openTake() {
   const { brandId, takeId } = props
   failure.value = ''
-  isDeleted.value = false
+  deleted.value = undefined
   try {
     await Promise.all([brand.open(brandId), take.open(takeId)])
   } catch (reason) {
     // Another one was chosen meanwhile: this failure is of nothing that is shown.
     if (takeId !== props.takeId || brandId !== props.brandId) return
     failure.value = explain(reason)
-    isDeleted.value = reason instanceof ProblemError && reason.problem.status === 410
+    if (reason instanceof ProblemError && reason.problem.status === 410)
+      deleted.value = reason.problem.restoration?.startsWith('/api/brands/') ? 'brand' : 'take'
   }
 }
 watch(() => [props.brandId, props.takeId], openTake, { immediate: true })
 
 async function bringBack() {
   try {
-    const path = { take_id: props.takeId }
-    await api.POST('/api/takes/{take_id}/restoration', { params: { path } })
+    const [brand_id, take_id] = [props.brandId, props.takeId]
+    if (deleted.value === 'brand')
+      await api.POST('/api/brands/{brand_id}/restoration', { params: { path: { brand_id } } })
+    else await api.POST('/api/takes/{take_id}/restoration', { params: { path: { take_id } } })
   } catch (reason) {
     failure.value = explain(reason)
     return
@@ -84,7 +88,7 @@ const isReady = computed(() => brand.detail && take.document)
     <div v-if="failure" class="p-6">
       <p role="alert" class="mb-3 text-title">{{ failure }}</p>
       <div class="flex gap-2">
-        <button v-if="isDeleted" type="button" class="button-solid" @click="bringBack">
+        <button v-if="deleted" type="button" class="button-solid" @click="bringBack">
           Bring it back
         </button>
         <button v-else type="button" class="button-solid" @click="openTake">Try again</button>
@@ -109,7 +113,7 @@ const isReady = computed(() => brand.detail && take.document)
       <span
         v-if="carried.onto"
         class="absolute top-7 left-0 border border-ink bg-sheet px-1.5 font-semibold whitespace-nowrap text-ink"
-        >{{ roleName(carried.onto) }}</span
+        >{{ carried.swaps ? `Swap with ${roleName(carried.onto)}` : roleName(carried.onto) }}</span
       >
     </div>
     <NoticeBar

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import AppMark from './AppMark.vue'
+import DeletedTakes from './DeletedTakes.vue'
 import TakeTabs from './TakeTabs.vue'
 import ViewMenu from './ViewMenu.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
@@ -32,7 +33,7 @@ const saved = computed(
 const elsewhere = computed(() => take.unsavedElsewhere.join(', '))
 
 const actions = useTakeActions()
-const { isRenaming, deleted, problem } = actions
+const { isRenaming, showsDeleted, deleted, problem } = actions
 </script>
 
 <template>
@@ -43,7 +44,12 @@ const { isRenaming, deleted, problem } = actions
     <h1 class="min-w-24 max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
       {{ brand.detail?.brand.name ?? '' }}
     </h1>
-    <TakeTabs v-if="brand.detail" :takes="brand.detail.takes" @act="actions.act" />
+    <TakeTabs
+      v-if="brand.detail"
+      :takes="brand.detail.takes"
+      :has-deleted="brand.detail.removed_takes.length > 0"
+      @act="actions.act"
+    />
     <p
       class="ml-auto truncate text-quiet"
       role="status"
@@ -71,6 +77,11 @@ const { isRenaming, deleted, problem } = actions
       title="Rename the take"
       :name="brand.detail?.takes.find((one) => one.id === take.take?.id)?.name ?? ''"
       @rename="actions.rename"
+    />
+    <DeletedTakes
+      v-model="showsDeleted"
+      :takes="brand.detail?.removed_takes ?? []"
+      @restore="actions.restore"
     />
     <NoticeBar
       v-if="deleted || problem"

@@ -7,9 +7,9 @@ import type { TakeSummary } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
 
 export type TakeAction =
-  'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare'
+  'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare' | 'deleted'
 
-const props = defineProps<{ takes: readonly TakeSummary[] }>()
+const props = defineProps<{ takes: readonly TakeSummary[]; hasDeleted: boolean }>()
 const emit = defineEmits<{ act: [action: TakeAction] }>()
 const route = useRoute()
 const { previewing } = usePagePreview()
@@ -30,6 +30,7 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
   { value: 'versions', label: 'Versions' },
   { value: 'compare', label: 'Compare takes', disabled: props.takes.length < 2 },
   { value: 'delete', label: 'Delete', disabled: props.takes.length < 2 },
+  ...(props.hasDeleted ? [{ value: 'deleted' as const, label: 'Deleted takes' }] : []),
 ])
 </script>
 

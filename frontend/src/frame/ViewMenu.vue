@@ -2,11 +2,13 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ref } from 'vue'
 import KeySheet from './KeySheet.vue'
+import WordSheet from './WordSheet.vue'
 import { useWorkspace } from './useWorkspace'
 import type { Workspace } from './useWorkspace'
 
 const { workspace } = useWorkspace()
 const showsKeys = ref(false)
+const showsWords = ref(false)
 const WORKSPACES: readonly { value: Workspace; label: string }[] = [
   { value: 'light', label: 'Light workspace' },
   { value: 'dark', label: 'Dark workspace' },
@@ -38,7 +40,18 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
           Keys <span class="value">?</span>
         </button>
       </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button
+          type="button"
+          class="flex w-full justify-between px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="showsWords = true"
+        >
+          Words <span class="value">W</span>
+        </button>
+      </MenuItem>
     </MenuItems>
   </Menu>
   <KeySheet v-model="showsKeys" />
+  <WordSheet v-model="showsWords" />
 </template>

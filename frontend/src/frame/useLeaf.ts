@@ -18,6 +18,9 @@ interface Leaves {
   isDragging: () => boolean
 }
 
+/** Pixels before a press is a drag and chooses nothing. */
+const SLIP = 4
+
 export function useLeaf({ view, first, chosen, own, times, isDragging }: Leaves) {
   const kept = useLocalStorage<'page' | 'own'>(`tonada-leaf-${view}`, first)
   const isChosen = ref(chosen() !== undefined)
@@ -31,18 +34,25 @@ export function useLeaf({ view, first, chosen, own, times, isDragging }: Leaves)
 
   /** While the pointer is down it isn't known yet whether something is chosen or dragged. */
   let isDown = false
+  let pressed = { x: 0, y: 0 }
   let waiting: Leaf | undefined
   function open(next: Leaf) {
     if (isDown) waiting = next
     else leaf.value = next
   }
-  function release() {
+  function press(event: PointerEvent) {
+    isDown = true
+    pressed = { x: event.clientX, y: event.clientY }
+  }
+  /** Over a slow line a drag ends before anything has answered: how far it went says what it was. */
+  function release(event: PointerEvent) {
     isDown = false
-    if (waiting) leaf.value = waiting
+    const went = Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y)
+    if (waiting && went < SLIP) leaf.value = waiting
     waiting = undefined
   }
   const early = { capture: true }
-  useEventListener(window, 'pointerdown', () => (isDown = true), early)
+  useEventListener(window, 'pointerdown', press, early)
   useEventListener(window, ['pointerup', 'pointercancel'], release, early)
   watch(isDragging, (is) => {
     if (is) waiting = undefined

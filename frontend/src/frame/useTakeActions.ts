@@ -14,6 +14,7 @@ export function useTakeActions() {
   const route = useRoute()
   const router = useRouter()
   const isRenaming = ref(false)
+  const showsDeleted = ref(false)
   const deleted = shallowRef<Take>()
   const problem = ref('')
 
@@ -36,13 +37,14 @@ export function useTakeActions() {
 
   const act = (action: TakeAction) =>
     attempt(async () => {
+      if (action === 'deleted') showsDeleted.value = true
       if (!take.take || !take.document) return
       if (action === 'copy') await show((await take.createFrom(asKept(take.document))).id)
       else if (action === 'empty') await show((await take.createEmpty()).id)
       else if (action === 'rename') isRenaming.value = true
       else if (action === 'left' || action === 'right') await move(action === 'left' ? -1 : 1)
       else if (action === 'delete') await remove(take.take)
-      else await router.push({ name: action, params: route.params })
+      else if (action !== 'deleted') await router.push({ name: action, params: route.params })
     })
 
   const rename = (name: string) =>
@@ -72,14 +74,16 @@ export function useTakeActions() {
     if (next) await show(next.id)
   }
 
-  const bringBack = () =>
+  const restore = (id: string) =>
     attempt(async () => {
-      const gone = deleted.value
-      if (!gone) return
-      await given(api.POST('/api/takes/{take_id}/restoration', path(gone.id)))
-      deleted.value = undefined
-      await show(gone.id)
+      await given(api.POST('/api/takes/{take_id}/restoration', path(id)))
+      if (deleted.value?.id === id) deleted.value = undefined
+      showsDeleted.value = false
+      await show(id)
     })
+  const bringBack = async () => {
+    if (deleted.value) await restore(deleted.value.id)
+  }
 
-  return { act, rename, bringBack, isRenaming, deleted, problem }
+  return { act, rename, restore, bringBack, isRenaming, showsDeleted, deleted, problem }
 }

@@ -11,7 +11,7 @@ defineProps<{ recolouring: ReturnType<typeof useRecolouring> }>()
     <li
       v-for="color in recolouring.colors.value"
       :key="color.hex"
-      class="flex items-center gap-2 border-x border-b border-hair px-2 py-1"
+      class="flex flex-wrap items-center gap-2 border-x border-b border-hair px-2 py-1"
     >
       <span class="keeps-color flex flex-none border border-hair">
         <span class="h-6 w-7" :style="{ backgroundColor: color.hex }"></span>
@@ -35,7 +35,7 @@ defineProps<{ recolouring: ReturnType<typeof useRecolouring> }>()
         yours
       </button>
       <ColorCombo
-        class="w-44 flex-none"
+        class="w-44 flex-none max-[640px]:w-full"
         :label="`${color.hex} becomes`"
         :model-value="recolouring.keyOf(color)"
         :name="recolouring.shownOf(color).name"

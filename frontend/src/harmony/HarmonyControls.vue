@@ -160,16 +160,16 @@ function pointCharacter(name: string | undefined) {
       />
       <span class="value w-8.5">{{ formatFixed(span, 2) }}</span>
     </label>
-    <div class="ml-auto flex items-center gap-2">
+    <div class="ml-auto flex flex-wrap items-center gap-2">
       <button
         type="button"
         class="button"
         :aria-pressed="harmony.web_safe"
         :class="harmony.web_safe && 'bg-ink! text-sheet!'"
-        title="New values are the nearest of the 216 web-safe colours"
+        title="New values are the nearest of the 216 web-safe colours, as old screens could show"
         @click="emit('webSafe', !harmony.web_safe)"
       >
-        216
+        Web-safe only
       </button>
       <ChoiceList
         class="w-40"

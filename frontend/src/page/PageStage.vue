@@ -12,9 +12,7 @@ import { usePageChoice } from './usePageChoice'
 /** What a part of the page is made of: the colour's key, and the ground that it stands on. */
 export interface PickedPart {
   key: string
-  ground: string
   groundKey: string
-  element: string | undefined
 }
 
 /** A sample page on a phone, as wide as there is room, in the colours of a document. */
@@ -36,7 +34,7 @@ const room = useElementSize(useTemplateRef<HTMLElement>('stage'))
 const chosen = ref<string>()
 let drawn: Document | undefined
 
-function pick(part: string, section: string | undefined) {
+function pick(part: string, section: string | undefined, paint: string | undefined) {
   chosen.value = part || undefined
   const proof = figures.value
   if (!proof) return
@@ -47,12 +45,8 @@ function pick(part: string, section: string | undefined) {
     proof.sections.find((one) => one.page === page.value && one.section === section)?.ground
   const ground = proof.grounds.find((one) => one.id === groundId)
   if (!ground) return
-  emit('pick', {
-    key: use ? use.key : ground.key,
-    ground: ground.id,
-    groundKey: ground.key,
-    element: use ? found.kind : undefined,
-  })
+  const painted = proof.paints.find((one) => one.name === paint)
+  emit('pick', { key: (painted ?? use ?? ground).key, groundKey: ground.key })
 }
 </script>
 

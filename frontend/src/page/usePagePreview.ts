@@ -1,6 +1,6 @@
 /** What the page shows while something is only pointed at: a change that isn't made. */
 import { createSharedComposable } from '@vueuse/core'
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { api, given } from '@/api/client'
 import type { TakeChange, TakeDocument } from '@/api/types'
 import { createLatest } from '@/ui/asking'
@@ -42,6 +42,9 @@ export const usePagePreview = createSharedComposable(() => {
     latest.cancel()
     document.value = undefined
   }
+
+  /** A look ahead is at this take as it is: once that changes, it says nothing any more. */
+  watch(() => take.document, hide)
 
   /** Listeners for something that can be pointed at, or reached by keyboard. */
   const previewing = (load: Load, from: Place = 'view') => ({

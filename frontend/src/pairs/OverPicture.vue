@@ -72,7 +72,7 @@ const { answer: found, problem } = useFollowing(
       ? given(
           api.POST('/api/sources/{source_id}/backdrop', {
             params: { path: { source_id: source } },
-            body: { ...body, region: part },
+            body: { ...body, region: part, as_proved: false },
             signal,
           }),
         )

@@ -13,7 +13,7 @@ const emit = defineEmits<{ select: [] }>()
 
 <template>
   <li
-    class="grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-stretch gap-x-4 border-b border-hair"
+    class="relative grid cursor-pointer grid-cols-[minmax(140px,236px)_136px_minmax(130px,1fr)_56px_100px_62px] items-stretch gap-x-3.5 border-b border-hair"
     :class="[
       selected ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : 'bg-sheet',
       isFine ? '' : 'shadow-[inset_5px_0_0_var(--ink)]',
@@ -22,6 +22,12 @@ const emit = defineEmits<{ select: [] }>()
     :data-passes="isFine"
   >
     <PairSample :pair="pair" />
+    <span class="min-w-0 self-center py-1 leading-tight">
+      <span class="block truncate" :title="`${pair.text_name} on ${pair.ground_name}`"
+        ><b class="font-semibold">{{ pair.text_name }}</b> on {{ pair.ground_name }}</span
+      >
+      <span class="block truncate text-small text-quiet">{{ pair.usage }}</span>
+    </span>
     <PairRuler :pair="pair" :greys="greys" class="self-center" />
     <span class="value self-center text-[15px]" :class="!isFine && 'font-bold'">{{
       formatRatio(pair.ratio)
@@ -30,16 +36,13 @@ const emit = defineEmits<{ select: [] }>()
     <span class="self-center">
       <button
         type="button"
-        :class="
-          isFine
-            ? 'text-left text-quiet underline decoration-transparent hover:decoration-current'
-            : 'button'
-        "
+        class="after:absolute after:inset-0"
+        :class="isFine ? 'text-quiet' : 'button'"
         :aria-label="`${isFine ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}`"
         :aria-pressed="selected"
         @click="emit('select')"
       >
-        {{ isFine ? pair.usage : 'Mend' }}
+        {{ isFine ? 'Look into' : 'Mend' }}
       </button>
     </span>
   </li>

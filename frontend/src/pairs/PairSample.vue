@@ -4,6 +4,8 @@ import type { PairFigures } from '@/api/types'
 
 const props = defineProps<{ pair: PairFigures }>()
 
+const UNSEEN = 1.3
+
 /** Each usage in the size at which its requirement holds. */
 const look = computed(
   () =>
@@ -20,6 +22,8 @@ const look = computed(
       logotype: 'text-[24px] font-bold tracking-tight',
     })[props.pair.usage],
 )
+/** Where text and ground are nearly one, a line of black and white around it shows that there is something. */
+const isUnseen = computed(() => props.pair.ratio < UNSEEN)
 const isPart = computed(() => ['part of a control', 'focus indicator'].includes(props.pair.usage))
 </script>
 
@@ -32,6 +36,7 @@ const isPart = computed(() => ['part of a control', 'focus indicator'].includes(
     <!-- A field's border is the part that is tested; what would stand in it isn't. -->
     <span
       v-if="isPart"
+      :class="isUnseen && 'outline-1 outline-offset-1 outline-[#000] outline-dashed'"
       class="flex h-7 w-40 items-center gap-2 border-2 px-2"
       :style="{ borderColor: pair.text_hex }"
     >
@@ -43,7 +48,7 @@ const isPart = computed(() => ['part of a control', 'focus indicator'].includes(
     <span
       v-else
       class="truncate"
-      :class="look"
+      :class="[look, isUnseen && 'is-unseen']"
       :style="{
         fontSize: pair.size ? `${Math.min(pair.size, 40).toString()}px` : undefined,
         fontWeight: pair.weight ?? undefined,

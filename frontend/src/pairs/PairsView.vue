@@ -92,11 +92,12 @@ const level = computed<Level>({
         </div>
         <template v-if="shape === 'list'">
           <div
-            class="mt-2 grid grid-cols-[minmax(150px,256px)_minmax(200px,1fr)_56px_112px_104px] items-end gap-x-4 border-b border-ink pb-1.5 text-small text-quiet"
+            class="mt-2 grid grid-cols-[minmax(140px,236px)_136px_minmax(130px,1fr)_56px_100px_62px] items-end gap-x-3.5 border-b border-ink pb-1.5 text-small text-quiet"
             aria-hidden="true"
           >
+            <span class="pl-1">As it looks</span>
             <span>Text on ground</span>
-            <span>Distance on the contrast scale; bracket: what is needed</span>
+            <span>Contrast; bracket: what is needed</span>
             <span>Ratio</span><span>Verdict</span><span></span>
           </div>
           <ul>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useProofContext } from './context'
+import OwnPicture from './OwnPicture.vue'
 
 /** The brand's picture under what stands in the slot, with the layer between that makes it readable. */
+defineProps<{ source: string }>()
 const context = useProofContext()
 const layer = computed(() => {
   const { layer: laid } = context.value
@@ -11,10 +13,9 @@ const layer = computed(() => {
 </script>
 
 <template>
-  <div v-if="context.picture" class="picture" data-picture>
-    <img :src="context.picture" alt="" />
+  <div class="picture" data-picture>
+    <OwnPicture :source="source" />
     <div v-if="layer" class="layer" :style="layer"></div>
     <div class="over"><slot /></div>
   </div>
-  <slot v-else />
 </template>

@@ -5,11 +5,12 @@ import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { freeIdOf } from '@/pairs/edits'
 import { setProof } from './settings'
-import { targetFrom, targetOf } from '@/take/roles'
+import { roleLabel, targetFrom, targetOf } from '@/take/roles'
+import RadioBar from '@/ui/RadioBar.vue'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
-/** The brand’s own logo and picture, and the layer that makes a text on the picture readable. */
+/** The brand’s own logo and picture, in two colours or plain, and the layer that makes a text on the picture readable. */
 const props = defineProps<{ proof: ProofFigures }>()
 const brand = useBrandStore()
 const take = useTakeStore()
@@ -23,7 +24,7 @@ const logos = computed(() => [
   ...images.value.map((one) => ({ value: one.id, label: one.name })),
 ])
 const pictures = computed(() => [
-  { value: NONE, label: 'None' },
+  { value: NONE, label: 'Drawn, in the take’s colours' },
   ...images.value.map((one) => ({ value: one.id, label: one.name })),
 ])
 const overlays = computed(() => [
@@ -35,6 +36,29 @@ const overlays = computed(() => [
 ])
 function set(name: 'logo' | 'picture' | 'overlay', value: string) {
   if (take.document) take.change(setProof(take.document, { [name]: value || null }))
+}
+
+const PLACES = [
+  { value: 'behind', label: 'Behind the words' },
+  { value: 'beside', label: 'Beside them' },
+] as const
+const ENDS = [
+  { end: 'dark', label: 'Dark parts' },
+  { end: 'light', label: 'Light parts' },
+] as const
+const tones = computed(() => [
+  { value: NONE, label: 'As it is' },
+  ...(take.shown?.roles ?? []).map(({ role }) => ({
+    value: role,
+    label: roleLabel(take.shown?.roles ?? [], role),
+  })),
+])
+/** A picture is in two colours or as it is; the other end comes along. */
+function tone(end: 'dark' | 'light', role: string) {
+  if (!take.document) return
+  const now = settings.value?.duotone ?? { dark: 'deep', light: 'paper' }
+  const duotone = role === NONE ? null : { ...now, [end]: role }
+  take.change(setProof(take.document, { duotone }))
 }
 
 /** Where the pictures lie: the ground of the opening, in whose colours its text is set. */
@@ -77,11 +101,21 @@ async function least(
   text: string,
   style: TextStyle,
 ) {
-  const { size = null, weight = null } = props.proof.styles.find((one) => one.style === style) ?? {}
+  const { deciding: size = null, weight = null } =
+    props.proof.styles.find((one) => one.style === style) ?? {}
   const found = await given(
     api.POST('/api/sources/{source_id}/backdrop', {
       params: { path: { source_id: source } },
-      body: { document, text, layers: [layer], usage: 'body text', size, weight, region: null },
+      body: {
+        document,
+        text,
+        layers: [layer],
+        usage: 'body text',
+        size,
+        weight,
+        region: null,
+        as_proved: true,
+      },
     }),
   )
   return found.least_opacity ?? 100
@@ -100,7 +134,7 @@ async function least(
       :options="logos"
       @update:model-value="set('logo', $event)"
     />
-    <h3 class="mt-3 text-quiet">Picture behind the opening of the home page</h3>
+    <h3 class="mt-3 text-quiet">Picture of the pages</h3>
     <ChoiceList
       class="mt-1"
       label="Picture"
@@ -110,6 +144,29 @@ async function least(
       @update:model-value="set('picture', $event)"
     />
     <template v-if="settings.picture">
+      <RadioBar
+        class="mt-2"
+        label="Where the picture goes"
+        :model-value="settings.picture_place"
+        :options="PLACES"
+        @update:model-value="
+          take.document && take.change(setProof(take.document, { picture_place: $event }))
+        "
+      />
+      <h3 class="mt-3 text-quiet">In two colours: dark parts, light parts</h3>
+      <div class="mt-1 grid grid-cols-2 gap-1.5">
+        <ChoiceList
+          v-for="{ end, label } in ENDS"
+          :key="end"
+          :label="label"
+          align="left"
+          :model-value="settings.duotone?.[end] ?? NONE"
+          :options="tones"
+          @update:model-value="tone(end, $event)"
+        />
+      </div>
+    </template>
+    <template v-if="settings.picture && settings.picture_place === 'behind'">
       <h3 class="mt-3 text-quiet">Laid over the picture</h3>
       <ChoiceList
         class="mt-1"

@@ -8,30 +8,28 @@ const context = useProofContext()
 
 <template>
   <StandOn section="foot" as="footer">
-    <div class="wide pad">
-      <div class="columns">
-        <div class="stack">
-          <PartOf name="Foot’s heading" element="heading" as="h2" look="h3">{{
-            context.brand
-          }}</PartOf>
-          <PartOf name="Foot’s text" element="text" look="text"
-            >Open from Wednesday to Sunday, and on clear nights whenever you ring.</PartOf
-          >
-        </div>
-        <div class="stack">
-          <PartOf name="Foot’s link" element="link" as="a" look="text" href="#"
-            >How to find us</PartOf
-          >
-          <p>
-            <PartOf name="Foot’s second link" element="link" as="a" look="text" href="#"
-              >Vouchers</PartOf
-            >
-          </p>
-        </div>
-        <PartOf name="Foot’s small print" element="quiet text" look="small"
-          >We answer within a day. No newsletter unless you ask for one.</PartOf
-        >
+    <div class="wide pad columns">
+      <div class="stack">
+        <PartOf name="Foot’s heading" element="heading" as="h2" look="h3">{{
+          context.brand
+        }}</PartOf>
+        <PartOf name="Foot’s text" element="text" look="text">{{ context.copy.foot.text }}</PartOf>
       </div>
+      <ul class="stack">
+        <li v-for="(link, row) in context.copy.foot.links" :key="link">
+          <PartOf
+            :name="row ? 'Foot’s second link' : 'Foot’s link'"
+            element="link"
+            as="a"
+            look="text"
+            href="#"
+            >{{ link }}</PartOf
+          >
+        </li>
+      </ul>
+      <PartOf name="Foot’s small print" element="quiet text" look="small">{{
+        context.copy.foot.small
+      }}</PartOf>
     </div>
   </StandOn>
 </template>

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { useProofContext } from './context'
 import BrandMark from './BrandMark.vue'
 import PartButton from './PartButton.vue'
 import PartOf from './PartOf.vue'
 import StandOn from './StandOn.vue'
 
-defineProps<{ call: string }>()
+/** The head of a page; the first of its links is the page one is on. */
+defineProps<{ call?: string }>()
+const context = useProofContext()
+const NAMES = ['Navigation', 'Navigation, second', 'Navigation, third'] as const
 </script>
 
 <template>
@@ -12,11 +16,19 @@ defineProps<{ call: string }>()
     <div class="wide tight row">
       <BrandMark />
       <nav class="push row wide-only" aria-label="Main">
-        <PartOf name="Navigation" element="text" as="a" look="text" href="#">Today</PartOf>
-        <PartOf name="Navigation, second" element="text" as="a" look="text" href="#">Visit</PartOf>
-        <PartOf name="Navigation, third" element="text" as="a" look="text" href="#">Learn</PartOf>
+        <PartOf
+          v-for="(name, row) in NAMES"
+          :key="name"
+          :name="name"
+          element="text"
+          as="a"
+          look="text"
+          href="#"
+          :aria-current="row === 0 ? 'page' : undefined"
+          >{{ context.copy.navigation[row] }}</PartOf
+        >
       </nav>
-      <PartButton name="Head’s button">{{ call }}</PartButton>
+      <PartButton name="Head’s button">{{ call ?? context.copy.call }}</PartButton>
     </div>
   </StandOn>
 </template>

@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Evaluation, ProofVocabulary } from '@/api/types'
+import type { Evaluation, ProofFigures, ProofVocabulary } from '@/api/types'
 import { formatShare } from '@/ui/format'
 import type { Painted } from './parts'
+import { targetFrom } from '@/take/roles'
+import { useTakeStore } from '@/take/take'
 
-/** What the page really paints, beside what was planned. */
+/**
+ * What the page really paints, beside what was planned. A tint or shade counts with the role whose
+ * swatch it is a step of, and Tint, which sections stand on, with the grounds.
+ */
 const props = defineProps<{
   painted: readonly Painted[]
   evaluation: Evaluation
   vocabulary: ProofVocabulary
+  proof: ProofFigures
 }>()
+const take = useTakeStore()
 
 const planned = computed(
   () =>
@@ -21,10 +28,15 @@ const planned = computed(
     ),
 )
 const rows = computed(() => props.painted.filter((one) => one.share >= 0.002).slice(0, 9))
+const lenderOf = (key: string) => {
+  if (props.proof.grounds.some((one) => one.id === 'tint' && one.key === key)) return 'mist'
+  const { swatch } = targetFrom(key)
+  return take.shown?.roles.find((one) => one.swatch === swatch && one.step === null)?.role ?? key
+}
 const groups = computed(() => {
   const sums = { ground: 0, call: 0, brand: 0 }
   for (const one of props.painted) {
-    const roles = planned.value.get(one.key)?.roles ?? [one.key]
+    const roles = planned.value.get(one.key)?.roles ?? [lenderOf(one.key)]
     if (roles.some((role) => props.vocabulary.ground_roles.includes(role))) sums.ground += one.share
     else if (roles.some((role) => props.vocabulary.call_roles.includes(role)))
       sums.call += one.share

@@ -17,9 +17,14 @@ const take = useTakeStore()
 const use = computed(() => figuresOf(props.part, props.proof))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === props.part.ground))
 const style = computed(() => props.proof.styles.find((one) => one.style === props.part.look))
+/** Of all three widths, where they differ: wide, tablet, phone. */
+const sizes = computed(() => {
+  const { size, tablet, phone } = style.value ?? {}
+  return [...new Set([size, tablet, phone])].join(' · ')
+})
 /** Charts take their colours by rule, so that all eyes tell them apart. */
 const kind = computed<ElementKind | undefined>(() =>
-  ['series', 'logotype', 'disabled'].includes(props.part.kind)
+  ['series', 'logotype', 'disabled', 'picture'].includes(props.part.kind)
     ? undefined
     : (props.part.kind as ElementKind),
 )
@@ -32,6 +37,11 @@ const roles = computed(() =>
     })),
   ),
 )
+const EXEMPT: Readonly<Record<string, string>> = {
+  logotype: 'A logotype has its own colours; WCAG 2.2 asks no ratio of it.',
+  picture: 'A picture that says nothing of its own: WCAG 2.2 asks no ratio of its shapes.',
+  disabled: 'What is disabled is exempt: WCAG 2.2 asks no ratio of it.',
+}
 function give(key: string | null) {
   if (take.document && kind.value)
     take.change(setUse(take.document, props.part.ground, kind.value, key))
@@ -67,7 +77,7 @@ function give(key: string | null) {
         </div>
         <div v-if="style" class="flex py-1">
           <dt class="w-16">Size</dt>
-          <dd class="value flex-1 text-right">{{ style.size }} px, {{ style.weight }}</dd>
+          <dd class="value flex-1 text-right">{{ sizes }} px, {{ style.weight }}</dd>
         </div>
         <div class="flex py-1">
           <dt class="flex-1">Needs, by {{ use.criterion }}</dt>
@@ -123,11 +133,7 @@ function give(key: string | null) {
       </p>
     </template>
     <p v-else class="mt-1 text-quiet">
-      {{
-        part.kind === 'logotype'
-          ? 'A logotype has its own colours; WCAG 2.2 asks no ratio of it.'
-          : 'What is disabled is exempt: WCAG 2.2 asks no ratio of it.'
-      }}
+      {{ EXEMPT[part.kind] }}
     </p>
   </section>
 </template>

@@ -24,8 +24,9 @@ const { answer: found, problem } = useFollowing(
       document,
       text: props.use.key,
       layers: overlay ? [overlay] : [],
+      as_proved: true,
       usage: 'body text' as const,
-      size: props.style?.size ?? null,
+      size: props.style?.deciding ?? null,
       weight: props.style?.weight ?? null,
       region: regionOf(props.element),
     }

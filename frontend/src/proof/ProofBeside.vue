@@ -8,6 +8,7 @@ import { useFollowing } from '@/ui/useFollowing'
 import ProofFrame from './ProofFrame.vue'
 import type { ProofContext } from './context'
 import { useContext } from './useContext'
+import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
 /** The same page in two or three takes, scrolled together; or two with an edge between them to drag. */
@@ -19,6 +20,7 @@ const props = defineProps<{
   slides: boolean
 }>()
 const take = useTakeStore()
+const brand = useBrandStore()
 const box = useTemplateRef<HTMLElement>('box')
 const { width: room, height } = useElementSize(box)
 const HEAD = 26
@@ -31,7 +33,9 @@ const of = (id: string) => loaded.value?.find((one) => one.id === id)
 async function load(id: string, scheme: Scheme) {
   const saved = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))
   const document = inScheme(saved.document, scheme)
-  const proof = await given(api.POST('/api/proof', { body: { document } }))
+  const proof = await given(
+    api.POST('/api/proof', { body: { document, voice: brand.detail?.voice ?? null } }),
+  )
   return { id, document, proof }
 }
 

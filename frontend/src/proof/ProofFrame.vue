@@ -8,6 +8,7 @@ import FormPage from './pages/FormPage.vue'
 import HomePage from './pages/HomePage.vue'
 import MailPage from './pages/MailPage.vue'
 import ShopPage from './pages/ShopPage.vue'
+import StylePage from './pages/StylePage.vue'
 import { elementOf, figuresOf, readPart } from './parts'
 import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
@@ -29,7 +30,7 @@ const props = withDefaults(
   { chosen: undefined, outlined: false, picks: false },
 )
 const emit = defineEmits<{
-  pick: [part: string, section: string | undefined]
+  pick: [part: string, section: string | undefined, paint: string | undefined]
   hover: [part: string | undefined]
   drawn: [page: Document]
   scroll: [share: number]
@@ -44,6 +45,7 @@ const PAGES = {
   dashboard: DashboardPage,
   form: FormPage,
   mail: MailPage,
+  style: StylePage,
 } as const
 const component = computed(() => PAGES[props.context.page as keyof typeof PAGES])
 
@@ -75,14 +77,17 @@ const variables = computed(() => {
   const face = (name: string) => `'${name} Variable', sans-serif`
   const sizes = figures.styles.flatMap((one) => [
     [`--size-${one.style}`, `${one.size.toString()}px`],
+    [`--tablet-${one.style}`, `${one.tablet.toString()}px`],
+    [`--phone-${one.style}`, `${one.phone.toString()}px`],
     [`--weight-${one.style}`, one.weight.toString()],
   ])
+  const paints = figures.paints.map((one) => [`--paint-${one.name.replace(' ', '-')}`, one.hex])
   const text = figures.styles.find((one) => one.style === 'text')
   return {
     '--heading-face': face(settings.heading_face),
     '--text-face': face(settings.text_face),
     '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
-    ...Object.fromEntries(sizes),
+    ...Object.fromEntries([...sizes, ...paints]),
   } as Record<string, string>
 })
 watchPostEffect(() => {
@@ -115,7 +120,8 @@ function onClick(event: MouseEvent) {
   if (!props.picks || !isElement(event.target)) return
   const part = event.target.closest<HTMLElement>('[data-part]')
   const section = event.target.closest<HTMLElement>('[data-section]')
-  emit('pick', part?.dataset.part ?? '', section?.dataset.section)
+  const painted = event.target.closest<SVGElement>('[data-paint]')
+  emit('pick', part?.dataset.part ?? '', section?.dataset.section, painted?.dataset.paint)
 }
 function onHover(event: MouseEvent) {
   const part = isElement(event.target) && event.target.closest<HTMLElement>('[data-part]')

@@ -20,6 +20,8 @@ import ScatterSheet from './ScatterSheet.vue'
 import SectionPanel from './SectionPanel.vue'
 import TypePanel from './TypePanel.vue'
 import RadioBar from '@/ui/RadioBar.vue'
+import WordsPanel from './WordsPanel.vue'
+import type { PageWidth } from '@/api/types'
 import { useSelection } from '@/frame/useSelection'
 import ProofFrame from './ProofFrame.vue'
 import { elementOf, figuresOf } from './parts'
@@ -62,10 +64,12 @@ const pageName = computed(() => choices.value.find((one) => one.value === page.v
 
 const SIZES = [
   { value: 'wide', label: 'Wide' },
+  { value: 'tablet', label: 'Tablet' },
   { value: 'phone', label: 'Phone' },
 ] as const
-const size = ref<'wide' | 'phone'>(window.innerWidth < 700 ? 'phone' : 'wide')
-const width = computed(() => (size.value === 'wide' ? 1280 : 390))
+const PIXELS: Readonly<Record<PageWidth, number>> = { wide: 1280, tablet: 820, phone: 390 }
+const size = ref<PageWidth>(window.innerWidth < 700 ? 'phone' : 'wide')
+const width = computed(() => PIXELS[size.value])
 const arrangement = ref<Arrangement>('scattered')
 
 const { figures } = useProof(() => take.shown)
@@ -148,7 +152,7 @@ async function picture(times: 1 | 2) {
     failure.value = explain(reason)
   }
 }
-const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
+const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
 </script>
 
 <template>
@@ -273,6 +277,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
               <PaintedShares
                 v-if="take.evaluation"
                 :painted="painted"
+                :proof="figures"
                 :evaluation="take.evaluation"
                 :vocabulary="vocabulary"
               />
@@ -293,11 +298,15 @@ const TABS = ['Part', 'Grounds', 'Type', 'Pictures'] as const
               v-for="one in pages.filter((each) => each.id === page)"
               :key="one.id"
               :page="one"
+              :voices="vocabulary.voices"
               :proof="figures"
             />
           </TabPanel>
           <TabPanel><TypePanel :proof="figures" :vocabulary="vocabulary" /></TabPanel>
-          <TabPanel><MaterialPanel :proof="figures" /></TabPanel>
+          <TabPanel>
+            <WordsPanel :proof="figures" :vocabulary="vocabulary" />
+            <MaterialPanel class="mt-4" :proof="figures" />
+          </TabPanel>
         </TabPanels>
       </TabGroup>
       <PlannedShares

@@ -9,8 +9,15 @@ import { useTakeStore } from '@/take/take'
 const props = defineProps<{
   page: ProofVocabulary['pages'][number]
   proof: ProofFigures
+  voices: ProofVocabulary['voices']
 }>()
 const take = useTakeStore()
+/** The home page is composed by its voice. */
+const sections = computed(() =>
+  props.page.id === 'home'
+    ? (props.voices.find((one) => one.id === props.proof.voice)?.home ?? [])
+    : props.page.sections,
+)
 
 const grounds = computed(() =>
   props.proof.grounds.map((one) => ({ value: one.id, label: one.name })),
@@ -38,7 +45,7 @@ function alternate(second: string) {
   const first = props.proof.grounds[0]?.id
   if (!second || !first || !take.document) return
   const given = Object.fromEntries(
-    props.page.sections.map((one, row) => [one.id, row % 2 ? second : first]),
+    sections.value.map((one, row) => [one.id, row % 2 ? second : first]),
   )
   take.change(standOn(take.document, props.page.id, given))
 }
@@ -47,7 +54,7 @@ function alternate(second: string) {
 <template>
   <section :aria-label="`Sections of ${page.name}`">
     <h3 class="mt-4 text-quiet">Sections of this page</h3>
-    <div v-for="one in page.sections" :key="one.id" class="mt-1 flex items-center gap-2">
+    <div v-for="one in sections" :key="one.id" class="mt-1 flex items-center gap-2">
       <span class="w-28 truncate">{{ one.name }}</span>
       <ChoiceList
         class="min-w-0 flex-1"

@@ -1,10 +1,12 @@
 /** What every part of a sample page is drawn from, handed down from the frame. */
 import { inject, provide } from 'vue'
 import type { ComputedRef, InjectionKey } from 'vue'
+import type { VoiceCopy } from './voices/copy'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
 
 export interface ProofContext {
   brand: string
+  copy: VoiceCopy
   page: string
   figures: ProofFigures
   settings: ProofSettings

@@ -1,9 +1,11 @@
 /** The parts of a drawn page, read from its own document: names, geometry, what each of them is. */
+import { sceneShares } from './scenes/shares'
+import type { SceneName } from './scenes'
 import type { ElementKind, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
 
 export interface Part {
   name: string
-  kind: ElementKind | 'logotype' | 'disabled' | 'series'
+  kind: ElementKind | 'logotype' | 'disabled' | 'series' | 'picture'
   /** The id of the ground it stands on. */
   ground: string
   look: TextStyle | undefined
@@ -108,12 +110,18 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
     const inner = [...element.querySelectorAll('[data-ground]')].filter(
       (one) => one.parentElement?.closest('[data-ground]') === element,
     )
-    const picture = element.querySelector('[data-picture]')
-    const covered = [...inner, ...(picture ? [picture] : [])].reduce(
-      (sum, one) => sum + areaOf(one),
-      0,
-    )
+    const pictures = [
+      ...element.querySelectorAll('[data-picture], [data-scene], .drawn > img'),
+    ].filter((one) => one.closest('[data-ground]') === element)
+    const covered = [...inner, ...pictures].reduce((sum, one) => sum + areaOf(one), 0)
     add(ground.key, ground.name, ground.hex, Math.max(0, areaOf(element) - covered))
+  }
+  for (const drawn of page.querySelectorAll<SVGElement>('[data-scene]')) {
+    const shares = sceneShares(drawn.dataset.scene as SceneName, drawn.getBoundingClientRect())
+    for (const { name, key, hex } of proof.paints) {
+      const share = shares.get(name)
+      if (share) add(key, nameOf(proof, key, name), hex, share * areaOf(drawn))
+    }
   }
   for (const element of page.querySelectorAll('[data-part]')) {
     const part = readPart(element)
@@ -125,6 +133,11 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
     .map((one) => ({ ...one, share: one.share / whole }))
     .sort((one, other) => other.share - one.share)
 }
+
+/** What a colour is called elsewhere on the page; else what the picture calls its paint. */
+const nameOf = (proof: ProofFigures, key: string, paint: string) =>
+  proof.grounds.find((one) => one.key === key)?.name ??
+  paint.charAt(0).toUpperCase() + paint.slice(1)
 
 const areaOf = (element: Element) => {
   const box = element.getBoundingClientRect()

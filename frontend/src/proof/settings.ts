@@ -58,6 +58,18 @@ export function standOn(
 export const usualGrounds = (take: TakeDocument, page: string): TakeDocument =>
   setProof(take, { sections: take.proof.sections.filter((one) => one.page !== page) })
 
+/** The size of a text in narrower windows; null lets it follow the wide one again. */
+export function setNarrowSize(
+  take: TakeDocument,
+  width: 'tablet' | 'phone',
+  style: TextStyle,
+  size: number | null,
+): TakeDocument {
+  const others = take.proof.narrow_sizes.filter((one) => one.width !== width || one.style !== style)
+  const narrow_sizes = size === null ? others : [...others, { width, style, size }]
+  return setProof(take, { narrow_sizes })
+}
+
 export function setSize(
   take: TakeDocument,
   style: TextStyle,

@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
+import { VOICES } from './voices'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 
@@ -21,6 +22,7 @@ export function useContext(
     const { proof: settings } = take
     return {
       brand: brand.detail?.brand.name ?? '',
+      copy: VOICES[drawn.voice],
       page: page(),
       figures: drawn,
       settings,

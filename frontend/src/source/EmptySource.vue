@@ -1,19 +1,18 @@
 <script setup lang="ts">
+import { pickedFiles } from '@/ui/pickedFiles'
+
 defineProps<{ isOver: boolean }>()
 const emit = defineEmits<{ files: [files: File[]]; paste: []; mood: [] }>()
 
 function picked(event: Event) {
-  const input = event.target
-  if (!(input instanceof HTMLInputElement)) return
-  const files = [...(input.files ?? [])]
+  const files = pickedFiles(event)
   if (files.length) emit('files', files)
-  input.value = ''
 }
 </script>
 
 <template>
   <div
-    class="flex flex-1 flex-col items-center justify-center border bg-sheet p-8 text-center"
+    class="flex flex-1 flex-col items-center justify-center border bg-sheet p-5 text-center"
     :class="isOver ? 'border-2 border-ink' : 'border-dashed border-ink'"
   >
     <h2 class="text-title">Start with the logo</h2>
@@ -22,7 +21,7 @@ function picked(event: Event) {
       MB. Its colours are read with the share that each covers, and a role is proposed for each.
     </p>
     <label
-      class="button-solid mt-4 cursor-pointer focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
+      class="button-solid mt-3 cursor-pointer focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
     >
       Choose a file
       <input
@@ -34,7 +33,7 @@ function picked(event: Event) {
         @change="picked"
       />
     </label>
-    <p class="mt-6 max-w-110 text-quiet">
+    <p class="mt-4 max-w-110 text-quiet">
       No logo yet? An old site’s stylesheet or page, a list of colours, design tokens, one known
       colour or a mood will do as well.
     </p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { ColorDetail } from './colorDetail'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
@@ -16,6 +16,8 @@ const props = defineProps<{
   isHeld: boolean
   /** What else is to be said of a colour: those that pass for it, and what it is used for. */
   details?: Readonly<Record<string, ColorDetail | undefined>>
+  /** The one that was picked last: its row comes into view. */
+  marked?: string
 }>()
 const emit = defineEmits<{ choose: [offer: Offer, choice: Choice]; drop: [offer: Offer] }>()
 
@@ -36,6 +38,14 @@ const fitting = computed(() => {
   )
 })
 const rows = computed(() => fitting.value.slice(0, most.value))
+const markedRow = useTemplateRef<HTMLElement[]>('markedRow')
+watch(
+  () => [props.marked, rows.value.some(({ color }) => color.hex === props.marked)] as const,
+  ([, isThere]) => {
+    if (isThere) markedRow.value?.at(-1)?.scrollIntoView({ block: 'nearest' })
+  },
+  { flush: 'post' },
+)
 const largest = computed(() => Math.max(...props.offers.map((offer) => offer.share), 0.01))
 </script>
 
@@ -51,6 +61,9 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
     <li
       v-for="offer in rows"
       :key="`${offer.color.hex}${offer.color.name}`"
+      :ref="offer.color.hex === marked ? 'markedRow' : undefined"
+      :class="offer.color.hex === marked && 'outline-2 -outline-offset-2 outline-ink'"
+      :data-marked="offer.color.hex === marked"
       class="grid grid-cols-[54px_84px_minmax(90px,1fr)_60px_170px_40px] items-stretch gap-x-3 border-b border-hair bg-sheet max-[640px]:grid-cols-[40px_84px_minmax(0,1fr)_56px]"
     >
       <span

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, toRef } from 'vue'
+import { computed, onMounted, ref, toRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import type { Choice, Source } from '@/api/types'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
+import SixSteps from '@/frame/SixSteps.vue'
 import EmptySource from './EmptySource.vue'
 import FoundColors from './FoundColors.vue'
 import ListSource from './ListSource.vue'
@@ -26,6 +28,8 @@ import { useTakeStore } from '@/take/take'
 defineProps<{ isOver: boolean }>()
 const emit = defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const brand = useBrandStore()
+const route = useRoute()
+const router = useRouter()
 const take = useTakeStore()
 const { selected, select } = useSelection('source')
 const screen = useScreenPicker()
@@ -69,6 +73,20 @@ async function keepAndShow(work: Promise<Source | undefined>) {
   if (kept) select(kept.id)
 }
 
+/** Whoever came from the list of brands to start with colours or a mood finds that form open. */
+onMounted(() => {
+  const { start, ...query } = route.query
+  if (start === 'mood') showsMood.value = true
+  else if (start === 'list') emit('paste', '')
+  if (start) void router.replace({ query })
+})
+
+const marked = ref('')
+async function pickPixel(hex: string, name: string) {
+  await adoption.pick(hex, name)
+  marked.value = hex
+}
+
 async function pickScreen() {
   const hex = await screen.pick()
   if (hex) await keepAndShow(brand.addText(hex))
@@ -97,13 +115,15 @@ async function pickScreen() {
       role="region"
       aria-label="The source and its colours"
     >
-      <EmptySource
-        v-if="!source"
-        :is-over="isOver"
-        @files="emit('files', $event)"
-        @paste="emit('paste', '')"
-        @mood="showsMood = true"
-      />
+      <template v-if="!source">
+        <EmptySource
+          :is-over="isOver"
+          @files="emit('files', $event)"
+          @paste="emit('paste', '')"
+          @mood="showsMood = true"
+        />
+        <SixSteps v-if="take.isEmpty" />
+      </template>
       <template v-else>
         <PictureSource
           v-if="source.image"
@@ -111,7 +131,7 @@ async function pickScreen() {
           :source="source"
           :is-over="isOver"
           @read="brand.readAgain(source, $event)"
-          @pick="adoption.pick"
+          @pick="pickPixel"
         />
         <StylesheetSource
           v-if="source.stylesheet"
@@ -134,6 +154,7 @@ async function pickScreen() {
         <FoundColors
           v-if="!source.stylesheet"
           :key="source.id"
+          :marked="marked"
           :offers="offers"
           :roles="roles"
           :has-shares="source.kind !== 'list'"

@@ -50,7 +50,11 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
     <div class="border border-ink bg-sheet px-4 py-3">
       <h2 class="text-title">{{ countOf(sheet.uses.length, 'colour', 'colours') }} in use</h2>
       <p class="text-quiet">
-        {{ sheet.groups.length }} once those that pass for one are taken together, {{ alike }} alike
+        {{
+          alike
+            ? `Shown as ${sheet.groups.length.toString()}: ${alike.toString()} look like another one and stand with it`
+            : 'No two of them look alike'
+        }}
       </p>
       <label class="mt-2 flex flex-wrap items-center gap-3">
         <span>Together below a difference of</span>

@@ -11,10 +11,11 @@ const limits = useLimits()
 
 const KINDS = [
   { value: 'even', label: 'Even in lightness' },
+  { value: 'steady', label: 'Even, chroma held' },
   { value: 'mix', label: 'Mixed with white and black' },
 ] as const
 const counts = computed(() =>
-  props.swatch.ramp.kind === 'even'
+  props.swatch.ramp.kind !== 'mix'
     ? [
         {
           name: 'steps',

@@ -37,6 +37,13 @@ export const EMPTY_TAKE: TakeDocument = {
     picture: null,
     overlay: null,
     sections: [],
+    narrow_sizes: [],
+    picture_place: 'behind',
+    duotone: null,
+    voice: null,
+    kicker: '',
+    headline: '',
+    button: '',
   },
   slots: [],
 }

@@ -19,7 +19,7 @@ async function copy() {
 </script>
 
 <template>
-  <span class="inline-flex items-baseline gap-1.5">
+  <span class="relative inline-flex items-baseline">
     <button
       type="button"
       class="value border-b border-transparent text-left hover:border-ink"
@@ -30,6 +30,12 @@ async function copy() {
     >
       <slot>{{ shown ?? value }}</slot>
     </button>
-    <span v-if="isCopied(value)" class="text-small text-quiet" aria-hidden="true">copied</span>
+    <!-- Over the value, which is on the clipboard now: beside it there is no room in a narrow cell. -->
+    <span
+      v-if="isCopied(value)"
+      class="pointer-events-none absolute inset-0 bg-ink px-0.5 text-small text-sheet"
+      aria-hidden="true"
+      >copied</span
+    >
   </span>
 </template>

@@ -1,33 +1,23 @@
 <script setup lang="ts">
 defineProps<{ swatches: readonly { hex: string; position: number }[] }>()
-
-const WIDTH = 340
-const MARGIN = 12
-const x = (position: number) => MARGIN + position * (WIDTH - 2 * MARGIN)
-const TICKS = Array.from({ length: 11 }, (_, step) => step / 10)
+const TICKS = Array.from({ length: 11 }, (_, step) => step * 10)
 </script>
 
 <template>
   <!-- The palette as it will be met everywhere: each colour at its place on the contrast scale. -->
-  <svg :viewBox="`0 0 ${WIDTH} 34`" class="keeps-color h-8.5 w-full" aria-hidden="true">
-    <line :x1="x(0)" :x2="x(1)" y1="17" y2="17" class="stroke-ink" />
-    <line
+  <div class="keeps-color relative mx-3 h-8.5" aria-hidden="true">
+    <span class="absolute inset-x-0 top-1/2 border-t border-ink"></span>
+    <span
       v-for="tick in TICKS"
       :key="tick"
-      :x1="x(tick)"
-      :x2="x(tick)"
-      y1="14"
-      y2="20"
-      class="stroke-ink"
-    />
-    <circle
+      class="absolute top-1/2 h-2 -translate-y-1/2 border-l border-ink"
+      :style="{ left: `${tick}%` }"
+    ></span>
+    <span
       v-for="(swatch, row) in swatches"
       :key="row"
-      :cx="x(swatch.position)"
-      cy="17"
-      r="9"
-      :fill="swatch.hex"
-      class="stroke-ink"
-    />
-  </svg>
+      class="absolute top-1/2 h-4.5 w-4.5 -translate-1/2 rounded-full border border-ink"
+      :style="{ left: `${100 * swatch.position}%`, backgroundColor: swatch.hex }"
+    ></span>
+  </div>
 </template>

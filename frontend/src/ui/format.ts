@@ -77,3 +77,27 @@ const NUMBERS = [
 export function countOf(count: number, one: string, many: string): string {
   return `${NUMBERS[count] ?? count.toString()} ${count === 1 ? one : many}`
 }
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+const AGES = [
+  { until: HOUR, unit: 'minute', one: 60_000 },
+  { until: DAY, unit: 'hour', one: HOUR },
+  { until: 7 * DAY, unit: 'day', one: DAY },
+] as const
+const relative = new Intl.RelativeTimeFormat('en', { numeric: 'auto' })
+
+/** How long ago something was, “2 hours ago”, or its day once that is over a week. */
+export function formatAge(moment: string, now = Date.now()): string {
+  const then = new Date(moment)
+  const age = Math.max(0, now - then.getTime())
+  if (age < 60_000) return 'just now'
+  const found = AGES.find(({ until }) => age < until)
+  if (found) return relative.format(-Math.round(age / found.one), found.unit)
+  const isThisYear = then.getFullYear() === new Date(now).getFullYear()
+  return then.toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    ...(!isThisYear && { year: 'numeric' }),
+  })
+}

@@ -104,18 +104,11 @@ def run(parsed: argparse.Namespace) -> int:
     settings = _settings(parsed)
     if not settings.files:
         raise InputError("Name a file, a pattern, or - for standard input.", field="files")
-    if parsed.render:
-        from tonada.rendering.browser import find_browser
-        from tonada.rendering.pages import check_pages
-
-        names = _names(settings.files)
-        found = check_pages(names, settings.level or "AA", find_browser(parsed.browser))
-    else:
-        if parsed.fix:
-            from tonada.cli.fixing import fix
-
-            fix(_names(settings.files), settings.level or "AA")
-        found = _pairs_of(settings)
+    if parsed.render and parsed.fix:
+        raise InputError("A page as it is rendered can't be mended: leave one of the two out.", field="fix")
+    if parsed.fix:
+        _fix(settings)
+    found = _rendered_pairs(settings, parsed.browser) if parsed.render else _pairs_of(settings)
     pairs = _without_ignored(found, settings.ignore)
     if parsed.update_baseline:
         return _update(settings, pairs)
@@ -125,6 +118,24 @@ def run(parsed: argparse.Namespace) -> int:
     shown = [one for one in pairs if one.fails or one.untold] if parsed.quiet else pairs
     print(_report(shown, pairs, kind, settings))
     return 1 if fails else 0
+
+
+def _rendered_pairs(settings: Settings, browser: str | None) -> list[CheckedPair]:
+    from tonada.core.color.wcag import USUAL_LEVEL
+    from tonada.rendering.browser import find_browser
+    from tonada.rendering.pages import check_pages
+
+    return check_pages(_names(settings.files), settings.level or USUAL_LEVEL, find_browser(browser))
+
+
+def _fix(settings: Settings) -> None:
+    from tonada.cli.fixing import fix
+    from tonada.core.color.wcag import USUAL_LEVEL
+
+    def is_ignored(selector: str) -> bool:
+        return any(fnmatchcase(selector, one.selector) for one in settings.ignore)
+
+    fix(_names(settings.files), settings.level or USUAL_LEVEL, is_ignored)
 
 
 def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: str, settings: Settings) -> str:

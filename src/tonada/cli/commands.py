@@ -75,7 +75,7 @@ def _parser() -> argparse.ArgumentParser:
 
     ramp = commands.add_parser("ramp", help="the tints and shades of a colour, light to dark")
     ramp.add_argument("color", metavar="COLOR", help="any opaque CSS colour")
-    ramp.add_argument("--kind", choices=("even", "mix"), default="even", help="even is the usual one")
+    ramp.add_argument("--kind", choices=("even", "steady", "mix"), default="even", help="the usual one: even")
     ramp.add_argument("--steps", type=int, metavar="N", help="even: in all (11); mix: on each side (10)")
     ramp.set_defaults(run=_ramp)
 
@@ -206,7 +206,7 @@ def _ramp(parsed: argparse.Namespace) -> int:
     from tonada.core.color.spaces import hexes_to_srgb8
 
     value = _opaque(parsed.color, "COLOR")
-    count = parsed.steps if parsed.steps is not None else 11 if parsed.kind == "even" else 10
+    count = parsed.steps if parsed.steps is not None else 10 if parsed.kind == "mix" else 11
     ramp = ramp_of(value, RampSettings(parsed.kind, count, count, count))
     places = scale_position(relative_luminance(hexes_to_srgb8(ramp.hexes)))
     steps = [{"hex": one, "position": float(place)} for one, place in zip(ramp.hexes, places, strict=True)]

@@ -99,7 +99,7 @@ def _export(parsed: argparse.Namespace) -> int:
 
 
 def _slots(parsed: argparse.Namespace) -> int:
-    from tonada.core.handoff.slots import SHIPPED, fill_slots
+    from tonada.core.handoff.slots import SHIPPED, chosen_slots, fill_slots
     from tonada.document.own_file import read_own
     from tonada.handoff.client_sheet import ExportHeader
     from tonada.handoff.slot_files import slot_file
@@ -107,9 +107,9 @@ def _slots(parsed: argparse.Namespace) -> int:
     take, name = read_own(parsed.file.read_bytes())
     brand, _, take_name = name.partition(", ")
     destination = next(one for one in SHIPPED if one.id == parsed.destination)
-    chosen = {one.slot: one.key for one in take.slots if one.destination == destination.id}
+    filled = fill_slots(take, destination, chosen_slots(take, destination.id))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
-    return _give(slot_file(destination, fill_slots(take, destination, chosen), head, parsed.to), parsed)
+    return _give(slot_file(destination, filled, head, parsed.to), parsed)
 
 
 def _give(content: bytes, parsed: argparse.Namespace) -> int:

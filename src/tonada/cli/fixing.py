@@ -2,20 +2,29 @@
 
 from __future__ import annotations
 
+import codecs
 import os
+import sys
 import tempfile
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from pathlib import Path
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, Final
 
 if TYPE_CHECKING:
     from tonada.core.color.wcag import Level
 
+_MARKS: Final = {
+    codecs.BOM_UTF8: "utf-8",
+    codecs.BOM_UTF16_LE: "utf-16-le",
+    codecs.BOM_UTF16_BE: "utf-16-be",
+}
 
-def fix(names: Sequence[str], level: Level) -> None:
-    """Replace failing text colours of stylesheets and pages, and print each.
 
-    Raises InputError for what can't be written: standard input, a take, tokens.
+def fix(names: Sequence[str], level: Level, is_ignored: Callable[[str], bool]) -> None:
+    """Replace failing text colours of stylesheets and pages, and say each beside the report.
+
+    is_ignored: says of a selector whether its rule is left as it is. Raises InputError for what can't be
+    written: standard input, a take, tokens.
     """
     from tonada.core.formats.detect import decode_text
     from tonada.core.handoff.fix import fix_stylesheets
@@ -25,12 +34,13 @@ def fix(names: Sequence[str], level: Level) -> None:
     for name in names:
         _refuse_what_is_no_stylesheet(name)
         files.append(StyleFile(name, decode_text(Path(name).read_bytes())))
-    made, fixes = fix_stylesheets(files, level)
+    made, fixes = fix_stylesheets(files, level, is_ignored)
     for before, after in zip(files, made, strict=True):
         if after.text != before.text:
             _write(Path(after.name), after.text)
     for one in fixes:
-        print(f"fixed        {one.file}:{one.place.line}:{one.place.column}  {one.old} is {one.new} now")
+        place = f"{one.file}:{one.place.line}:{one.place.column}"
+        print(f"fixed        {place}  {one.old} is {one.new} now", file=sys.stderr)
 
 
 def _refuse_what_is_no_stylesheet(name: str) -> None:
@@ -46,10 +56,23 @@ def _refuse_what_is_no_stylesheet(name: str) -> None:
 
 
 def _write(path: Path, text: str) -> None:
-    """Write a file whole or not at all, with the rights that it had."""
-    raw = path.read_bytes()
-    mark = b"\xef\xbb\xbf" if raw.startswith(b"\xef\xbb\xbf") else b""
-    with tempfile.NamedTemporaryFile("wb", dir=path.parent, prefix=f".{path.name}.", delete=False) as made:
-        made.write(mark + text.encode("utf-8"))
-    os.chmod(made.name, path.stat().st_mode & 0o777)
-    os.replace(made.name, path)
+    """Write a file whole or not at all, in the encoding and with the rights that it had."""
+    target = path.resolve()
+    data = _encoded(text, target.read_bytes())
+    descriptor, name = tempfile.mkstemp(dir=target.parent, prefix=f".{target.name}.")
+    made = Path(name)
+    try:
+        with open(descriptor, "wb") as file:
+            file.write(data)
+        made.chmod(target.stat().st_mode & 0o777)
+        os.replace(made, target)
+    finally:
+        made.unlink(missing_ok=True)
+
+
+def _encoded(text: str, before: bytes) -> bytes:
+    """Return a text with the mark and in the encoding that its file began with; see decode_text."""
+    for mark, encoding in _MARKS.items():
+        if before.startswith(mark):
+            return mark + text.encode(encoding)
+    return text.encode("utf-8")

@@ -52,9 +52,10 @@ def seed_demo(connection: Connection) -> bool:
     workspace = workspaces.find_or_create(connection, workspaces.NAME)
     if brands.list_all(connection, workspace):
         return False
-    _seed_orrin_peak(connection, workspace)
-    _seed_saltmarsh(connection, workspace)
+    # The list begins with what was changed last.
     _seed_juniper(connection, workspace)
+    _seed_saltmarsh(connection, workspace)
+    _seed_orrin_peak(connection, workspace)
     return True
 
 

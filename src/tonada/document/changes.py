@@ -11,6 +11,7 @@ from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
 from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
+from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, with_scale
 from tonada.core.roles import giving
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.suggest import derive_night, suggest_roles
@@ -199,6 +200,17 @@ class StatesChange(Model):
         return with_states(take), ()
 
 
+class ScaleChange(Model):
+    """All sizes of the proof's texts by a ratio from the running text's, in CSS pixels."""
+
+    kind: Literal["type scale"]
+    base: Annotated[float, Field(ge=LEAST_SIZE, le=LARGEST_SIZE)]
+    ratio: Annotated[float, Field(gt=1, le=2)]
+
+    def apply(self, take: Take) -> Changed:
+        return with_scale(take, self.base, self.ratio), ()
+
+
 TakeChange = Annotated[
     PlaceChange
     | ChordChange
@@ -213,6 +225,7 @@ TakeChange = Annotated[
     | AdoptChange
     | SuggestChange
     | NightChange
-    | StatesChange,
+    | StatesChange
+    | ScaleChange,
     Field(discriminator="kind"),
 ]

@@ -2,15 +2,23 @@
 
 from __future__ import annotations
 
-from typing import Annotated
+from typing import Annotated, Final, Literal
 
 from pydantic import Field, StringConstraints
 
 from tonada.core import limits
+from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE
 from tonada.core.proof.typefaces import FaceName
 from tonada.core.take import proof_settings as proof_parts
-from tonada.core.take.proof_settings import TEXT_STYLES, Element, TextStyle
-from tonada.document.parts import ColorKey, Identifier, Model, Name
+from tonada.core.take.proof_settings import (
+    TEXT_STYLES,
+    WIDTHS,
+    Element,
+    PicturePlace,
+    TextStyle,
+    VoiceId,
+)
+from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, RoleText
 
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
@@ -38,10 +46,30 @@ class GroundModel(Model):
         return cls(id=one.id, name=one.name, ground=one.ground, uses=uses)
 
 
+PixelSize = Annotated[float, Field(ge=LEAST_SIZE, le=LARGEST_SIZE)]
+# What may be typed in place of the voice's own words.
+Words = Annotated[str, Line, StringConstraints(max_length=limits.MAX_PAGE_WORDS, strip_whitespace=True)]
+
+
 class TextSizeModel(Model):
     style: TextStyle
-    size: Annotated[float, Field(ge=8, le=200)]
+    size: PixelSize
     weight: Annotated[int, Field(ge=1, le=1000)]
+
+
+class NarrowSizeModel(Model):
+    """The size of a text in a narrower window, where it doesn't follow from the wide one."""
+
+    width: Literal["tablet", "phone"]
+    style: TextStyle
+    size: PixelSize
+
+
+class DuotoneModel(Model):
+    """The roles that dark and light parts of a picture are painted with."""
+
+    dark: RoleText
+    light: RoleText
 
 
 class SectionGround(Model):
@@ -77,6 +105,15 @@ class ProofModel(Model):
     picture: SourceId | None = None
     overlay: Identifier | None = None
     sections: Annotated[tuple[SectionGround, ...], Field(max_length=limits.MAX_SECTIONS)] = ()
+    narrow_sizes: Annotated[
+        tuple[NarrowSizeModel, ...], Field(max_length=len(TEXT_STYLES) * (len(WIDTHS) - 1))
+    ] = ()
+    picture_place: PicturePlace = "behind"
+    duotone: DuotoneModel | None = None
+    voice: VoiceId | None = None
+    kicker: Words = ""
+    headline: Words = ""
+    button: Words = ""
 
     def to_settings(self) -> proof_parts.ProofSettings:
         return proof_parts.ProofSettings(
@@ -87,6 +124,13 @@ class ProofModel(Model):
             picture=self.picture,
             overlay=self.overlay,
             sections=tuple((one.page, one.section, one.ground) for one in self.sections),
+            narrow_sizes=tuple((one.width, one.style, one.size) for one in self.narrow_sizes),
+            picture_place=self.picture_place,
+            duotone=(self.duotone.dark, self.duotone.light) if self.duotone else None,
+            voice=self.voice,
+            kicker=self.kicker,
+            headline=self.headline,
+            button=self.button,
         )
 
     @classmethod
@@ -95,7 +139,23 @@ class ProofModel(Model):
         sections = [
             {"page": page, "section": section, "ground": ground} for page, section, ground in one.sections
         ]
-        plain = {
-            name: getattr(one, name) for name in ("heading_face", "text_face", "logo", "picture", "overlay")
-        }
-        return cls.model_validate({**plain, "sizes": sizes, "sections": sections})
+        narrow = [{"width": width, "style": style, "size": size} for width, style, size in one.narrow_sizes]
+        given: dict[str, object] = {name: getattr(one, name) for name in _PLAIN}
+        given |= {"sizes": sizes, "sections": sections, "narrow_sizes": narrow}
+        if one.duotone:
+            given["duotone"] = {"dark": one.duotone[0], "light": one.duotone[1]}
+        return cls.model_validate(given)
+
+
+_PLAIN: Final = (
+    "heading_face",
+    "text_face",
+    "logo",
+    "picture",
+    "overlay",
+    "picture_place",
+    "voice",
+    "kicker",
+    "headline",
+    "button",
+)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import os
 import shutil
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 from typing import TYPE_CHECKING, Final
@@ -43,8 +43,11 @@ def find_browser(given: str | None) -> str:
 
 
 @contextmanager
-def open_browser(path: str) -> Iterator[Browser]:
-    """Start a browser without a window, and end it afterwards. Raises InputError without Playwright."""
+def open_browser(path: str, names: Sequence[str] = ()) -> Iterator[Browser]:
+    """Start a browser without a window, and end it afterwards. Raises InputError without Playwright.
+
+    names: of the pages that are to be opened; it finds no other host than those of their addresses.
+    """
     try:
         from playwright.sync_api import Error, sync_playwright
     except ImportError:
@@ -55,9 +58,10 @@ def open_browser(path: str) -> Iterator[Browser]:
     flags = ["--no-sandbox"] if os.geteuid() == 0 else []
     with sync_playwright() as playwright:
         try:
-            browser = playwright.chromium.launch(
-                executable_path=path, args=[*flags, "--disable-lcd-text", "--force-color-profile=srgb"]
-            )
+            hosts = sorted({urlsplit(name).hostname or "" for name in names if is_address(name)})
+            rules = ", ".join(["MAP * ~NOTFOUND", *(f"EXCLUDE {host}" for host in hosts)])
+            flags += [f"--host-resolver-rules={rules}", "--disable-lcd-text", "--force-color-profile=srgb"]
+            browser = playwright.chromium.launch(executable_path=path, args=flags)
         except Error as reason:
             said = str(reason).splitlines()[0][:200]
             raise InputError(f"The browser doesn't start: {said}", field="browser") from None

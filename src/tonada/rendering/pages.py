@@ -16,7 +16,7 @@ from tonada.core.handoff.rendered_text import PageText, Painted, Picture, pair_o
 from tonada.rendering.browser import load, open_browser
 
 if TYPE_CHECKING:
-    from playwright.sync_api import Browser, CDPSession, Page
+    from playwright.sync_api import Browser, CDPSession, FloatRect, Page
 
 Scheme: TypeAlias = Literal["light", "dark"]
 State: TypeAlias = Literal["rest", "hover", "focus", "active"]
@@ -51,7 +51,7 @@ def check_pages(names: Sequence[str], level: Level, browser: str) -> list[Checke
 
     browser: path of a Chromium. Raises InputError where a page can't be opened.
     """
-    with open_browser(browser) as started:
+    with open_browser(browser, names) as started:
         return [pair for name in names for pair in _of_page(started, name, level)]
 
 
@@ -65,6 +65,7 @@ def _of_page(browser: Browser, name: str, level: Level) -> list[CheckedPair]:
                 reduced_motion="reduce",
                 device_scale_factor=1,
                 bypass_csp=True,
+                service_workers="block",
             )
             page = context.new_page()
             load(page, name)
@@ -123,8 +124,8 @@ def _picture(page: Page, letters: str) -> Picture:
     style = page.add_style_tag(content=_LETTERS.replace("%s", letters))
     height = min(MOST_HEIGHT, int(page.evaluate("() => document.documentElement.scrollHeight")))
     width = page.evaluate("() => document.documentElement.clientWidth")
-    clip = {"x": 0, "y": 0, "width": width, "height": max(1, height)}
-    data = page.screenshot(full_page=True, clip=clip, scale="css", animations="disabled")  # type: ignore[arg-type]
+    clip: FloatRect = {"x": 0, "y": 0, "width": width, "height": max(1, height)}
+    data = page.screenshot(full_page=True, clip=clip, scale="css", animations="disabled")
     style.evaluate("(element) => element.remove()")
     with Image.open(io.BytesIO(data)) as image:
         return np.asarray(image.convert("RGB"))

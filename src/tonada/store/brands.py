@@ -3,13 +3,17 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any
+from datetime import datetime
+from typing import Any, Literal, TypeAlias
 from uuid import UUID
 
 from psycopg.rows import class_row
 
 from tonada.store.database import Connection
-from tonada.store.errors import NotFound
+from tonada.store.errors import NotFound, Removed
+
+# Where a brand stands in the list: at work, put away, or deleted with a way back.
+Shelf: TypeAlias = Literal["open", "archived", "deleted"]
 
 CREATE = """
     insert into brand (workspace_id, name) values (%(workspace)s, %(name)s)
@@ -32,32 +36,64 @@ FIND = """
                and take.removed_at is null
              order by take.position, take.id limit 1) as first_take
       from brand
-     where brand.workspace_id = %(workspace)s and brand.id = %(brand)s
+     where brand.workspace_id = %(workspace)s and brand.id = %(brand)s and brand.removed_at is null
 """
-# A page of the list: each brand with its first take and how many of its sources were read.
+# A page of the list, what was changed last first: each brand with its first take, the picture that stands
+# for it, and how many takes and read sources it has.
 PAGE = """
-    select brand.id, brand.name, opened.id as first_take, opened.document,
+    with listed as (
+        select brand.id, brand.name, brand.archived_at, brand.removed_at,
+               greatest(brand.created_at, (select max(take.saved_at) from take
+                 where take.workspace_id = brand.workspace_id and take.brand_id = brand.id)) as changed_at
+          from brand
+         where brand.workspace_id = %(workspace)s),
+    shown as (
+        select id, name, changed_at from listed
+         where case %(shelf)s when 'open' then removed_at is null and archived_at is null
+                              when 'archived' then removed_at is null and archived_at is not null
+                              else removed_at is not null end
+           and (%(find)s::text is null or position(lower(%(find)s) in lower(name)) > 0)
+           and (%(after)s::uuid is null or (changed_at, id) < (
+               select last.changed_at, last.id from listed as last where last.id = %(after)s))
+         order by changed_at desc, id desc
+         limit %(count)s)
+    select shown.id, shown.name, shown.changed_at, opened.id as first_take, opened.document,
+           (select source.id from source
+             where source.workspace_id = %(workspace)s and source.brand_id = shown.id
+               and source.removed_at is null and source.state = 'ready' and source.kind = 'image'
+             order by source.id::text is distinct from (opened.document -> 'proof' ->> 'logo'),
+                      source.created_at, source.id limit 1) as logo,
+           (select count(*) from take
+             where take.workspace_id = %(workspace)s and take.brand_id = shown.id
+               and take.removed_at is null) as takes,
            (select count(*) from source
-             where source.workspace_id = brand.workspace_id and source.brand_id = brand.id
+             where source.workspace_id = %(workspace)s and source.brand_id = shown.id
                and source.removed_at is null and source.state = 'ready') as sources
-      from brand
+      from shown
       left join lateral (
            select take.id, take.document from take
-            where take.workspace_id = brand.workspace_id and take.brand_id = brand.id
+            where take.workspace_id = %(workspace)s and take.brand_id = shown.id
               and take.removed_at is null
             order by take.position, take.id limit 1) as opened on true
-     where brand.workspace_id = %(workspace)s
-       and (%(after)s::uuid is null or (brand.created_at, brand.id) > (
-           select last.created_at, last.id from brand as last
-            where last.workspace_id = %(workspace)s and last.id = %(after)s))
-     order by brand.created_at, brand.id
-     limit %(count)s
+     order by shown.changed_at desc, shown.id desc
 """
 RENAME = """
     update brand set name = %(name)s
-     where workspace_id = %(workspace)s and id = %(brand)s
-    returning id
+     where workspace_id = %(workspace)s and id = %(brand)s and removed_at is null
 """
+IS_REMOVED = """
+    select 1 from brand
+     where workspace_id = %(workspace)s and id = %(brand)s and removed_at is not null
+"""
+ARCHIVE = """
+    update brand set archived_at = case when %(away)s then coalesce(archived_at, now()) end
+     where workspace_id = %(workspace)s and id = %(brand)s and removed_at is null
+"""
+REMOVE = """
+    update brand set removed_at = now()
+     where workspace_id = %(workspace)s and id = %(brand)s and removed_at is null
+"""
+RESTORE = "update brand set removed_at = null where workspace_id = %(workspace)s and id = %(brand)s"
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,12 +107,18 @@ class BrandRow:
 
 @dataclass(frozen=True, slots=True)
 class ListedBrand:
-    """A brand in the list. document: of its first take; sources: how many were read."""
+    """A brand in the list. document: of its first take; sources: how many were read.
+
+    logo: the picture on its first take's pages, or else its first one. changed_at: when a take was saved.
+    """
 
     id: UUID
     name: str
+    changed_at: datetime
     first_take: UUID | None
     document: dict[str, Any] | None
+    logo: UUID | None
+    takes: int
     sources: int
 
 
@@ -87,28 +129,59 @@ def create(connection: Connection, workspace: UUID, name: str) -> BrandRow:
 
 
 def list_all(connection: Connection, workspace: UUID) -> list[BrandRow]:
-    """Return all brands of the workspace, the oldest first."""
+    """Return all brands of the workspace, the oldest first; archived and deleted ones, too."""
     with connection.cursor(row_factory=class_row(BrandRow)) as cursor:
         return cursor.execute(LIST, {"workspace": workspace}).fetchall()
 
 
-def page(connection: Connection, workspace: UUID, after: UUID | None, count: int) -> list[ListedBrand]:
-    """Return so many brands, the oldest first, from the one after `after` on; none after an unknown one."""
-    row = {"workspace": workspace, "after": after, "count": count}
+def page(
+    connection: Connection,
+    workspace: UUID,
+    count: int,
+    *,
+    after: UUID | None = None,
+    shelf: Shelf = "open",
+    find: str | None = None,
+) -> list[ListedBrand]:
+    """Return so many brands of a shelf, what was changed last first, from the one after `after` on.
+
+    find: part of a name, in any case. There is none after an unknown brand.
+    """
+    row = {"workspace": workspace, "after": after, "count": count, "shelf": shelf, "find": find}
     with connection.cursor(row_factory=class_row(ListedBrand)) as cursor:
         return cursor.execute(PAGE, row).fetchall()
 
 
 def find(connection: Connection, workspace: UUID, brand: UUID) -> BrandRow:
-    """Return a brand. Raises NotFound."""
+    """Return a brand. Raises NotFound or Removed."""
+    key = {"workspace": workspace, "brand": brand}
     with connection.cursor(row_factory=class_row(BrandRow)) as cursor:
-        row = cursor.execute(FIND, {"workspace": workspace, "brand": brand}).fetchone()
+        row = cursor.execute(FIND, key).fetchone()
     if row is None:
-        raise NotFound("brand")
+        removed = connection.execute(IS_REMOVED, key).fetchone()
+        raise Removed("brand", brand) if removed else NotFound("brand")
     return row
 
 
 def rename(connection: Connection, workspace: UUID, brand: UUID, name: str) -> BrandRow:
-    """Return the brand with its new name. Raises NotFound."""
+    """Return the brand with its new name. Raises NotFound or Removed."""
     connection.execute(RENAME, {"workspace": workspace, "brand": brand, "name": name})
+    return find(connection, workspace, brand)
+
+
+def archive(connection: Connection, workspace: UUID, brand: UUID, *, away: bool) -> BrandRow:
+    """Return the brand, put away or back among those at work. Raises NotFound or Removed."""
+    connection.execute(ARCHIVE, {"workspace": workspace, "brand": brand, "away": away})
+    return find(connection, workspace, brand)
+
+
+def remove(connection: Connection, workspace: UUID, brand: UUID) -> None:
+    """Delete a brand; it can be restored with all that is in it. Raises NotFound or Removed."""
+    find(connection, workspace, brand)
+    connection.execute(REMOVE, {"workspace": workspace, "brand": brand})
+
+
+def restore(connection: Connection, workspace: UUID, brand: UUID) -> BrandRow:
+    """Return a brand that was deleted, archived if it was so before. Raises NotFound."""
+    connection.execute(RESTORE, {"workspace": workspace, "brand": brand})
     return find(connection, workspace, brand)

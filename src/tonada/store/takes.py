@@ -23,6 +23,12 @@ FIND = """
     select id, brand_id, name, document, revision, saved_at from take
      where workspace_id = %(workspace)s and id = %(take)s and removed_at is null
 """
+REMOVED = """
+    select id, name, removed_at from take
+     where workspace_id = %(workspace)s and brand_id = %(brand)s and removed_at is not null
+     order by removed_at desc, id
+     limit %(count)s
+"""
 IS_REMOVED = """
     select 1 from take
      where workspace_id = %(workspace)s and id = %(take)s and removed_at is not null
@@ -74,6 +80,15 @@ class TakeRow:
     saved_at: datetime
 
 
+@dataclass(frozen=True, slots=True)
+class RemovedTake:
+    """A take that was deleted and can be brought back."""
+
+    id: UUID
+    name: str
+    removed_at: datetime
+
+
 class StaleRevision(StoreError):
     """A take was saved by someone else since the revision that this change was made from."""
 
@@ -89,6 +104,13 @@ def list_of_brand(connection: Connection, workspace: UUID, brand: UUID) -> list[
     """Return the takes of a brand in their order."""
     with connection.cursor(row_factory=class_row(TakeRow)) as cursor:
         return cursor.execute(LIST, {"workspace": workspace, "brand": brand}).fetchall()
+
+
+def removed_of_brand(connection: Connection, workspace: UUID, brand: UUID, count: int) -> list[RemovedTake]:
+    """Return so many of the takes that were deleted, the last one first."""
+    row = {"workspace": workspace, "brand": brand, "count": count}
+    with connection.cursor(row_factory=class_row(RemovedTake)) as cursor:
+        return cursor.execute(REMOVED, row).fetchall()
 
 
 def find(connection: Connection, workspace: UUID, take: UUID) -> TakeRow:

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useProofContext } from '@/proof/context'
 import FormField from '@/proof/FormField.vue'
 import FormMessage from '@/proof/FormMessage.vue'
 import PageFoot from '@/proof/PageFoot.vue'
@@ -6,18 +8,28 @@ import PageHead from '@/proof/PageHead.vue'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
 import StandOn from '@/proof/StandOn.vue'
+
+const context = useProofContext()
+const form = computed(() => context.value.copy.form)
+const SIGNALS = [
+  ['success', 'Good news'],
+  ['warning', 'Caution'],
+  ['error', 'Bad news'],
+  ['info', 'Note'],
+] as const
 </script>
 
 <template>
-  <PageHead call="Call us" />
+  <PageHead />
   <main>
     <StandOn section="intro">
       <div class="wide pad stack">
-        <PartOf name="Page’s heading" element="heading" as="h1" look="h1">Book a place</PartOf>
-        <PartOf name="Page’s text" element="text" look="text" class="measure"
-          >It takes two minutes. You pay when you are here, and you may cancel until noon of the
-          day.</PartOf
-        >
+        <PartOf name="Page’s heading" element="heading" as="h1" look="h1">{{
+          form.heading
+        }}</PartOf>
+        <PartOf name="Page’s text" element="text" look="text" class="measure">{{
+          form.text
+        }}</PartOf>
       </div>
     </StandOn>
     <StandOn section="fields">
@@ -30,22 +42,16 @@ import StandOn from '@/proof/StandOn.vue'
             state="error"
             remark="Something is missing after the @."
           />
-          <FormField
-            label="How many of you"
-            value="4"
-            state="success"
-            remark="There is room for four."
-          />
-          <FormField
-            label="What we should know"
-            placeholder="A wheelchair, a birthday …"
-            state="focus"
-          />
+          <FormField :label="form.count" value="4" state="success" :remark="form.enough" />
+          <FormField :label="form.wish" :placeholder="form.example" state="focus" />
         </div>
         <div class="row">
-          <PartButton name="Send button">Book the evening</PartButton>
-          <span data-part="Disabled button" data-element="disabled" class="disabled uses-quiet-text"
-            >Add a voucher</span
+          <PartButton name="Send button">{{ form.button }}</PartButton>
+          <span
+            data-part="Disabled button"
+            data-element="disabled"
+            class="disabled uses-quiet-text"
+            >{{ form.second }}</span
           >
           <PartOf name="Form’s link" element="link" as="a" look="text" href="#">Start again</PartOf>
         </div>
@@ -56,17 +62,12 @@ import StandOn from '@/proof/StandOn.vue'
         <PartOf name="Messages’ heading" element="heading" as="h2" look="h2"
           >What you may hear from us</PartOf
         >
-        <FormMessage element="success" name="Good news"
-          >Your place is booked. We wrote to you.</FormMessage
-        >
-        <FormMessage element="warning" name="Caution"
-          >Clouds are coming; look again in the afternoon.</FormMessage
-        >
-        <FormMessage element="error" name="Bad news"
-          >That evening is full. The next one isn’t.</FormMessage
-        >
-        <FormMessage element="info" name="Note"
-          >New: on Sundays we open an hour earlier.</FormMessage
+        <FormMessage
+          v-for="([element, name], row) in SIGNALS"
+          :key="name"
+          :element="element"
+          :name="name"
+          >{{ form.messages[row] }}</FormMessage
         >
       </div>
     </StandOn>

@@ -1,30 +1,29 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useProofContext } from '@/proof/context'
+import PagePicture from '@/proof/PagePicture.vue'
 import BrandMark from '@/proof/BrandMark.vue'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
 import StandOn from '@/proof/StandOn.vue'
 
-const NEWS = [
-  { title: 'Longer evenings from October', text: 'We open at seven and close when you leave.' },
-  { title: 'A second stove', text: 'Nobody has to stand by the door any more.' },
-] as const
+const context = useProofContext()
+const mail = computed(() => context.value.copy.mail)
 </script>
 
 <template>
   <StandOn section="frame" as="main">
     <div class="letter pad">
       <StandOn section="letter">
+        <div class="card"><BrandMark /></div>
+        <PagePicture name="Letter’s picture" :scene="mail.scene" own />
         <div class="card stack">
-          <BrandMark />
+          <PartOf name="Letter’s heading" element="heading" as="h1" look="h2">{{
+            mail.heading
+          }}</PartOf>
+          <PartOf name="Letter’s text" element="text" look="text">{{ mail.text }}</PartOf>
           <PartOf name="Letter’s line" element="line" as="hr" class="rule" />
-          <PartOf name="Letter’s heading" element="heading" as="h1" look="h2"
-            >Autumn is ours</PartOf
-          >
-          <PartOf name="Letter’s text" element="text" look="text"
-            >Dear Maren, the dark comes earlier and so do we. Here is what is new since you were
-            here in June.</PartOf
-          >
-          <template v-for="(one, row) in NEWS" :key="row">
+          <template v-for="(one, row) in mail.news" :key="row">
             <PartOf :name="`News ${row + 1}, heading`" element="heading" as="h2" look="h3">{{
               one.title
             }}</PartOf>
@@ -39,13 +38,11 @@ const NEWS = [
       </StandOn>
       <StandOn section="call">
         <div class="card stack">
-          <PartOf name="Call’s heading" element="heading" as="h2" look="h3"
-            >For you until Sunday: two for one</PartOf
-          >
-          <PartOf name="Call’s text" element="text" look="text"
-            >Say that you come from this letter.</PartOf
-          >
-          <PartButton name="Call’s button">Take the offer</PartButton>
+          <PartOf name="Call’s heading" element="heading" as="h2" look="h3">{{
+            mail.offer
+          }}</PartOf>
+          <PartOf name="Call’s text" element="text" look="text">{{ mail.how }}</PartOf>
+          <PartButton name="Call’s button">{{ mail.button }}</PartButton>
         </div>
       </StandOn>
       <StandOn section="foot" as="footer">

@@ -1,52 +1,42 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useProofContext } from '@/proof/context'
 import PageFoot from '@/proof/PageFoot.vue'
 import PageHead from '@/proof/PageHead.vue'
+import PagePicture from '@/proof/PagePicture.vue'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
-import ProductDrawing from '@/proof/ProductDrawing.vue'
 import StandOn from '@/proof/StandOn.vue'
 
-const BASKET = [
-  { name: 'Enamel mug, small', count: 2, price: '18.00' },
-  { name: 'Wool blanket', count: 1, price: '89.00' },
-] as const
+const context = useProofContext()
+const shop = computed(() => context.value.copy.shop)
+const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.count, 0))
 </script>
 
 <template>
-  <PageHead call="Basket, 3" />
+  <PageHead :call="`Basket, ${pieces}`" />
   <main>
     <StandOn section="product">
       <div class="wide pad halves">
-        <StandOn as="div" class="card"><ProductDrawing /></StandOn>
+        <PagePicture name="Product’s picture" class="square" :scene="shop.scene" own />
         <div class="stack">
-          <PartOf name="Product’s kind" element="quiet text" look="small"
-            >From the workshop, 40 a month</PartOf
-          >
-          <PartOf name="Product’s name" element="heading" as="h1" look="h2"
-            >The mug that survives the path</PartOf
-          >
-          <PartOf name="Product’s text" element="text" look="text"
-            >Steel under enamel, a rim that stays cool, and a handle for gloves. Chips are repaired,
-            not replaced.</PartOf
-          >
-          <PartOf name="Price" element="heading" look="h3">9.00</PartOf>
+          <PartOf name="Product’s kind" element="quiet text" look="small">{{ shop.kind }}</PartOf>
+          <PartOf name="Product’s name" element="heading" as="h1" look="h2">{{ shop.name }}</PartOf>
+          <PartOf name="Product’s text" element="text" look="text">{{ shop.text }}</PartOf>
+          <PartOf name="Price" element="heading" look="h3">{{ shop.price }}</PartOf>
           <p>
             <PartOf name="Stock, mark" element="success" as="span" class="mark">●</PartOf>
-            <PartOf name="Stock" element="text" as="span" look="text">
-              In stock, sent tomorrow</PartOf
-            >
+            <PartOf name="Stock" element="text" as="span" look="text"> {{ shop.stock }}</PartOf>
           </p>
           <p>
             <PartOf name="Delivery, mark" element="warning" as="span" class="mark">▲</PartOf>
-            <PartOf name="Delivery" element="text" as="span" look="text">
-              Only seven left of the blue ones</PartOf
-            >
+            <PartOf name="Delivery" element="text" as="span" look="text"> {{ shop.few }}</PartOf>
           </p>
-          <PartButton name="Buy button">Put in the basket</PartButton>
+          <PartButton name="Buy button">{{ shop.button }}</PartButton>
           <p>
-            <PartOf name="Product’s link" element="link" as="a" look="text" href="#"
-              >Sizes and care</PartOf
-            >
+            <PartOf name="Product’s link" element="link" as="a" look="text" href="#">{{
+              shop.link
+            }}</PartOf>
           </p>
         </div>
       </div>
@@ -82,7 +72,7 @@ const BASKET = [
               </tr>
             </PartOf>
             <tbody>
-              <tr v-for="one in BASKET" :key="one.name">
+              <tr v-for="one in shop.basket" :key="one.name">
                 <PartOf :name="one.name" element="text" as="td" look="text">{{ one.name }}</PartOf>
                 <PartOf
                   :name="`${one.name}, pieces`"
@@ -107,7 +97,9 @@ const BASKET = [
             <PartOf name="Basket’s link" element="link" as="a" look="text" href="#"
               >Empty it</PartOf
             >
-            <PartOf name="Sum" element="heading" as="span" look="h3" class="push">107.00</PartOf>
+            <PartOf name="Sum" element="heading" as="span" look="h3" class="push">{{
+              shop.sum
+            }}</PartOf>
             <PartButton name="Pay button">To the till</PartButton>
           </div>
         </StandOn>
@@ -115,13 +107,13 @@ const BASKET = [
     </StandOn>
     <StandOn section="promise">
       <div class="wide pad stack">
-        <PartOf name="Promise’s heading" element="heading" as="h2" look="h2"
-          >Broken in the first year? We mend it</PartOf
-        >
-        <PartOf name="Promise’s text" element="text" look="text" class="measure"
-          >Send it in an old box. You pay the stamp, we pay the way back.</PartOf
-        >
-        <PartButton name="Promise’s button">How mending works</PartButton>
+        <PartOf name="Promise’s heading" element="heading" as="h2" look="h2">{{
+          shop.promise.heading
+        }}</PartOf>
+        <PartOf name="Promise’s text" element="text" look="text" class="measure">{{
+          shop.promise.text
+        }}</PartOf>
+        <PartButton name="Promise’s button">{{ shop.promise.button }}</PartButton>
       </div>
     </StandOn>
   </main>

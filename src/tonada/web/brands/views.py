@@ -8,19 +8,24 @@ from uuid import UUID
 from flask import Response
 from pydantic import BaseModel
 
+from tonada.core import limits
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.voices import guessed_voice
+from tonada.core.take.take import SIGNALS, Role
 from tonada.document.take import TakeDocument
-from tonada.store import brands, sources, takes
+from tonada.store import brand_copies, brands, sources, takes
 from tonada.store.brands import ListedBrand
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.sources.models import BrandDetail, SourceAnswer
 from tonada.web.takes.models import (
+    ArchiveBody,
     BrandAnswer,
     BrandBody,
     BrandsAnswer,
     BrandsQuery,
     BrandSummary,
+    ShareOfMeasure,
     SwatchOnScale,
     TakeSummary,
 )
@@ -29,6 +34,8 @@ api = blueprint("brands")
 
 
 BRANDS_A_PAGE: Final = 24
+# Roles whose colours say little about a brand in the list.
+_BESIDE: Final = frozenset((*SIGNALS, Role.LINE, Role.MUTED))
 
 
 class BrandPath(BaseModel):
@@ -39,7 +46,14 @@ class BrandPath(BaseModel):
 def list_brands(query: BrandsQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         # One more than is shown says whether there is a next page.
-        rows = brands.page(connection, workspace, query.after, BRANDS_A_PAGE + 1)
+        rows = brands.page(
+            connection,
+            workspace,
+            BRANDS_A_PAGE + 1,
+            after=query.after,
+            shelf=query.shelf,
+            find=query.find or None,
+        )
     shown = rows[:BRANDS_A_PAGE]
     following = shown[-1].id if len(rows) > len(shown) else None
     return answer(BrandsAnswer(brands=tuple(map(_summary, shown)), next=following))
@@ -60,11 +74,16 @@ def read_brand(path: BrandPath) -> Response:
         brand = brands.find(connection, workspace, path.brand_id)
         found = sources.list_of_brand(connection, workspace, path.brand_id)
         own = takes.list_of_brand(connection, workspace, path.brand_id)
+        gone = takes.removed_of_brand(connection, workspace, path.brand_id, limits.MAX_SHOWN_REMOVED)
+    shown = tuple(SourceAnswer.of(row) for row in found)
+    fields = [one.mood.field for one in shown if one.mood and one.mood.field]
     return answer(
         BrandDetail(
             brand=BrandAnswer.of(brand),
+            voice=guessed_voice(brand.name, fields),
             takes=tuple(TakeSummary(id=take.id, name=take.name, revision=take.revision) for take in own),
-            sources=tuple(SourceAnswer.of(row) for row in found),
+            sources=shown,
+            removed_takes=tuple(gone),
         )
     )
 
@@ -76,12 +95,52 @@ def rename_brand(path: BrandPath, body: BrandBody) -> Response:
     return answer(BrandAnswer.of(row))
 
 
+@api.post("/brands/<uuid:brand_id>/copies", responses={201: BrandAnswer}, summary="A copy of a brand")
+def copy_brand(path: BrandPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = brand_copies.copy(connection, workspace, path.brand_id)
+    return answer(BrandAnswer.of(row), 201)
+
+
+@api.put("/brands/<uuid:brand_id>/archive", responses={200: BrandAnswer}, summary="Put a brand away, or back")
+def archive_brand(path: BrandPath, body: ArchiveBody) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = brands.archive(connection, workspace, path.brand_id, away=body.archived)
+    return answer(BrandAnswer.of(row))
+
+
+@api.delete("/brands/<uuid:brand_id>", summary="Delete a brand; it can be restored")
+def remove_brand(path: BrandPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        brands.remove(connection, workspace, path.brand_id)
+    return Response(status=204)
+
+
+@api.post("/brands/<uuid:brand_id>/restoration", responses={200: BrandAnswer}, summary="Bring a brand back")
+def restore_brand(path: BrandPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = brands.restore(connection, workspace, path.brand_id)
+    return answer(BrandAnswer.of(row))
+
+
 def _summary(row: ListedBrand) -> BrandSummary:
     take = TakeDocument.model_validate(row.document or {}).to_take()
     evaluation = evaluate(take)
     swatches = tuple(
-        SwatchOnScale(hex=swatch.hex, position=figures.position)
-        for swatch, figures in zip(take.swatches, evaluation.swatches, strict=True)
+        SwatchOnScale(hex=cell.hex, position=cell.position)
+        for cell in evaluation.measure
+        if not cell.roles or set(cell.roles) - _BESIDE
     )
     brand = BrandAnswer(id=row.id, name=row.name, first_take=row.first_take)
-    return BrandSummary(brand=brand, swatches=swatches, failing=evaluation.failing, sources=row.sources)
+    measure = tuple(ShareOfMeasure(hex=cell.hex, share=cell.share) for cell in evaluation.measure)
+    return BrandSummary(
+        brand=brand,
+        swatches=swatches,
+        measure=measure,
+        failing=evaluation.failing,
+        level=take.level,
+        logo=row.logo,
+        takes=row.takes,
+        sources=row.sources,
+        changed_at=row.changed_at,
+    )

@@ -295,10 +295,7 @@ class MappingBody(Model):
 
 
 class MappingAnswer(Model):
-    """choices: what may take the place of a colour: roles, swatches, and every step."""
-
     colors: tuple[OldColor, ...]
-    choices: tuple[TakeColor, ...]
 
 
 class MappedColor(Model):

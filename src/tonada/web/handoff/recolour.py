@@ -3,6 +3,7 @@ take: the source is a destination, and its old colours are the slots."""
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Literal
 from uuid import UUID
 
@@ -12,10 +13,10 @@ from pydantic import BaseModel, RootModel
 from tonada.core.errors import InputError
 from tonada.core.formats.detect import decode_text
 from tonada.core.handoff.old_colors import OldColor, propose_mapping
-from tonada.core.handoff.restyle import PairBeside, Restyled, WriteAs, restyle
+from tonada.core.handoff.restyle import WriteAs, difference_of, recolored
 from tonada.core.handoff.rule_changes import RuleChanges, rule_changes
 from tonada.core.handoff.sample_page import sample_page
-from tonada.core.handoff.slots import TakeColor, color_choices, is_there
+from tonada.core.handoff.slots import TakeColor, chosen_slots, color_choices
 from tonada.core.handoff.written import Undecided, undecided_in
 from tonada.core.limits import MAX_COMPARED_CHARACTERS
 from tonada.core.source.stylesheets import StyleFile
@@ -88,7 +89,6 @@ class RecolouredAnswer(Model):
 
     diff: str
     replaced: int
-    pairs: tuple[PairBeside, ...]
     undecided: tuple[Undecided, ...]
 
 
@@ -112,7 +112,7 @@ def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
     return answer_value(
         {
             "colors": propose_mapping(take, files),
-            "chosen": _chosen(take, path.source_id),
+            "chosen": chosen_slots(take, str(path.source_id)),
             "choices": color_choices(take),
         }
     )
@@ -126,9 +126,10 @@ def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
 @limiter.limit(SHEETS_PER_MINUTE)
 def show_changes(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
-    made = _recoloured(take, _files_of(path.source_id), path.source_id, body.write)
+    files = _files_of(path.source_id)
+    made, replaced = _recolored(take, files, path.source_id, body.write)
     return answer_value(
-        {"diff": made.diff, "replaced": made.replaced, "pairs": made.pairs, "undecided": made.undecided}
+        {"diff": difference_of(files, made), "replaced": replaced, "undecided": undecided_in(files)}
     )
 
 
@@ -155,6 +156,7 @@ def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
     responses={200: UndecidedAnswer},
     summary="What of a kept stylesheet has to do with colour and isn't understood",
 )
+@limiter.limit(SHEETS_PER_MINUTE)
 def list_undecided(path: SourcePath) -> Response:
     return answer_value({"places": undecided_in(_files_of(path.source_id))})
 
@@ -168,7 +170,7 @@ def download(path: RecolouredPath, query: WriteQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         version = handed_version(connection, workspace, path.take_id, path.number)
         files = _read(connection, workspace, path.source_id)
-    made = _recoloured(version.take, files, path.source_id, query.write).files
+    made, _ = _recolored(version.take, files, path.source_id, query.write)
     if len(made) == 1:
         return attached(made[0].text.encode(), made[0].name, "text/css")
     archive = zipped({one.name: one.text.encode() for one in made})
@@ -184,7 +186,7 @@ def show_sample(path: SamplePath, query: SampleQuery) -> Response:
         kept = takes.find(connection, workspace, path.take_id)
         files = _read(connection, workspace, path.source_id)
     take = TakeDocument.model_validate(kept.document).to_take()
-    shown = files if query.side == "before" else _recoloured(take, files, path.source_id, "values").files
+    shown = files if query.side == "before" else _recolored(take, files, path.source_id, "values")[0]
     return Response(
         sample_page(shown), mimetype="text/html", headers={"Content-Security-Policy": SAMPLE_POLICY}
     )
@@ -202,19 +204,21 @@ def _read(connection: Connection, workspace: UUID, source: UUID) -> list[StyleFi
     found = sources.contents(connection, workspace, source)
     if not found:
         raise NotFound("The files of this source aren't there.")
-    return [StyleFile(name, decode_text(content)) for name, content in found]
+    names = _unlike([name for name, _ in found])
+    return [StyleFile(name, decode_text(content)) for name, (_, content) in zip(names, found, strict=True)]
 
 
-def _chosen(take: Take, source: UUID) -> dict[str, str]:
-    return {
-        one.slot: one.key for one in take.slots if one.destination == str(source) and is_there(take, one.key)
-    }
+def _unlike(names: list[str]) -> list[str]:
+    """Return names that tell files apart: two may have come from different folders."""
+    return [name if names.index(name) == row else f"{row + 1}-{name}" for row, name in enumerate(names)]
 
 
 def _mapping(take: Take, files: list[StyleFile], source: UUID) -> dict[str, str]:
-    chosen = _chosen(take, source)
+    chosen = chosen_slots(take, str(source))
     return {old: chosen.get(one.hex, one.key) for one in propose_mapping(take, files) for old in one.members}
 
 
-def _recoloured(take: Take, files: list[StyleFile], source: UUID, write: WriteAs) -> Restyled:
-    return restyle(take, files, _mapping(take, files, source), write)
+def _recolored(
+    take: Take, files: list[StyleFile], source: UUID, write: WriteAs
+) -> tuple[Sequence[StyleFile], int]:
+    return recolored(take, files, _mapping(take, files, source), write)

@@ -10,7 +10,7 @@ from pydantic import BaseModel
 from tonada.core.errors import InputError
 from tonada.core.handoff.old_colors import propose_mapping
 from tonada.core.handoff.restyle import restyle
-from tonada.core.handoff.slots import SHIPPED, Destination, color_choices, fill_slots
+from tonada.core.handoff.slots import SHIPPED, Destination, chosen_slots, color_choices, fill_slots
 from tonada.core.limits import MAX_STYLESHEET_BYTES
 from tonada.core.source.stylesheets import StyleFile
 from tonada.handoff.client_sheet import ExportHeader
@@ -102,9 +102,9 @@ def restore_destination(path: DestinationPath) -> Response:
     "/slots", responses={200: FillAnswer}, summary="The slots of a destination, filled from a take"
 )
 def fill(body: FillBody) -> Response:
-    chosen = {one.slot: one.key for one in body.document.slots if one.destination == body.destination}
     destination = Destination(body.destination, "", tuple(one.to_slot() for one in body.slots))
     take = body.document.to_take()
+    chosen = chosen_slots(take, body.destination)
     filled = tuple(FilledAnswer.of(one) for one in fill_slots(take, destination, chosen))
     return answer(FillAnswer(slots=filled, choices=color_choices(take)))
 
@@ -119,7 +119,7 @@ def download(path: SlotFilePath, query: PaperQuery) -> Response:
         version = handed_version(connection, workspace, path.take_id, path.number)
         destination = _destination(connection, workspace, path.destination)
     take = version.take
-    chosen = {one.slot: one.key for one in take.slots if one.destination == path.destination}
+    chosen = chosen_slots(take, path.destination)
     head = ExportHeader(version.brand, version.name, "", None, version.dated.capitalize())
     made = slot_file(destination, fill_slots(take, destination, chosen), head, path.kind, query.paper)
     return attached(made, slot_file_name(destination, head, path.kind), SLOT_TYPES[path.kind])
@@ -139,8 +139,7 @@ def _destination(connection: Connection, workspace: UUID, wanted: str) -> Destin
 
 @computed.post("/mapping", responses={200: MappingAnswer}, summary="Old colours with what takes their place")
 def propose(body: MappingBody) -> Response:
-    take = body.document.to_take()
-    return answer_value({"colors": propose_mapping(take, _files(body)), "choices": color_choices(take)})
+    return answer_value({"colors": propose_mapping(body.document.to_take(), _files(body))})
 
 
 @computed.post("/restyle", responses={200: RestyleAnswer}, summary="Stylesheets in the colours of a take")

@@ -85,9 +85,13 @@ class OverBody(Model):
 
 
 class PictureBody(OverBody):
-    """region: where the text stands; null for the whole picture."""
+    """region: where the text stands; null for the whole picture.
+
+    as_proved: the picture is seen as the take's pages show it, in two colours where it has a duotone.
+    """
 
     region: RegionModel | None = None
+    as_proved: bool = False
 
 
 class GradientBody(OverBody):

@@ -7,6 +7,7 @@ from flask import Response
 from tonada.core.pairs.backdrop import WHOLE, over_gradient, over_picture
 from tonada.core.pairs.confusions import TOLD_APART, confusions
 from tonada.core.pairs.grid import grid_csv, grid_of
+from tonada.core.proof.duotone import duotone, duotone_ends
 from tonada.core.sight.vision import sight_matrix
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.pairs.sight_models import (
@@ -57,7 +58,11 @@ def read_backdrop(path: SourcePath, body: PictureBody) -> Response:
     take, picture = body.document.to_take(), picture_of(path.source_id)
     needed = body.asked().ratio
     region = body.region.to_region() if body.region else WHOLE
-    found = over_picture(take.color_of(body.text), picture.on_white(), body.laid(take), needed, region)
+    seen = picture.on_white()
+    ends = duotone_ends(take) if body.as_proved else None
+    if ends:
+        seen = duotone(seen, *ends)
+    found = over_picture(take.color_of(body.text), seen, body.laid(take), needed, region)
     return answer(BackdropAnswer.of(found, needed))
 
 

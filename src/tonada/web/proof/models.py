@@ -4,17 +4,22 @@ from __future__ import annotations
 
 from tonada.core import limits
 from tonada.core.color.contrast import ratio_between
-from tonada.core.color.spaces import Hex
+from tonada.core.color.spaces import Hex, hexes_to_srgb8
 from tonada.core.proof.chart_series import NEEDED, series_of
-from tonada.core.proof.choices import needed_for
+from tonada.core.proof.choices import needed_for, strictest_size
+from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, grounds_of
 from tonada.core.proof.pages import PAGES, Page, section_grounds
+from tonada.core.proof.paints import Paint, paints_of
+from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, RATIOS
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
+from tonada.core.proof.voices import USUAL_VOICE, VOICES, Section
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
-from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, TextStyle
+from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_SIZES, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.proof import TextSizeModel
+from tonada.web.takes.models import EvaluateBody
 
 
 class SeriesColor(Model):
@@ -67,10 +72,16 @@ class GroundAnswer(Model):
 
 
 class TextStyleAnswer(Model):
-    """A text of the pages: its size in CSS pixels, its weight, the ratio it needs, and by which criterion."""
+    """A text of the pages: its size in CSS pixels by width, its weight, what it needs and by which criterion.
+
+    needed: in the width that asks most; deciding: the size that a text has there.
+    """
 
     style: TextStyle
     size: float
+    tablet: float
+    phone: float
+    deciding: float
     weight: int
     needed: float
     criterion: str
@@ -89,36 +100,90 @@ class LayerAnswer(Model):
     alpha: float
 
 
+class DuotoneAnswer(Model):
+    """What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
+    table of a transfer function in SVG."""
+
+    red: str
+    green: str
+    blue: str
+
+    @classmethod
+    def of(cls, dark: Hex, light: Hex) -> DuotoneAnswer:
+        ends = (hexes_to_srgb8((dark, light)) / 255).T.tolist()
+        red, green, blue = (f"{one:.6f} {other:.6f}" for one, other in ends)
+        return cls(red=red, green=green, blue=blue)
+
+
+class ProofBody(EvaluateBody):
+    """voice: the one guessed for the brand, for a take that has none of its own."""
+
+    voice: VoiceId | None = None
+
+
 class ProofAnswer(Model):
-    """What the sample pages are drawn with. layer: over the picture, where one was chosen."""
+    """What the sample pages are drawn with. layer: over the picture, where one was chosen.
+
+    voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
+    """
 
     grounds: tuple[GroundAnswer, ...]
     sections: tuple[StandsOn, ...]
     styles: tuple[TextStyleAnswer, ...]
     layer: LayerAnswer | None
+    voice: VoiceId
+    paints: tuple[Paint, ...]
+    duotone: DuotoneAnswer | None
 
     @classmethod
-    def of(cls, take: Take) -> ProofAnswer:
+    def of(cls, take: Take, guessed: VoiceId | None = None) -> ProofAnswer:
+        voice = take.proof.voice or guessed or USUAL_VOICE
+        ends = duotone_ends(take)
         grounds = grounds_of(take)
         overlay = take.overlay(take.proof.overlay) if take.proof.overlay else None
         return cls(
             grounds=tuple(GroundAnswer.of(one, take) for one in grounds),
             sections=tuple(
                 StandsOn(page=page, section=section, ground=ground)
-                for page, section, ground in section_grounds(take, [one.id for one in grounds])
+                for page, section, ground in section_grounds(take, [one.id for one in grounds], voice)
             ),
             styles=tuple(_style(take, style) for style in TEXT_STYLES),
             layer=LayerAnswer(hex=take.value_at(overlay.swatch, overlay.step), alpha=overlay.alpha)
             if overlay
             else None,
+            voice=voice,
+            paints=paints_of(take),
+            duotone=DuotoneAnswer.of(*ends) if ends else None,
         )
 
 
 def _style(take: Take, style: TextStyle) -> TextStyleAnswer:
     size, asked = take.proof.size_of(style), needed_for(take, style)
     return TextStyleAnswer(
-        style=style, size=size.size, weight=size.weight, needed=asked.ratio, criterion=asked.criterion
+        style=style,
+        size=size.size,
+        tablet=take.proof.size_of(style, "tablet").size,
+        phone=take.proof.size_of(style, "phone").size,
+        deciding=strictest_size(take, (style,)).size,
+        weight=size.weight,
+        needed=asked.ratio,
+        criterion=asked.criterion,
     )
+
+
+class VoiceAnswer(Model):
+    """A voice with the sections of its home page."""
+
+    id: VoiceId
+    name: str
+    home: tuple[Section, ...]
+
+
+class ScaleAnswer(Model):
+    """A ratio between sizes of type, and what the interval is called in music."""
+
+    name: str
+    ratio: float
 
 
 class ProofVocabulary(Model):
@@ -128,6 +193,11 @@ class ProofVocabulary(Model):
     typefaces: tuple[Typeface, ...]
     pairings: tuple[Pairing, ...]
     usual_sizes: tuple[TextSizeModel, ...]
+    voices: tuple[VoiceAnswer, ...]
+    scales: tuple[ScaleAnswer, ...]
+    least_size: float = LEAST_SIZE
+    largest_size: float = LARGEST_SIZE
+    most_words: int = limits.MAX_PAGE_WORDS
     ground_roles: tuple[str, ...] = tuple(sorted(GROUND_ROLES))
     call_roles: tuple[str, ...] = tuple(sorted(CALL_ROLES))
     most_grounds: int = limits.MAX_GROUNDS
@@ -142,4 +212,6 @@ class ProofVocabulary(Model):
                 TextSizeModel(style=style, size=one.size, weight=one.weight)
                 for style, one in USUAL_SIZES.items()
             ),
+            voices=tuple(VoiceAnswer(id=one.id, name=one.name, home=one.home) for one in VOICES),
+            scales=tuple(ScaleAnswer(name=name, ratio=ratio) for name, ratio in RATIOS),
         )

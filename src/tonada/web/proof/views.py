@@ -5,9 +5,8 @@ from __future__ import annotations
 from flask import Response
 
 from tonada.web.answers import answer, blueprint
-from tonada.web.proof.models import ProofAnswer, ProofVocabulary
+from tonada.web.proof.models import ProofAnswer, ProofBody, ProofVocabulary
 from tonada.web.security import csrf, limiter
-from tonada.web.takes.models import EvaluateBody
 
 api = blueprint("proof")
 # Nothing is changed, so nothing can be forged; and the pages follow every drag.
@@ -21,5 +20,5 @@ def read_pages() -> Response:
 
 @api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every element uses on them")
 @limiter.exempt
-def draw(body: EvaluateBody) -> Response:
-    return answer(ProofAnswer.of(body.document.to_take()))
+def draw(body: ProofBody) -> Response:
+    return answer(ProofAnswer.of(body.document.to_take(), body.voice))

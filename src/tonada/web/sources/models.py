@@ -14,6 +14,7 @@ from tonada.core.color.naming import color_name
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
 from tonada.core.source.stylesheets.groups import LARGEST_DIFFERENCE
+from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Role
 from tonada.document.parts import HexText, Line, Model, Name
 from tonada.document.readings import (
@@ -26,6 +27,7 @@ from tonada.document.readings import (
     read_kept,
 )
 from tonada.store.sources import SourceKind, SourceRow, SourceState
+from tonada.store.takes import RemovedTake
 from tonada.web.takes.models import BrandAnswer, TakeSummary
 
 Fraction = Annotated[float, Field(ge=0, le=1)]
@@ -143,8 +145,15 @@ class SourceAnswer(Model):
 
 
 class BrandDetail(Model):
+    """voice: the trade that the name or a mood points to; takes without one of their own have it.
+
+    removed_takes: those that can be brought back, the last one first.
+    """
+
     brand: BrandAnswer
+    voice: VoiceId
     takes: tuple[TakeSummary, ...]
+    removed_takes: tuple[RemovedTake, ...]
     sources: tuple[SourceAnswer, ...]
 
 

@@ -20,7 +20,7 @@ from tonada.core.roles.proposal import ProposedRole
 from tonada.core.take.take import Role
 from tonada.document.parts import Described, HexText, Line, Model, Name, PairId, Share
 from tonada.document.take import TakeDocument
-from tonada.store.brands import BrandRow
+from tonada.store.brands import BrandRow, Shelf
 from tonada.store.takes import TakeRow
 from tonada.store.versions import ListedVersion, VersionRow
 
@@ -46,19 +46,39 @@ class SwatchOnScale(Model):
     position: float
 
 
+class ShareOfMeasure(Model):
+    """A colour of a palette with its share of the whole, 0 to 1."""
+
+    hex: str
+    share: float
+
+
 class BrandSummary(Model):
-    """A brand in the list, with the swatches of its first take on the contrast scale."""
+    """A brand in the list, with its first take: its main colours on the contrast scale, all in their
+    shares, how many pairs fall short of its level. logo: a source that stands for it.
+    """
 
     brand: BrandAnswer
     swatches: tuple[SwatchOnScale, ...]
+    measure: tuple[ShareOfMeasure, ...]
     failing: int
+    level: Level
+    logo: UUID | None
+    takes: int
     sources: int
+    changed_at: datetime
 
 
 class BrandsQuery(Model):
-    """after: the brand that the page before ended with."""
+    """after: the brand that the page before ended with. find: part of a name, in any case."""
 
     after: UUID | None = None
+    shelf: Shelf = "open"
+    find: Annotated[str, StringConstraints(max_length=80, strip_whitespace=True)] | None = None
+
+
+class ArchiveBody(Model):
+    archived: bool
 
 
 class BrandsAnswer(Model):

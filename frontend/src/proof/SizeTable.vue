@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type {
+  PageWidth,
+  ProofFigures,
+  ProofSettings,
+  ProofVocabulary,
+  TextStyle,
+} from '@/api/types'
+import RadioBar from '@/ui/RadioBar.vue'
+import { setNarrowSize, setSize } from './settings'
+import { formatNeeded } from '@/ui/format'
+import { useTakeStore } from '@/take/take'
+
+/** The sizes of every text, on a wide window, a tablet and a phone; narrow ones follow unless they are set. */
+const props = defineProps<{
+  proof: ProofFigures
+  vocabulary: ProofVocabulary
+  settings: ProofSettings
+}>()
+const take = useTakeStore()
+const WIDTHS = [
+  { value: 'wide', label: 'Wide' },
+  { value: 'tablet', label: 'Tablet' },
+  { value: 'phone', label: 'Phone' },
+] as const
+const width = ref<PageWidth>('wide')
+const NAMES: Readonly<Record<TextStyle, string>> = {
+  h1: 'Heading 1',
+  h2: 'Heading 2',
+  h3: 'Heading 3',
+  text: 'Text',
+  small: 'Small text',
+  label: 'Button',
+}
+const rows = computed(() =>
+  props.proof.styles.map((one) => ({
+    ...one,
+    name: NAMES[one.style],
+    shown: width.value === 'wide' ? one.size : one[width.value],
+    isSet: props.settings.narrow_sizes.some(
+      (given) => given.width === width.value && given.style === one.style,
+    ),
+  })),
+)
+/** What was typed and can't be: it is said, and nothing is changed. */
+const problem = ref('')
+/** It stays in its field until it is put right: a new drawing would set the old value there. */
+const refused = ref<{ field: string; typed: string }>()
+watch(width, () => {
+  refused.value = undefined
+  problem.value = ''
+})
+const shownIn = (field: string, value: number) =>
+  refused.value?.field === field ? refused.value.typed : value
+function read(event: Event, field: string, name: string): number | undefined {
+  if (!(event.target instanceof HTMLInputElement)) return undefined
+  const { min, max, valueAsNumber: value } = event.target
+  const isAllowed = value >= Number(min) && value <= Number(max)
+  refused.value = isAllowed ? undefined : { field, typed: event.target.value }
+  problem.value = isAllowed ? '' : `${name} can be ${min} to ${max}; nothing was changed.`
+  return isAllowed ? Math.round(value) : undefined
+}
+function size(row: (typeof rows.value)[number], event: Event) {
+  const value = read(event, `${row.style} size`, `The size of ${row.name}`)
+  if (value === undefined || !take.document) return
+  take.change(
+    width.value === 'wide'
+      ? setSize(take.document, row.style, value, row.weight)
+      : setNarrowSize(take.document, width.value, row.style, value),
+  )
+}
+function weight(row: (typeof rows.value)[number], event: Event) {
+  const value = read(event, `${row.style} weight`, `The weight of ${row.name}`)
+  if (value !== undefined && take.document)
+    take.change(setSize(take.document, row.style, row.size, value))
+}
+function follow(style: TextStyle) {
+  if (take.document && width.value !== 'wide')
+    take.change(setNarrowSize(take.document, width.value, style, null))
+}
+</script>
+
+<template>
+  <RadioBar v-model="width" class="mt-3 w-fit" label="Sizes for" :options="WIDTHS" small />
+  <table class="mt-1.5 w-full">
+    <thead class="text-left text-small text-quiet">
+      <tr>
+        <th scope="col" class="font-normal">Set in</th>
+        <th scope="col" class="font-normal">px</th>
+        <th scope="col" class="font-normal">{{ width === 'wide' ? 'Weight' : '' }}</th>
+        <th scope="col" class="text-right font-normal">Needs</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="one in rows" :key="`${width} ${one.style}`" class="border-t border-hair">
+        <th scope="row" class="py-0.5 text-left font-normal">{{ one.name }}</th>
+        <td>
+          <input
+            class="field value w-15"
+            type="number"
+            :min="vocabulary.least_size"
+            :max="vocabulary.largest_size"
+            :value="shownIn(`${one.style} size`, one.shown)"
+            :aria-invalid="refused?.field === `${one.style} size`"
+            :aria-label="`Size of ${one.name} in pixels`"
+            @change="size(one, $event)"
+          />
+        </td>
+        <td>
+          <input
+            v-if="width === 'wide'"
+            class="field value w-17"
+            type="number"
+            min="1"
+            max="1000"
+            step="50"
+            :value="shownIn(`${one.style} weight`, one.weight)"
+            :aria-invalid="refused?.field === `${one.style} weight`"
+            :aria-label="`Weight of ${one.name}`"
+            @change="weight(one, $event)"
+          />
+          <button
+            v-else-if="one.isSet"
+            type="button"
+            class="underline underline-offset-2"
+            :aria-label="`Let ${one.name} follow the wide size`"
+            @click="follow(one.style)"
+          >
+            Follow
+          </button>
+        </td>
+        <td class="value text-right">{{ formatNeeded(one.needed) }}</td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="problem" role="alert" class="mt-1 font-semibold">{{ problem }}</p>
+  <p class="mt-1 text-small text-quiet">What is needed holds for the width that asks most.</p>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useProofContext } from '@/proof/context'
+import PartButton from '@/proof/PartButton.vue'
+import PartOf from '@/proof/PartOf.vue'
+
+/** The words of an opening; headline, kicker and button may be the designer’s own. */
+defineProps<{ overPicture?: boolean }>()
+const context = useProofContext()
+const opening = computed(() => context.value.copy.home.opening)
+const own = computed(() => context.value.settings)
+</script>
+
+<template>
+  <div class="stack opening-text">
+    <!-- Over a picture nothing can be quiet. -->
+    <PartOf
+      name="Opening’s kicker"
+      :element="overPicture ? 'text' : 'quiet text'"
+      look="small"
+      class="kicker"
+      >{{ own.kicker || opening.kicker }}</PartOf
+    >
+    <PartOf name="Opening’s heading" element="heading" as="h1" look="h1">{{
+      own.headline || opening.headline
+    }}</PartOf>
+    <PartOf name="Opening’s paragraph" element="text" look="text" class="measure">{{
+      opening.text
+    }}</PartOf>
+    <div class="row actions">
+      <PartButton name="Opening’s button">{{ own.button || opening.button }}</PartButton>
+      <PartOf
+        v-if="opening.second"
+        name="Opening’s second button"
+        element="text"
+        as="a"
+        look="label"
+        class="button outlined"
+        href="#"
+        >{{ opening.second }}</PartOf
+      >
+    </div>
+    <p v-if="opening.note && !overPicture">
+      <PartOf name="Opening’s mark" element="success" as="span" class="mark">●</PartOf>
+      <PartOf name="Opening’s note" element="text" as="span" look="small">{{
+        opening.note
+      }}</PartOf>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,198 @@
+"""The voices of the sample pages in a real browser: whole, within the plan, in the user's own words."""
+
+from __future__ import annotations
+
+import re
+from io import BytesIO
+from typing import Any
+
+import numpy as np
+import pytest
+from PIL import Image
+from playwright.sync_api import Frame, Page, expect
+
+from tests.browser.conftest import AXE, open_demo
+from tests.browser.saving import saved
+from tonada.core.color.spaces import hexes_to_srgb8
+from tonada.core.proof.duotone import duotone
+from tonada.core.proof.pages import PAGES
+from tonada.core.proof.voices import VOICES
+from tonada.core.take.proof_settings import VoiceId
+
+ASK = """async ([method, path, body]) => {
+  const { csrf_token } = await (await fetch('/api/session')).json()
+  const headers = { 'Content-Type': 'application/json', 'X-CSRF-Token': csrf_token }
+  return await (await fetch(path, { method, headers, body: body && JSON.stringify(body) })).json()
+}"""
+# Of the home page of a fresh proposal: how far what is painted may lie from the plan.
+POINTS = 5
+
+
+def ask(page: Page, method: str, path: str, body: object = None) -> Any:
+    return page.evaluate(ASK, [method, path, body])
+
+
+def fresh_brand(page: Page) -> tuple[str, str]:
+    """Make a brand from the three colours of a mill, as a user who takes every suggestion."""
+    page.goto("/")
+    brand = ask(page, "POST", "/api/brands", {"name": "Overlook"})["id"]
+    take = ask(page, "GET", f"/api/brands/{brand}")["takes"][0]["id"]
+    colors = [
+        {"hex": value, "share": share}
+        for value, share in (("#8a3f24", 0.5), ("#2f6072", 0.3), ("#dfa847", 0.1))
+    ]
+    proposal = ask(page, "POST", "/api/proposals", {"colors": colors})
+    save(page, take, lambda document: document | proposal["document"])
+    return brand, take
+
+
+def save(page: Page, take: str, change: Any) -> None:
+    before = ask(page, "GET", f"/api/takes/{take}")
+    body = {"document": change(before["document"]), "revision": before["revision"]}
+    assert "document" in ask(page, "PUT", f"/api/takes/{take}", body)
+
+
+def spoken_by(page: Page, brand: str, take: str, voice: VoiceId, name: str = "home") -> Frame:
+    def with_voice(document: dict[str, Any]) -> dict[str, Any]:
+        return document | {"proof": document["proof"] | {"voice": voice}}
+
+    save(page, take, with_voice)
+    page.goto(f"/brands/{brand}/takes/{take}/proof/{name}")
+    return frame_of(page)
+
+
+def frame_of(page: Page) -> Frame:
+    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* parts"))
+    frame = page.locator("[data-testid=stage] iframe").element_handle().content_frame()
+    assert frame
+    frame.locator("[data-part]").first.wait_for()
+    return frame
+
+
+def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> None:
+    brand, take = fresh_brand(page)
+    for voice in VOICES:
+        frame = spoken_by(page, brand, take, voice.id)
+        sections = frame.locator("[data-section]").evaluate_all("all => all.map(one => one.dataset.section)")
+        assert sections == [part.id for part in voice.home]
+        expect(page.get_by_test_id("short-parts")).to_contain_text("all read")
+        names = frame.locator("[data-part]").evaluate_all("all => all.map(one => one.dataset.part)")
+        assert len(set(names)) == len(names), (voice.id, sorted(names))
+        painted = page.get_by_test_id("painted").locator("tr")
+        expect(painted.nth(2)).to_contain_text("Call to action")
+        for row in painted.all()[:3]:
+            found, planned = (int(one) for one in re.findall(r"(\d+)\s*%", row.inner_text()))
+            assert abs(found - planned) <= POINTS, (voice.id, row.inner_text())
+        frame.evaluate(AXE)
+        violations = frame.evaluate("() => axe.run(document, { iframes: false })")["violations"]
+        assert [f"{one['id']}: {one['nodes'][0]['html'][:120]}" for one in violations] == [], voice.id
+
+
+@pytest.mark.parametrize("width", ["Tablet", "Phone"])
+def test_no_page_is_wider_than_its_window(page: Page, width: str) -> None:
+    brand, take = fresh_brand(page)
+    long = "Donaudampfschifffahrtsgesellschaftskapitänswitwenrente"
+    save(page, take, lambda document: document | {"proof": document["proof"] | {"headline": long}})
+    for voice, name in [*((one.id, "home") for one in VOICES), *(("hall", one.id) for one in PAGES)]:
+        frame = spoken_by(page, brand, take, voice, name)
+        page.get_by_role("radio", name=width).click()
+        window = {"Tablet": 820, "Phone": 390}[width]
+        frame.wait_for_function("wide => innerWidth === wide", arg=window)
+        assert frame.evaluate("document.documentElement.scrollWidth") <= window, (voice, name)
+
+
+def test_a_trade_is_chosen_and_its_words_are_the_designers_own(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Proof").click()
+    frame = frame_of(page)
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_role("button", name="Trade: An observatory, as guessed").click()
+    page.get_by_role("option", name="A concert hall").click()
+    expect(frame.locator("[data-section=programme]")).to_be_visible()
+    page.get_by_label("Headline").fill("Nine hundred seats, one sky")
+    page.get_by_label("Line above it").fill("Überall ・ 星")
+    page.get_by_label("Button").fill("Come up")
+    page.keyboard.press("Tab")
+    expect(frame.get_by_role("heading", name="Nine hundred seats, one sky")).to_be_visible()
+    expect(frame.locator("[data-part='Opening’s kicker']")).to_have_text("Überall ・ 星")
+    expect(frame.locator("[data-part='Opening’s button, label']")).to_have_text("Come up")
+    saved(page, 2)
+    page.reload()
+    frame = frame_of(page)
+    expect(frame.get_by_role("heading", name="Nine hundred seats, one sky")).to_be_visible()
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_label("Headline").fill("")
+    page.keyboard.press("Tab")
+    expect(frame.get_by_role("heading", name="Sit close")).to_be_visible()
+
+
+def test_a_shape_of_a_picture_is_a_role_that_can_be_chosen(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Roles").click()
+    shown = page.frame_locator("[data-testid=page] iframe")
+    shown.locator("[data-part='Opening’s picture'] [data-paint=accent]").first.click()
+    expect(page.get_by_role("tab", name="Role", exact=True)).to_have_attribute("aria-selected", "true")
+    expect(page.get_by_role("heading", name="Accent", exact=True)).to_be_visible()
+
+
+def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page: Page) -> None:
+    """The browser's filter and the core, which measures texts over it, mix the same colours."""
+    brand, take = fresh_brand(page)
+    written = BytesIO()
+    grey = np.full((400, 400, 3), (90, 160, 30), dtype=np.uint8)
+    Image.fromarray(grey).save(written, "PNG")
+    page.goto(f"/brands/{brand}/takes/{take}/source")
+    file = {"name": "meadow.png", "mimeType": "image/png", "buffer": written.getvalue()}
+    page.locator("input[type=file]").first.set_input_files([file])
+    expect(page.get_by_role("button", name="meadow.png").first).to_be_visible()
+    page.get_by_role("link", name="Proof").click()
+    frame = frame_of(page)
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_role("button", name=re.compile("^Picture:")).click()
+    page.get_by_role("option", name="meadow.png").click()
+    expect(frame.locator("[data-picture]")).to_have_count(1)
+    page.get_by_role("radio", name="Beside them").click()
+    picture = frame.locator("[data-part='Opening’s picture'] img")
+    expect(picture).to_be_visible()
+    page.get_by_role("button", name="Light parts: As it is").click()
+    page.get_by_role("option", name="Accent", exact=True).click()
+    expect(page.get_by_role("button", name="Dark parts: Deep")).to_be_visible()
+    frame.wait_for_function("() => document.querySelector('.drawn > img')?.style.filter")
+    seen = np.asarray(Image.open(BytesIO(picture.screenshot())).convert("RGB"))
+    # A page keeps what it was proposed: Deep and the accent as they are said beside it.
+    roles = {one["role"]: one for one in ask(page, "GET", f"/api/takes/{take}")["document"]["roles"]}
+    assert {"deep", "accent"} <= set(roles)
+    document = ask(page, "GET", f"/api/takes/{take}")["document"]
+    grounds = {
+        one["id"]: one["hex"] for one in ask(page, "POST", "/api/proof", {"document": document})["grounds"]
+    }
+    expected = duotone(grey[:1, :1], grounds["deep"], grounds["accent"])[0, 0].astype(int)
+    middle = seen[seen.shape[0] // 2, seen.shape[1] // 2].astype(int)
+    assert np.abs(middle - expected).max() <= 2, (middle, expected, hexes_to_srgb8(tuple(grounds.values())))
+
+
+def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Proof").click()
+    frame = frame_of(page)
+    page.get_by_role("tab", name="Type").click()
+    specimens = page.get_by_role("radiogroup", name="Faces that go together")
+    specimens.get_by_role("radio", name="Fraunces / Work Sans").click()
+    family = "() => getComputedStyle(document.querySelector('h1')).fontFamily"
+    frame.wait_for_function(f"() => ({family})().includes('Fraunces')")
+    size = page.get_by_label("Size of Heading 1 in pixels")
+    size.fill("500")
+    page.keyboard.press("Tab")
+    expect(page.get_by_role("alert")).to_contain_text("The size of Heading 1 can be 8 to 200")
+    expect(size).to_have_value("500")
+    assert frame.evaluate("() => getComputedStyle(document.querySelector('h1')).fontSize") == "48px"
+    page.get_by_role("button", name="Ratio of the scale: By a ratio …").click()
+    page.get_by_role("option", name="By 1.5 fifth").click()
+    frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '81px'")
+    page.get_by_role("radiogroup", name="Sizes for").get_by_role("radio", name="Phone").click()
+    page.get_by_label("Size of Heading 1 in pixels").fill("30")
+    page.keyboard.press("Tab")
+    page.get_by_role("radiogroup", name="Width").get_by_role("radio", name="Phone").click()
+    frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '30px'")
+    page.get_by_role("button", name="Let Heading 1 follow the wide size").click()
+    frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '55px'")
