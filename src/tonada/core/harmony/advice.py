@@ -18,6 +18,7 @@ from tonada.core.color.spaces import (
 )
 from tonada.core.color.vibration import vibrates
 from tonada.core.harmony.chord import is_for_reading
+from tonada.core.harmony.hue_families import hue_families
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab
 from tonada.core.take.take import Role, Swatch, Take
@@ -25,8 +26,6 @@ from tonada.core.take.take import Role, Swatch, Take
 AdviceKind: TypeAlias = Literal["many hues", "close", "confused", "vibrates", "quiet accent"]
 
 MOST_HUES: Final = 3
-# Hues this close, in degrees, are one hue.
-SAME_HUE: Final = 25.0
 # Neighbours closer than this (deltaEOK) aren't told apart across a page.
 HUES_APART: Final = 0.07
 ACCENT_CHROMA: Final = 0.08
@@ -80,14 +79,7 @@ def _hued_swatches(take: Take) -> list[_HuedSwatch]:
 
 
 def _many_hues(hued: list[_HuedSwatch]) -> list[Advice]:
-    families: list[list[_HuedSwatch]] = []
-    for one_hued in sorted(hued, key=lambda one: one.hue):
-        if families and float(hue_distance(families[-1][-1].hue, one_hued.hue)) < SAME_HUE:
-            families[-1].append(one_hued)
-        else:
-            families.append([one_hued])
-    if len(families) > 1 and float(hue_distance(families[0][0].hue, families[-1][-1].hue)) < SAME_HUE:
-        families[0] = families.pop() + families[0]
+    families = [[hued[row] for row in rows] for rows in hue_families([one.hue for one in hued])]
     if len(families) <= MOST_HUES:
         return []
     text = (

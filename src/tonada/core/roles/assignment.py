@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.color.spaces import Floats, Hex, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
-from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO
+from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, Level
 from tonada.core.roles.signals import choose_together
 from tonada.core.take.take import SIGNALS, Assignment, Role, Scheme, Take, role_name
 
@@ -87,6 +87,18 @@ REQUIREMENTS: Final[Mapping[Scheme, Mapping[Role, RoleRequirement]]] = {
 _SIGNAL_REQUIREMENT: Final = RoleRequirement(("own",), _GROUNDS, LARGE_RATIO, unchanged=True)
 
 
+def requirements_of(scheme: Scheme, level: Level) -> Mapping[Role, RoleRequirement]:
+    """Return what each role asks at a level: at AAA, whatever carries or is text needs 7 to 1."""
+    asked = REQUIREMENTS[scheme]
+    return asked if level != "AAA" else {role: _enhanced(one) for role, one in asked.items()}
+
+
+def _enhanced(asked: RoleRequirement) -> RoleRequirement:
+    if asked.needed != TEXT_RATIO:
+        return asked
+    return replace(asked, needed=ENHANCED_RATIO, ratio=ENHANCED_RATIO if asked.ratio else None)
+
+
 @dataclass(frozen=True, slots=True)
 class _Candidates:
     """The colours that a role may take, with the figures that decide. Rows belong together."""
@@ -114,13 +126,14 @@ def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, n
 
     take: with the swatches, the neutral and whatever has Primary among `given` or its own roles.
     """
-    required = {role: asked for role, asked in REQUIREMENTS[scheme].items() if role not in given}
+    asks = requirements_of(scheme, take.level)
+    required = {role: asked for role, asked in asks.items() if role not in given}
     candidates = {
         role: _candidates_for(take, given, asked.families, neutral, role) for role, asked in required.items()
     }
     fixed = {role: _only(take, one) for role, one in given.items()}
     # What is given and stands on the grounds can't move: the grounds have to.
-    standing = {role: asked for role, asked in REQUIREMENTS[scheme].items() if role in given and asked.on}
+    standing = {role: asked for role, asked in asks.items() if role in given and asked.on}
     chosen = _cheapest(required, candidates, fixed, standing)
     made = {role: candidates[role] for role in chosen}
     grounds = {

@@ -16,7 +16,7 @@ from tonada.core.color.contrast import contrast_ratio, rounded_down
 from tonada.core.color.hue_rules import nearest_of_hue
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.spaces import Hex, hex_to_oklch, hexes_to_srgb8, srgb8_to_hex
-from tonada.core.roles.assignment import REQUIREMENTS
+from tonada.core.roles.assignment import requirements_of
 from tonada.core.take.parts import Origin, Role, Swatch, free_swatch_id
 from tonada.core.take.take import Take
 
@@ -48,7 +48,7 @@ def with_reading_colors(take: Take, missed: Sequence[Role]) -> tuple[Take, tuple
     """
     impossible: list[str] = []
     for role in missed:
-        asked = REQUIREMENTS["day"][role]
+        asked = requirements_of("day", take.level)[role]
         grounds = [take.hex_of(ground) for ground in asked.on]
         on = " and ".join(str(ground).capitalize() for ground in asked.on)
         hue = hex_to_oklch(take.hex_of(Role.PRIMARY))[2]

@@ -7,6 +7,7 @@ from dataclasses import replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between
+from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.color.vibration import is_neon, vibrates
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO, Usage
@@ -56,7 +57,8 @@ def page_pairs(take: Take) -> tuple[Pair, ...]:
         if isinstance(text, Role):
             key, place = (text if take.has_role(text) else None), text.value
         else:
-            key, place = _CHOICES[text](take, take.hex_of(ground)), _PLACES[text]
+            needed = requirement(usage, "AAA" if take.level == "AAA" else "AA").ratio
+            key, place = _CHOICES[text](take, take.hex_of(ground), needed), _PLACES[text]
         if key is not None:
             pairs.append(Pair(f"{place}-on-{ground}", key, ground, usage, sample))
     return tuple(pairs)
@@ -141,7 +143,7 @@ def _ends(take: Take) -> Iterator[str]:
         yield step_key(owner, len(take.ramp(owner).hexes))
 
 
-_CHOICES: Final[Mapping[Chosen, Callable[[Take, Hex], str | None]]] = {
+_CHOICES: Final[Mapping[Chosen, Callable[[Take, Hex, float], str | None]]] = {
     "label": label_on,
     "heading": heading_on,
     "headline": headline_on,

@@ -9,6 +9,7 @@ from typing import Final
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name, unlike
 from tonada.core.color.spaces import Hex, hex_to_oklch
+from tonada.core.color.wcag import Level
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.beyond_ramps import with_reading_colors
 from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
@@ -59,19 +60,19 @@ class Proposal:
     impossible: tuple[str, ...]
 
 
-def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> Proposal:
+def propose_roles(
+    candidates: tuple[Candidate, ...], whole: Whole = "artwork", level: Level = "AA"
+) -> Proposal:
     """Return every role with a reason. What the candidates' choices ask for is kept.
 
-    whole: what the shares are of, for the reasons.
+    whole: what the shares are of, for the reasons. level: what the take is held to.
 
     Raises InputError without candidates, or where two ask for the same role.
     """
     choice = choose_brand(candidates, whole)
     base, place_of = _gather(candidates, choice, holds=whole != "mood")
-    take, impossible = with_all_roles(base)
-    loud = _changed_by_night(take)
-    if loud:
-        take, impossible = with_all_roles(_steadied(base, loud))
+    base = replace(base, level=level)
+    take, impossible = whole_take(base)
     asked = {one.role for one in choice.given}
     roles = tuple(
         ProposedRole(
@@ -84,6 +85,13 @@ def propose_roles(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -
         for one in take.roles
     )
     return Proposal(roles, choice.choices, take, impossible)
+
+
+def whole_take(base: Take) -> tuple[Take, tuple[str, ...]]:
+    """Return a take of brand roles with all others, as with_all_roles does; nights keep their character."""
+    take, impossible = with_all_roles(base)
+    loud = _changed_by_night(take)
+    return with_all_roles(_steadied(base, loud)) if loud else (take, impossible)
 
 
 def _changed_by_night(take: Take) -> frozenset[str]:

@@ -34,7 +34,7 @@ def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     kept = [one for one in take.roles if one.role in SIGNALS or one.role not in set(Role)]
     base = replace(take, roles=(*brand, *kept), pairs=(), other=None)
     proposed, impossible = with_all_roles(base)
-    return _with_kept(take, proposed), impossible
+    return with_kept(take, proposed), impossible
 
 
 def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
@@ -51,10 +51,10 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
     made = replace(
         day, other=SchemeRoles(roles, page_pairs(at_night), day.other.grounds if day.other else ())
     )
-    return _with_kept(day, made), found.impossible
+    return with_kept(day, made), found.impossible
 
 
-def _with_kept(before: Take, after: Take) -> Take:
+def with_kept(before: Take, after: Take) -> Take:
     """Return the take with planned shares, samples and added pairs as they were, where they still fit."""
     shares = {one.role: one.share for one in before.roles}
     roles = tuple(replace(one, share=shares.get(one.role)) for one in after.roles)
