@@ -7,7 +7,7 @@ NODE := PATH="$$(scripts/node-path.sh)"
 FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) frontend/index.html frontend/docs.html frontend/vite.config.ts
 
 .DEFAULT_GOAL := help
-.PHONY: help setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean
+.PHONY: help setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean ready-made
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -56,6 +56,8 @@ test-long: test ## the same with nothing sampled and nothing left out: before an
 
 bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run
 	@$(PYTHON) -m bench
+ready-made: .venv/.installed-dev ## the ready-made palettes anew: the same every time; SHEETS=folder draws them to look at
+	@$(PYTHON) -m scripts.ready_made $(if $(SHEETS),--sheet $(SHEETS))
 screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo data
 	@$(PYTHON) scripts/screenshots.py
 types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it

@@ -34,6 +34,7 @@ CORE = (
     "proof",
     "pairs",
     "mends",
+    "ready",
     "formats",
     "handoff",
 )

@@ -47,6 +47,15 @@ MAX_LIST_WARNINGS: Final = 50
 MAX_PICKED_COLORS: Final = 24
 MAX_MOOD_WORDS: Final = 3
 
+# Ready-made palettes: of a studio, in one file, and what one is asked for by.
+MAX_OWN_PALETTES: Final = 20_000
+MAX_FILE_PALETTES: Final = 2_000
+MAX_PALETTE_TAGS: Final = 12
+MAX_TAG_LENGTH: Final = 40
+MAX_NOTES: Final = 3
+MAX_PALETTE_WORDS: Final = 120
+MAX_SHOWN_PALETTES: Final = 60
+
 MAX_SWATCHES: Final = 48
 MAX_PAIRS: Final = 200
 MAX_ROLES: Final = 40

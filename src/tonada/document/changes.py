@@ -12,11 +12,13 @@ from tonada.core.harmony import chord
 from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, with_scale
+from tonada.core.ready.filling import fill_free
+from tonada.core.ready.palette import PALETTE_ROLES, checked_colors
 from tonada.core.roles import giving
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.take import repoint
-from tonada.core.take.take import Take
+from tonada.core.take.take import Role, Take
 from tonada.document.parts import HexText, Identifier, Model, Name, RoleText, StepNumber
 from tonada.document.take import HarmonyModel, NeutralModel, OriginModel, RampModel
 
@@ -180,6 +182,27 @@ class SuggestChange(Model):
         return (made if take.scheme == "day" else made.turned()), (*impossible, *shortfalls(made))
 
 
+class ReadyColor(Model):
+    """A colour of a ready-made palette, by its role."""
+
+    role: Role
+    hex: HexText
+
+
+class ReadyMadeChange(Model):
+    """A ready-made palette for what is free; held colours and their roles stay, all else is proposed anew."""
+
+    kind: Literal["ready-made"]
+    name: Name
+    colors: Annotated[tuple[ReadyColor, ...], Field(min_length=1, max_length=len(PALETTE_ROLES))]
+
+    def apply(self, take: Take) -> Changed:
+        colors = checked_colors({one.role: one.hex for one in self.colors})
+        made, impossible = fill_free(take, colors, self.name)
+        said = (*impossible, *shortfalls(made))
+        return (made if take.scheme == "day" else made.turned()), said
+
+
 class NightChange(Model):
     """The night scheme derived again from the roles by day."""
 
@@ -224,6 +247,7 @@ TakeChange = Annotated[
     | SwapChange
     | AdoptChange
     | SuggestChange
+    | ReadyMadeChange
     | NightChange
     | StatesChange
     | ScaleChange,

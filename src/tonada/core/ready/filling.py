@@ -1,0 +1,124 @@
+"""A ready-made palette for what is free in a take: held colours and their roles stay, the rest is new."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Final
+
+from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.spaces import Hex, difference_between
+from tonada.core.errors import InputError
+from tonada.core.ready.palette import BRAND, PALETTE_ROLES, RoleColor
+from tonada.core.roles.partners import BRAND_APART, make_accent, make_secondary
+from tonada.core.roles.proposal import whole_take
+from tonada.core.roles.suggest import with_kept
+from tonada.core.take import repoint
+from tonada.core.take.parts import SIGNALS, Assignment, Origin, Role, Swatch, free_swatch_id
+from tonada.core.take.take import Take
+
+KEPT: Final = "Held, so it stays."
+
+
+def fill_free(take: Take, colors: tuple[RoleColor, ...], name: str) -> tuple[Take, tuple[str, ...]]:
+    """Return the take with a palette's colours in every role that no held swatch has, and what can't be.
+
+    A free swatch keeps its id, so that overlays and pairs of it follow. A colour of the palette that could
+    be taken for a held one gives way to a partner of Primary. The other roles, and the night, are proposed
+    anew. Raises InputError where neither the palette nor a held swatch can be Primary.
+    """
+    day = take if take.scheme == "day" else take.turned()
+    held = {
+        one.role: one
+        for one in day.roles
+        if one.role in set(PALETTE_ROLES) and one.step is None and _is_held(day, one.swatch)
+    }
+    wanted = _wanted(day, held, colors)
+    made = _with_colors(day, held, wanted, f"from the ready-made palette “{name}”")
+    proposed, impossible = whole_take(made)
+    return with_kept(day, _without_leftovers(proposed, day)), impossible
+
+
+def _is_held(take: Take, owner: str) -> bool:
+    return any(one.id == owner and one.held for one in take.swatches)
+
+
+def _wanted(
+    take: Take, held: dict[str, Assignment], colors: tuple[RoleColor, ...]
+) -> dict[Role, tuple[Hex, str]]:
+    """Return the value and the reason for each role of the palette that no held swatch has."""
+    stays = [take.value_at(one.swatch, None) for role, one in held.items() if role in set(BRAND)]
+    wanted: dict[Role, tuple[Hex, str]] = {}
+    for one in colors:
+        is_brand = one.role in set(BRAND)
+        is_near = is_brand and any(difference_between(one.hex, value) < BRAND_APART for value in stays)
+        if one.role not in held and not is_near:
+            wanted[one.role] = (one.hex, "As the palette has it.")
+    if Role.PRIMARY not in held and Role.PRIMARY not in wanted:
+        # Its Primary is nearly what is held in another role: the next colour of the palette leads.
+        role = next((role for role in BRAND if role in wanted), None)
+        if role is None:
+            raise InputError("Everything that this palette could change is held.", field="document")
+        wanted[Role.PRIMARY] = wanted.pop(role)
+    primary = wanted[Role.PRIMARY][0] if Role.PRIMARY in wanted else take.hex_of(Role.PRIMARY)
+    for role, make in ((Role.SECONDARY, make_secondary), (Role.ACCENT, make_accent)):
+        if role not in wanted and role not in held:
+            others = (*stays, *(value for other, (value, _) in wanted.items() if other in set(BRAND)))
+            partner = make(primary, tuple(one for one in others if one != primary))
+            wanted[role] = (partner.hex, partner.reason)
+    return wanted
+
+
+def _with_colors(
+    take: Take, held: dict[str, Assignment], wanted: dict[Role, tuple[Hex, str]], note: str
+) -> Take:
+    """Return the take with the wanted colours as free swatches, and their roles; all others are open."""
+    made_anew = _free_signals(take)
+    swatches = {one.id: one for one in take.swatches if one.id not in made_anew}
+    roles = [replace(one, reason=KEPT) for one in held.values()]
+    used = {one.swatch for one in held.values()}
+    for role, (value, reason) in wanted.items():
+        before = take.assignment(role) if take.has_role(role) else None
+        key = before.swatch if before is not None and before.step is None else ""
+        if key not in swatches or key in used or swatches[key].held:
+            key = free_swatch_id(set(swatches))
+        names = {one.name for one in swatches.values() if one.id != key}
+        kept = swatches.get(key) or Swatch(key, "", value, False, Origin("source", note))
+        swatches[key] = replace(
+            kept, name=unlike(color_name(value), names), hex=value, origin=Origin("source", note)
+        )
+        used.add(key)
+        roles.append(Assignment(role, key, reason))
+    others = [
+        one
+        for one in take.roles
+        if (one.role in SIGNALS and one.swatch not in made_anew) or one.role not in set(Role)
+    ]
+    return replace(
+        take, swatches=tuple(swatches.values()), roles=(*roles, *others), pairs=(), other=None, scheme="day"
+    )
+
+
+def _free_signals(take: Take) -> set[str]:
+    """Return swatches that are only there for a signal: those of other grounds may be others."""
+    signals = set(SIGNALS)
+    without = replace(
+        take,
+        roles=tuple(one for one in take.roles if one.role not in signals),
+        pairs=tuple(one for one in take.pairs if not signals & {one.text, one.ground}),
+        other=None,
+    )
+    return {
+        one.id
+        for one in take.swatches
+        if not one.held and take.is_signal_only(one.id) and not repoint.depends_on(without, one.id)
+    }
+
+
+def _without_leftovers(take: Take, before: Take) -> Take:
+    """Return the take without free swatches that had a role before and have none now, nor anything else."""
+    for swatch in before.swatches:
+        had_role = bool(before.roles_of(swatch.id)) and not swatch.held
+        is_left = had_role and not take.roles_of(swatch.id)
+        if is_left and not repoint.depends_on(take, swatch.id):
+            take = repoint.remove(take, swatch.id, None)
+    return take

@@ -1,0 +1,50 @@
+"""A ready-made palette as a whole take, and the proof of its page."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from tonada.core.color.wcag import Level
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.ready.palette import PALETTE_ROLES, Proof, RoleColor, checked_colors
+from tonada.core.roles.brand import Candidate
+from tonada.core.roles.proposal import Proposal, propose_roles
+from tonada.core.take.parts import PLANNED_SHARES, Origin
+from tonada.core.take.take import Take
+
+
+def propose_ready(colors: tuple[RoleColor, ...], level: Level = "AA") -> Proposal:
+    """Return the proposal for a palette's colours in their own roles. Raises InputError without Primary."""
+    candidates = tuple(Candidate(one.hex, PLANNED_SHARES[one.role], one.role) for one in colors)
+    return propose_roles(candidates, "mood", level)
+
+
+def ready_take(colors: tuple[RoleColor, ...], name: str, level: Level = "AA") -> Take:
+    """Return a palette's take with every role, by day and by night; nothing in it is held.
+
+    Raises InputError where it has no Primary.
+    """
+    take = propose_ready(colors, level).take
+    own = {one.hex for one in colors}
+    origin = Origin("source", f"from the ready-made palette “{name}”")
+    swatches = (replace(one, origin=origin) if one.hex in own else one for one in take.swatches)
+    return replace(take, swatches=tuple(swatches))
+
+
+def proof_of(colors: tuple[RoleColor, ...]) -> Proof:
+    """Return how many pairs of a palette's page there are and pass, and whether it can be held to AAA."""
+    passing, pairs = _counted(propose_ready(colors).take)
+    enhanced, all_enhanced = _counted(propose_ready(colors, "AAA").take)
+    return Proof(pairs=pairs, passing=passing, reaches_aaa=enhanced == all_enhanced)
+
+
+def _counted(take: Take) -> tuple[int, int]:
+    """Return how many pairs pass at the take's level, by day and by night, and how many there are."""
+    pairs = [pair for scheme in (take, take.turned()) for pair in evaluate(scheme).pairs if not pair.exempt]
+    return sum(pair.short_by <= 0 for pair in pairs), len(pairs)
+
+
+def palette_from(take: Take) -> tuple[RoleColor, ...]:
+    """Return the colours that a take has by day as those of a palette. Raises InputError without Primary."""
+    day = take if take.scheme == "day" else take.turned()
+    return checked_colors({role: day.hex_of(role) for role in PALETTE_ROLES if day.has_role(role)})
