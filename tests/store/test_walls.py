@@ -16,10 +16,11 @@ from psycopg import sql
 from tests.sampling import IS_LONG
 from tests.served import PATIENCE_SECONDS
 from tonada.run.cluster import APPLICATION, Cluster
-from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
+from tonada.store import brands, destinations, handoffs, palettes, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
 from tonada.store.errors import StoreUnavailable
 from tonada.store.migrate import migrate
+from tonada.store.palettes import NewPalette
 
 TABLES = "select relname, relrowsecurity, relforcerowsecurity, relowner::regrole::text from pg_class"
 OURS = TABLES + " where relkind = 'r' and relnamespace = 'public'::regnamespace and relname <> 'migration'"
@@ -36,6 +37,8 @@ def filled(database_url: str) -> dict[str, UUID]:
             take = takes.create(connection, workspace, brand, {}).id
             versions.cut(connection, workspace, take, description="first")
             handoffs.record(connection, workspace, take, 1, "css")
+            palettes.create(connection, workspace, [NewPalette("a", (), {}, {}, None)])
+            palettes.star(connection, workspace, "a", is_starred=True)
             destinations.create(connection, workspace, name, [])
             file = sources.FileContent("a.png", name.encode(), b"png")
             sources.create(connection, workspace, brand, name="a", kind="image", extraction={}, files=(file,))
@@ -55,7 +58,7 @@ def count(connection: Connection, table: str) -> int:
 
 
 def test_every_table_has_the_second_wall_for_its_owner_too(tables: list[tuple[str, bool, bool, str]]) -> None:
-    assert len(tables) == 9
+    assert len(tables) == 11
     for name, is_on, is_forced, owner in tables:
         assert (is_on, is_forced) == (True, True), name
         assert owner != APPLICATION

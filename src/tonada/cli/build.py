@@ -51,7 +51,7 @@ def _build(parsed: argparse.Namespace) -> int:
         notes.append(note)
     short = shortfalls(take)
     if parsed.out:
-        parsed.out.write_bytes(_file(take, name, parsed.to))
+        parsed.out.write_bytes(take_file(take, name, parsed.to))
     roles = [
         {"role": one.role, "hex": take.value_at(one.swatch, one.step), "reason": one.reason}
         for one in take.roles
@@ -159,7 +159,8 @@ def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
     return take, f"In the character “{character}” a pair would fall short; what is free stays as proposed."
 
 
-def _file(take: Take, name: str, kind: FileKind) -> bytes:
+def take_file(take: Take, name: str, kind: FileKind) -> bytes:
+    """Return a take as a file of a kind."""
     from tonada.document.own_file import write_own
     from tonada.handoff.client_sheet import ExportHeader
     from tonada.handoff.files import Handoff, make_file

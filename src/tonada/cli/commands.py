@@ -14,7 +14,7 @@ from pathlib import Path
 from typing import Any
 
 from tonada import __version__
-from tonada.cli import build, check, files
+from tonada.cli import build, check, files, palettes
 from tonada.cli.examples import add_examples
 from tonada.cli.parser import Parser
 
@@ -93,6 +93,7 @@ def _parser() -> argparse.ArgumentParser:
     files.add_commands(commands)
     build.add_command(commands)
     check.add_command(commands)
+    palettes.add_command(commands)
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
     serve.add_argument(

@@ -35,6 +35,11 @@ EXAMPLES: Final[dict[str, tuple[str, ...]]] = {
         "tonada build logo.svg --out brand.tonada.json",
         "tonada build '#2b3a8c' '#d7b13c' --mood calm --to css --out brand.css",
     ),
+    "palettes": (
+        "tonada palettes --near '#8a3f24' --mood warm --hues 2 --json",
+        "tonada palettes --with '#2b3a8c' --ground light --aaa",
+        "tonada palettes --take 'Sage soap' --out brand.tonada.json",
+    ),
     "serve": ("tonada serve", "tonada serve --demo"),
     "backup": ("tonada backup tonada-backup.dump",),
     "restore": ("tonada restore tonada-backup.dump",),

@@ -13,7 +13,17 @@ from tonada.store.database import Connection
 
 # Rows of these are added and then never changed.
 _ADDED: Final = ("version", "handoff")
-_CHANGED: Final = ("workspace", "brand", "file", "source", "source_file", "take", "destination")
+_CHANGED: Final = (
+    "workspace",
+    "brand",
+    "file",
+    "source",
+    "source_file",
+    "take",
+    "destination",
+    "palette",
+    "palette_use",
+)
 
 ADD: LiteralString = "grant select, insert on {} to {}"
 CHANGE: LiteralString = "grant select, insert, update on {} to {}"

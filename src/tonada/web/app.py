@@ -20,6 +20,7 @@ from tonada.web.handoff import recolour, slots
 from tonada.web.handoff import views as handoff
 from tonada.web.harmony import views as harmony
 from tonada.web.pairs import views as sight
+from tonada.web.palettes import views as palettes
 from tonada.web.proof import views as proof
 from tonada.web.proxies import NamedProxies
 from tonada.web.session import views as session
@@ -72,6 +73,8 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         harmony.api,
         sight.api,
         proof.api,
+        palettes.api,
+        palettes.computed,
         handoff.api,
         handoff.computed,
         slots.api,

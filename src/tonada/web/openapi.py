@@ -113,6 +113,9 @@ def _without_a_model(path: str, method: str) -> Node:
         content = dict.fromkeys(kinds, _BINARY)
         headers = {} if path.endswith("/page") else {"headers": _ATTACHMENT}
         return {"200": {"description": "The page or file", "content": content, **headers}}
+    if path.endswith("/palettes/files"):
+        json_file: Node = {"application/json": {"schema": {"type": "object"}}}
+        return {"200": {"description": "The file", "content": json_file, "headers": _ATTACHMENT}}
     picture = {"description": "The picture", "content": {"image/png": _BINARY}, "headers": _VALIDATOR}
     return {"200": picture, "304": {"description": "Not Modified, where If-None-Match has its ETag"}}
 

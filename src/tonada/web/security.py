@@ -42,7 +42,7 @@ HEADERS: Final = {
 }
 # The form around an uploaded file takes a little room too.
 _FORM_BYTES: Final = 64 * 1024
-UPLOAD_ENDPOINTS: Final = frozenset(("sources.create_source",))
+UPLOAD_ENDPOINTS: Final = frozenset(("sources.create_source", "palettes.import_palettes"))
 
 UPLOADS_PER_MINUTE: Final = "60 per minute"
 # A sheet is set in half a second of the processor, and again whenever a tick is set.
@@ -76,7 +76,7 @@ limiter = Limiter(
 
 
 # Asked many times a second by a drag, changing nothing: exempt before the limiter looks anything up.
-HOT_PATHS: Final = frozenset(("/api/evaluate", "/api/changes"))
+HOT_PATHS: Final = frozenset(("/api/evaluate", "/api/changes", "/api/palettes/search"))
 
 
 @limiter.request_filter
