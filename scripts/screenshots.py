@@ -143,10 +143,18 @@ def compare(page: Page) -> None:
     page.get_by_test_id("columns").locator("section").first.wait_for()
 
 
-def swatch(page: Page) -> None:
-    pairs(page)
-    page.get_by_role("button", name=re.compile("^Primary: ")).click()
-    page.get_by_role("button", name="Release").wait_for()
+def ready_made(page: Page) -> None:
+    source(page)
+    page.get_by_role("link", name="Ready-made palettes").click()
+    cards = page.get_by_test_id("palettes").get_by_role("radio")
+    cards.first.wait_for()
+    page.get_by_test_id("find-stave").click(position={"x": 108, "y": 88})
+    page.get_by_role("button", name=re.compile("^Note 1")).wait_for()
+    page.get_by_role("button", name="warm", exact=True).click()
+    page.get_by_text(re.compile(r"^\d+ of 480$")).wait_for()
+    cards.nth(5).click()
+    page.get_by_text("by day and by night").wait_for()
+    time.sleep(1)
 
 
 def dark(page: Page) -> None:
@@ -169,7 +177,7 @@ SHOTS = {
     "proof-night": proof_by_night,
     "handoff": handoff,
     "slots": slots,
-    "swatch": swatch,
+    "ready-made": ready_made,
     "compare": compare,
     "recolour": recolour,
     "variations": variations,

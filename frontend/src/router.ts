@@ -19,6 +19,12 @@ export const router = createRouter({
           meta: { title: 'Source' },
         },
         {
+          path: 'source/ready-made',
+          name: 'ready-made',
+          component: () => import('@/ready/ReadyView.vue'),
+          meta: { title: 'Ready-made palettes' },
+        },
+        {
           path: 'harmony',
           name: 'harmony',
           component: () => import('@/harmony/HarmonyView.vue'),

@@ -19,7 +19,7 @@ const PATIENCE_MS = 30_000
 /** A file may take as long as the line needs. */
 const UPLOAD = /^\/api\/brands\/[^/]+\/sources$/
 /** Computed only: nothing is changed, so nothing can be forged. */
-const COMPUTED = new Set(['/api/evaluate', '/api/changes'])
+const COMPUTED = new Set(['/api/evaluate', '/api/changes', '/api/palettes/search'])
 
 const client = createClient<paths>({ baseUrl: location.origin, fetch: fetchWithToken })
 let session: Promise<Session> | undefined

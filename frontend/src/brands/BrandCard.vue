@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { BrandSummary } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
+import DotsIcon from '@/ui/DotsIcon.vue'
 import { countOf, formatAge } from '@/ui/format'
 import ScaleStrip from '@/ui/ScaleStrip.vue'
 import type { BrandAction, Shelf } from './useBrands'
@@ -93,9 +94,7 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
           button-class="px-1.5 py-1.5 hover:bg-surround"
           @act="emit('act', $event)"
         >
-          <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
-            <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
-          </svg>
+          <DotsIcon />
         </ActionMenu>
       </div>
       <div class="flex-1 px-3.5 py-2"><ScaleStrip :swatches="brand.swatches" /></div>

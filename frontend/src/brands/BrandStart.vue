@@ -4,7 +4,11 @@ import { pickedFiles } from '@/ui/pickedFiles'
 /** Ways to begin, beside the list: a logo dropped anywhere is the shortest. */
 defineProps<{ reading: string; error: string; isOver: boolean }>()
 const name = defineModel<string>('name', { required: true })
-const emit = defineEmits<{ files: [files: File[]]; from: [start: 'list' | 'mood']; name: [] }>()
+const emit = defineEmits<{
+  files: [files: File[]]
+  from: [start: 'list' | 'mood' | 'ready-made']
+  name: []
+}>()
 
 function picked(event: Event) {
   const files = pickedFiles(event)
@@ -72,6 +76,9 @@ function picked(event: Event) {
       </label>
       <button type="button" class="button justify-start" @click="emit('from', 'mood')">
         a mood
+      </button>
+      <button type="button" class="button justify-start" @click="emit('from', 'ready-made')">
+        a ready-made palette
       </button>
       <button class="button-solid justify-start">New brand with only a name</button>
     </form>

@@ -1,4 +1,4 @@
-/** The first step of a brand: from a logo, a stylesheet, colours, a mood, or its name alone. */
+/** The first step of a brand: from a logo, a stylesheet, colours, a mood, a palette, or its name alone. */
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
@@ -67,11 +67,14 @@ export function useBrandStart() {
       }
     })
 
-  /** With the form for it open. */
-  const from = (start: 'list' | 'mood') =>
+  /** With the form for it open, or among the palettes. */
+  const from = (start: 'list' | 'mood' | 'ready-made') =>
     attempt(async () => {
       const brand = await make(name.value.trim() || NAMELESS)
-      await router.push({ ...frame(brand), query: { start } })
+      const to = frame(brand)
+      await router.push(
+        start === 'ready-made' ? { ...to, name: start } : { ...to, query: { start } },
+      )
     })
 
   const fromName = () =>

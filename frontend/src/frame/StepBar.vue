@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import SchemeSwitch from './SchemeSwitch.vue'
 import SightSwitch from './SightSwitch.vue'
+import { useRoute } from 'vue-router'
 import { useTakeStore } from '@/take/take'
 
 const take = useTakeStore()
+const route = useRoute()
 const STEPS = [
   { name: 'source', label: 'Source' },
   { name: 'harmony', label: 'Harmony' },
@@ -26,6 +28,7 @@ const STEPS = [
         :to="{ name: step.name }"
         class="flex items-center gap-2 border-b-3 border-transparent pt-0.5 font-semibold text-quiet hover:text-ink"
         active-class="border-ink! text-ink"
+        :class="step.name === 'source' && route.name === 'ready-made' && 'border-ink! text-ink'"
       >
         {{ step.label }}
         <span

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import ActionMenu from '@/ui/ActionMenu.vue'
+import DotsIcon from '@/ui/DotsIcon.vue'
 import { api, given } from '@/api/client'
 import type { TakeSummary } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
@@ -65,9 +66,7 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
       button-class="px-2.5 -outline-offset-3 hover:bg-surround"
       @act="emit('act', $event)"
     >
-      <svg viewBox="0 0 12 12" class="h-3 w-3" aria-hidden="true">
-        <path d="M0 5h2v2H0zM5 5h2v2H5zM10 5h2v2h-2z" fill="currentColor" />
-      </svg>
+      <DotsIcon />
     </ActionMenu>
   </nav>
 </template>

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 const times = ref(0)
 
 /** What is selected stands in the address, so that Back and a copied address work. */
-export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part') {
+export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part' | 'palette') {
   const route = useRoute()
   const router = useRouter()
   const selected = computed(() => {
@@ -16,8 +16,9 @@ export function useSelection(name: 'swatch' | 'pair' | 'source' | 'role' | 'part
   function select(id: string | undefined) {
     // A swatch, a role, a pair and a part share the inspector: choosing one lets go of the others.
     const { swatch: _swatch, pair: _pair, role: _role, part: _part, ...rest } = route.query
-    const query = name === 'source' ? { ...route.query } : rest
-    if (name !== 'source') times.value += 1
+    const isAlone = name === 'source' || name === 'palette'
+    const query = isAlone ? { ...route.query } : rest
+    if (!isAlone) times.value += 1
     void router.replace({ query: { ...query, [name]: id } })
   }
 

@@ -2,6 +2,10 @@
 export const WORDS: readonly (readonly [word: string, sentence: string])[] = [
   ['Source', 'Something colours came from: a logo, a photograph, a list, a stylesheet or a mood.'],
   ['Take', 'One alternative palette for a brand.'],
+  [
+    'Ready-made palette',
+    'Colours with roles to leaf through: Tonada’s own, or a take that your studio has kept.',
+  ],
   ['Swatch', 'One colour of a take, with a name and an origin.'],
   [
     'Held',

@@ -35,11 +35,12 @@ function picked(event: Event) {
     </label>
     <p class="mt-4 max-w-110 text-quiet">
       No logo yet? An old site’s stylesheet or page, a list of colours, design tokens, one known
-      colour or a mood will do as well.
+      colour, a mood or a ready-made palette will do as well.
     </p>
     <div class="mt-3 flex gap-2">
       <button type="button" class="button" @click="emit('paste')">Type or paste colours</button>
       <button type="button" class="button" @click="emit('mood')">Start from a mood</button>
+      <RouterLink :to="{ name: 'ready-made' }" class="button">Ready-made palettes</RouterLink>
     </div>
   </div>
 </template>

@@ -69,6 +69,9 @@ function picked() {
       <button type="button" class="button justify-start" @click="emit('mood')">
         Start from a mood
       </button>
+      <RouterLink :to="{ name: 'ready-made' }" class="button justify-start"
+        >Ready-made palettes</RouterLink
+      >
     </div>
     <input
       ref="picker"

@@ -1,0 +1,110 @@
+/** What palettes are to be like, and those that were found: kept while one looks at other steps. */
+import { createGlobalState } from '@vueuse/core'
+import { computed, reactive, ref, shallowRef } from 'vue'
+import { api, given } from '@/api/client'
+import type { FoundPalettes, Palette, PaletteNote, PaletteQuestion } from '@/api/types'
+import { createLatest } from '@/ui/asking'
+import { useQuestion } from '@/ui/useAnswer'
+
+/** What is asked; the notes apart from it, since they move. */
+export interface Wanted {
+  words: string
+  moods: string[]
+  trades: string[]
+  hues: number[]
+  ground: '' | 'light' | 'dark'
+  character: string
+  aaa: boolean
+  shelf: 'all' | 'own' | 'starred'
+  sort: NonNullable<PaletteQuestion['sort']>
+  /** The palette that others are to be like. */
+  like: Pick<Palette, 'id' | 'name'> | undefined
+  /** Whether they are to go with the held colours. */
+  withHeld: boolean
+}
+
+const A_PAGE = 24
+const nothing = (): Wanted => ({
+  words: '',
+  moods: [],
+  trades: [],
+  hues: [],
+  ground: '',
+  character: '',
+  aaa: false,
+  shelf: 'all',
+  sort: 'nearness',
+  like: undefined,
+  withHeld: false,
+})
+
+const usePlace = createGlobalState(() => ({
+  wanted: reactive(nothing()),
+  notes: ref<PaletteNote[]>([]),
+  palettes: shallowRef<readonly Palette[]>(),
+  answer: shallowRef<FoundPalettes>(),
+}))
+
+/** held: the values that the take in front holds. */
+export function useFinding(held: () => readonly string[]) {
+  const { wanted, notes, palettes, answer } = usePlace()
+  const latest = createLatest()
+  const question = useQuestion(() => find())
+  const isAsking = ref(false)
+
+  const body = (start: number): PaletteQuestion => ({
+    notes: notes.value,
+    words: wanted.words,
+    moods: wanted.moods,
+    trades: wanted.trades,
+    hues: wanted.hues,
+    ground: wanted.ground || null,
+    character: wanted.character || null,
+    aaa: wanted.aaa,
+    like: wanted.like?.id ?? null,
+    held: wanted.withHeld ? [...new Set(held())] : [],
+    shelf: wanted.shelf,
+    sort: wanted.sort,
+    start,
+    count: A_PAGE,
+  })
+
+  async function ask(start: number) {
+    isAsking.value = true
+    try {
+      const found = await latest.ask((signal) =>
+        given(api.POST('/api/palettes/search', { body: body(start), signal })),
+      )
+      if (!found) return
+      answer.value = found
+      palettes.value = start ? [...(palettes.value ?? []), ...found.palettes] : found.palettes
+      question.answered()
+    } catch (reason) {
+      question.failed(reason)
+    } finally {
+      isAsking.value = false
+    }
+  }
+  /** From the beginning: the question is another one. */
+  const find = () => ask(0)
+  const hasMore = computed(() => (palettes.value?.length ?? 0) < (answer.value?.found ?? 0))
+  /** The next page, once the end of the list is seen. */
+  async function more() {
+    if (hasMore.value && !isAsking.value) await ask(palettes.value?.length ?? 0)
+  }
+
+  const isAsked = computed(
+    () => notes.value.length > 0 || JSON.stringify(wanted) !== JSON.stringify(nothing()),
+  )
+  function askNothing() {
+    Object.assign(wanted, nothing())
+    notes.value = []
+  }
+
+  /** A palette that was changed, where it stands in the list. */
+  function replace(changed: Palette) {
+    palettes.value = palettes.value?.map((one) => (one.id === changed.id ? changed : one))
+  }
+
+  return { wanted, notes, palettes, answer, find, more, hasMore, isAsked, askNothing, replace }
+}
