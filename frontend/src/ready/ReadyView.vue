@@ -190,7 +190,11 @@ const suggested = computed(() =>
           <button type="button" class="button" @click="own.restore()">Bring it back</button>
         </NoticeBar>
       </div>
-      <div class="min-h-0 flex-1 overflow-y-auto p-4 pt-2.5 max-[900px]:max-h-[75dvh]" tabindex="-1" data-testid="palettes">
+      <div
+        class="min-h-0 flex-1 overflow-y-auto p-4 pt-2.5 max-[900px]:max-h-[75dvh]"
+        tabindex="-1"
+        data-testid="palettes"
+      >
         <RadioGroup
           :model-value="selected ?? ''"
           aria-label="Palettes"

@@ -3,7 +3,7 @@ import { createGlobalState } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef } from 'vue'
 import { api, given } from '@/api/client'
 import type { FoundPalettes, Palette, PaletteNote, PaletteQuestion } from '@/api/types'
-import { createLatest } from '@/ui/asking'
+import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
 
 /** What is asked; the notes apart from it, since they move. */
@@ -24,6 +24,8 @@ export interface Wanted {
 }
 
 const A_PAGE = 24
+/** How many colours a palette can be asked to go with. */
+const MOST_HELD = 12
 const nothing = (): Wanted => ({
   words: '',
   moods: [],
@@ -48,9 +50,10 @@ const usePlace = createGlobalState(() => ({
 /** held: the values that the take in front holds. */
 export function useFinding(held: () => readonly string[]) {
   const { wanted, notes, palettes, answer } = usePlace()
-  const latest = createLatest()
   const question = useQuestion(() => find())
   const isAsking = ref(false)
+  /** A note that is moved asks often: one question at a time, and of those that wait the newest. */
+  const paced = createPaced(ask)
 
   const body = (start: number): PaletteQuestion => ({
     notes: notes.value,
@@ -62,7 +65,7 @@ export function useFinding(held: () => readonly string[]) {
     character: wanted.character || null,
     aaa: wanted.aaa,
     like: wanted.like?.id ?? null,
-    held: wanted.withHeld ? [...new Set(held())] : [],
+    held: wanted.withHeld ? [...new Set(held())].slice(0, MOST_HELD) : [],
     shelf: wanted.shelf,
     sort: wanted.sort,
     start,
@@ -72,10 +75,7 @@ export function useFinding(held: () => readonly string[]) {
   async function ask(start: number) {
     isAsking.value = true
     try {
-      const found = await latest.ask((signal) =>
-        given(api.POST('/api/palettes/search', { body: body(start), signal })),
-      )
-      if (!found) return
+      const found = await given(api.POST('/api/palettes/search', { body: body(start) }))
       answer.value = found
       palettes.value = start ? [...(palettes.value ?? []), ...found.palettes] : found.palettes
       question.answered()
@@ -86,11 +86,11 @@ export function useFinding(held: () => readonly string[]) {
     }
   }
   /** From the beginning: the question is another one. */
-  const find = () => ask(0)
+  const find = () => paced.ask(0)
   const hasMore = computed(() => (palettes.value?.length ?? 0) < (answer.value?.found ?? 0))
   /** The next page, once the end of the list is seen. */
   async function more() {
-    if (hasMore.value && !isAsking.value) await ask(palettes.value?.length ?? 0)
+    if (hasMore.value && !isAsking.value) await paced.ask(palettes.value?.length ?? 0)
   }
 
   const isAsked = computed(

@@ -80,12 +80,15 @@ export function useOwnPalettes(on: { changed: (palette: Palette) => void; listed
 
   /** Prove the pages of what was imported, a few at a time; leaving the view only stops the asking. */
   async function proveAll(isWanted: () => boolean) {
-    await attempt(async () => {
+    // By itself, so that it takes away nothing that was said of what somebody did.
+    try {
       do {
         left.value = (await given(api.POST('/api/palettes/proofs'))).left
       } while (left.value && isWanted())
       if (isWanted()) await on.listed()
-    })
+    } catch (reason) {
+      problem.value = explain(reason)
+    }
     left.value = 0
   }
 

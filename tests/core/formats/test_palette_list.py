@@ -87,6 +87,19 @@ def test_what_cant_be_taken_is_said_and_the_rest_is_taken() -> None:
     assert all(one.startswith(f"Palette {number} ") for number, one in enumerate(read.skipped, 2))
 
 
+def test_references_lead_through_the_whole_file() -> None:
+    blue = {"$value": "#123456", "$type": "color"}
+    file = {"base": {"blue": blue}, "Sea": {"primary": {"$value": "{base.blue}"}, "size": {"$value": "4px"}}}
+    read = read_palettes(json.dumps(file).encode())
+    assert [(one.name, one.by_role) for one in read.palettes] == [
+        ("base", {Role.PRIMARY: "#123456"}),
+        ("Sea", {Role.PRIMARY: "#123456"}),
+    ]
+    sized = read_palettes(json.dumps({"Sea": {"primary": blue}, "sizes": {"a": {"$value": "1px"}}}).encode())
+    assert len(sized.palettes) == 1
+    assert sized.skipped[0].startswith("“sizes” was left out")
+
+
 def test_tokens_without_roles_lead_in_their_order_and_tokens_at_the_top_are_one_palette() -> None:
     token = {"$type": "color", "$value": "#102030"}
     grouped = {"Sea": {"deep water": token, "foam": {**token, "$value": "#e0f0ff"}}, "$description": "x"}

@@ -169,15 +169,19 @@ def _token_groups(root: dict[str, Json]) -> Iterator[tuple[str, ReadyPalette | s
         if isinstance(value, dict) and "$value" not in value and not key.startswith("$")
     }
     # Tokens at the top are one palette.
-    for key, group in (groups or {"": root}).items():
-        shared = {"$type": root["$type"]} if "$type" in root else {}
+    for key in groups or (None,):
+        group = groups[key] if key is not None else root
         try:
-            colors = checked_colors(_roles_of(read_token_object(shared | group)))
+            colors = checked_colors(_roles_of(read_token_object(root, key)))
             extensions = group.get("$extensions")
             tags = tags_from(_list(extensions.get(TAGS_KEY)) if isinstance(extensions, dict) else [])
-            yield key, ReadyPalette("", plain_name(key) or "", colors, traits_of(colors), tags=tags)
+            yield _shown(key), ReadyPalette("", plain_name(key) or "", colors, traits_of(colors), tags=tags)
         except InputError as reason:
-            yield f"“{key[:40]}”", str(reason)
+            yield _shown(key), str(reason)
+
+
+def _shown(key: str | None) -> str:
+    return f"“{(key or 'The file')[:40]}”"
 
 
 def _roles_of(found: ColorList) -> dict[Role, Hex]:

@@ -64,9 +64,12 @@ def read_tokens(text: str) -> ColorList:
     return read_token_object(parse_json(text))
 
 
-def read_token_object(root: dict[str, Json]) -> ColorList:
-    """Return the colour tokens of a file that was parsed. Raises InputError without any."""
-    return _Reader(root).read()
+def read_token_object(root: dict[str, Json], group: str | None = None) -> ColorList:
+    """Return the colour tokens of a file that was parsed, or of one of its groups.
+
+    References lead through the whole file. Raises InputError without any colour.
+    """
+    return _Reader(root).read(group)
 
 
 def parse_json(text: str) -> dict[str, Json]:
@@ -123,10 +126,12 @@ class _Reader:
         self._found = ListBuilder("design tokens")
         self._seen = 0
 
-    def read(self) -> ColorList:
-        said = self._root.get("$description")
+    def read(self, group: str | None = None) -> ColorList:
+        start = self._root if group is None else self._root[group]
+        said, kind = self._root.get("$description"), self._root.get("$type")
         self._found.title = said if isinstance(said, str) else None
-        self._walk(self._root, (), None, frozenset())
+        if isinstance(start, dict):
+            self._walk(start, (), kind if isinstance(kind, str) else None, frozenset())
         return self._found.build()
 
     def _walk(

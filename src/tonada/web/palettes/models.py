@@ -60,7 +60,7 @@ class FindBody(Model):
     character: Word | None = None
     aaa: bool = False
     like: Annotated[str, StringConstraints(max_length=80)] | None = None
-    held: Annotated[tuple[HexText, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
+    held: Annotated[tuple[HexText, ...], Field(max_length=limits.MAX_HELD_TO_MATCH)] = ()
     shelf: Literal["all", "own", "starred"] = "all"
     sort: Sort = "nearness"
     start: Annotated[int, Field(ge=0, le=100_000)] = 0
