@@ -10,7 +10,8 @@ if [ -z "${DATABASE_URL:-}" ] || [ "${1:-}" = "--tests" ]; then
 fi
 # What the PDF sheet is set with, and the press profile for CMYK.
 compgen -G '/usr/lib/*/libpangoft2-1.0.so.0' >/dev/null || missing+=(libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0)
-# Letters of names in Chinese, Japanese and Korean; Pango's own packages bring the other alphabets.
+# Letters of names in all alphabets, and in Chinese, Japanese and Korean.
+[ -e /usr/share/fonts/truetype/noto/NotoSansThai-Regular.ttf ] || missing+=(fonts-noto-core)
 [ -e /usr/share/fonts/truetype/droid/DroidSansFallbackFull.ttf ] || missing+=(fonts-droid-fallback)
 [ -e /usr/share/color/icc/ghostscript/default_cmyk.icc ] || missing+=(libgs-common)
 [ -e /etc/ssl/certs/ca-certificates.crt ] || missing+=(ca-certificates)

@@ -31,6 +31,7 @@ from tonada.handoff.client_sheet import (
     html_sheet,
     pdf_sheet,
 )
+from tonada.handoff.page_faces import face_data
 from tonada.handoff.press_profile import usual_press
 from tonada.handoff.sheet_front import front_of
 from tonada.handoff.sheet_preview import preview_of
@@ -174,6 +175,49 @@ def test_names_in_other_scripts_have_letters(tmp_path: Path) -> None:
         ["pdffonts", tmp_path / "sheet.pdf"], capture_output=True, text=True, check=True
     ).stdout
     assert "Droid" in fonts, "not the boxes of a letter that no font has"
+
+
+@pytest.mark.parametrize(
+    ("name", "script"),
+    [
+        ("หอดูดาวเทือกเขา", "Thai"),
+        ("वेधशाला पर्वत", "Devanagari"),
+        ("মানমন্দির", "Bengali"),
+        ("ኦብዘርቫቶሪ", "Ethiopic"),
+    ],
+)
+def test_alphabets_of_asia_and_africa_have_letters(name: str, script: str, tmp_path: Path) -> None:
+    (tmp_path / "sheet.pdf").write_bytes(pdf_sheet(TAKE, replace(HEAD, brand=name), None))
+    fonts = subprocess.run(
+        ["pdffonts", tmp_path / "sheet.pdf"], capture_output=True, text=True, check=True
+    ).stdout
+    assert re.search(f"Noto-?(Sans|Serif|Looped)-?{script}", fonts.replace("-Bold", "")), fonts
+
+
+def test_the_faces_are_set_in_themselves(tmp_path: Path) -> None:
+    faces = replace(TAKE.proof, heading_face="Fraunces", text_face="Space Grotesk")
+    (tmp_path / "sheet.pdf").write_bytes(pdf_sheet(replace(TAKE, proof=faces), HEAD, None))
+    fonts = subprocess.run(
+        ["pdffonts", tmp_path / "sheet.pdf"], capture_output=True, text=True, check=True
+    ).stdout
+    assert "Letters-1" in fonts
+    assert "Letters-2" in fonts
+    html = html_sheet(replace(TAKE, proof=faces), HEAD, None)
+    assert html.count("data:font/woff2;base64,") == 2
+    front = front_of(replace(TAKE, proof=faces), evaluate(TAKE), None)
+    assert [one.face for one in front.letters] == ["Fraunces", "Space Grotesk"]
+
+
+def test_without_the_front_end_the_faces_are_only_named(
+    monkeypatch: pytest.MonkeyPatch, tmp_path: Path
+) -> None:
+    monkeypatch.setenv("TONADA_FRONTEND", str(tmp_path))
+    face_data.cache_clear()
+    html = html_sheet(TAKE, HEAD, None)
+    face_data.cache_clear()
+    assert "data:font/woff2" not in html
+    assert "Source Sans 3" in html
+    assert face_data("No such face") is None
 
 
 def test_the_preview_has_the_colours_of_the_page() -> None:

@@ -4561,7 +4561,10 @@ export interface components {
             /** Choices */
             choices: components["schemas"]["TakeColor"][];
         };
-        /** RecolourBody */
+        /**
+         * RecolourBody
+         * @description pictures: as in WriteQuery.
+         */
         RecolourBody: {
             document: components["schemas"]["TakeDocument"];
             /**
@@ -4570,6 +4573,11 @@ export interface components {
              * @enum {string}
              */
             write: "values" | "properties";
+            /**
+             * Pictures
+             * @default false
+             */
+            pictures: boolean;
         };
         /**
          * RecolouredAnswer
@@ -11267,6 +11275,7 @@ export interface operations {
         parameters: {
             query?: {
                 write?: "values" | "properties";
+                pictures?: boolean;
             };
             header?: never;
             path: {
@@ -11364,6 +11373,7 @@ export interface operations {
             query?: {
                 side?: "before" | "after";
                 revision?: number;
+                pictures?: boolean;
             };
             header?: never;
             path: {

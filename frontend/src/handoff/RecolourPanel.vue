@@ -13,10 +13,12 @@ import { countOf } from '@/ui/format'
 import { useBrandStore } from '@/take/brand'
 
 /** An old stylesheet in the colours of this take: what becomes what, how it looks, and what changes. */
-const emit = defineEmits<{ download: [source: string, write: string, name: string] }>()
+const emit = defineEmits<{
+  download: [source: string, write: string, pictures: boolean, name: string]
+}>()
 const brand = useBrandStore()
 const recolouring = useRecolouring()
-const { sheets, source, wanted, write, colors, changes, rules, problem } = recolouring
+const { sheets, source, wanted, write, pictures, colors, changes, rules, problem } = recolouring
 
 const WAYS = [
   { value: 'values', label: 'New values' },
@@ -56,6 +58,16 @@ onChange((list) => {
     </button>
     <template v-if="source && colors.length">
       <RadioBar v-model="write" label="Written as" :options="WAYS" />
+      <button
+        type="button"
+        class="button"
+        :class="pictures && 'bg-ink! text-sheet!'"
+        :aria-pressed="pictures"
+        title="Colours in SVG pictures that stand in the sheet itself"
+        @click="pictures = !pictures"
+      >
+        Pictures in it too
+      </button>
       <p class="ml-auto" role="status" data-testid="replaced">
         {{ countOf(changes.answer.value?.replaced ?? 0, 'value', 'values') }} replaced
       </p>
@@ -63,7 +75,7 @@ onChange((list) => {
         type="button"
         class="button-solid"
         :disabled="!changes.answer.value?.replaced"
-        @click="emit('download', source.id, write, source.name)"
+        @click="emit('download', source.id, write, pictures, source.name)"
       >
         Save the new file
       </button>
@@ -91,7 +103,7 @@ onChange((list) => {
   >
     <RecolourMapping :recolouring="recolouring" />
     <div class="flex min-w-0 flex-col gap-2">
-      <RecolourSample :source="source" />
+      <RecolourSample :source="source" :pictures="pictures" />
       <RecolourRules :changes="rules.answer.value" @mend="recolouring.mend" />
       <RecolourChanges v-if="changes.answer.value" :made="changes.answer.value" />
     </div>

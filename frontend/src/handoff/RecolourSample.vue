@@ -5,7 +5,7 @@ import RadioBar from '@/ui/RadioBar.vue'
 import { useTakeStore } from '@/take/take'
 
 /** A page of the sheet's own rules, before and after. It is inert: nothing in it runs or is fetched. */
-const props = defineProps<{ source: Source }>()
+const props = defineProps<{ source: Source; pictures: boolean }>()
 const take = useTakeStore()
 const side = ref<'before' | 'after'>('after')
 const SIDES = [
@@ -24,7 +24,7 @@ watch(
 const address = computed(() => {
   const id = take.take?.id
   if (!id) return undefined
-  const query = `side=${side.value}&revision=${revision.value.toString()}`
+  const query = `side=${side.value}&revision=${revision.value.toString()}&pictures=${props.pictures.toString()}`
   return `/api/takes/${id}/recoloured/${props.source.id}/page?${query}`
 })
 </script>

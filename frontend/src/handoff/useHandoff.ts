@@ -79,9 +79,15 @@ export function useHandoff() {
     if (version) fetchFile(version, `slots/${destination}/${kind}`)
   }
 
-  async function downloadRecoloured(source: string, write: string, name: string) {
+  async function downloadRecoloured(
+    source: string,
+    write: string,
+    pictures: boolean,
+    name: string,
+  ) {
     const version = await versionToHand(`Recoloured: ${name}`.slice(0, 40))
-    if (version) fetchFile(version, `recoloured/${source}?write=${write}`)
+    if (version)
+      fetchFile(version, `recoloured/${source}?write=${write}&pictures=${pictures.toString()}`)
   }
 
   return { newest, isCut, problem, download, downloadRecoloured, downloadSlots, versionToHand }

@@ -18,6 +18,8 @@ export function useRecolouring() {
   const take = useTakeStore()
   const brand = useBrandStore()
   const write = useLocalStorage<WriteAs>('tonada-recolour-as', 'values')
+  /** Whether SVG pictures within the sheet are recoloured as well: on request. */
+  const pictures = useLocalStorage('tonada-recolour-pictures', false)
 
   const sheets = computed(() =>
     (brand.detail?.sources ?? []).filter((one) => one.kind === 'stylesheet'),
@@ -33,7 +35,7 @@ export function useRecolouring() {
     if (!document || !id) return undefined
     return {
       params: { path: { source_id: id } },
-      body: { document: asKept(document), write: write.value },
+      body: { document: asKept(document), write: write.value, pictures: pictures.value },
     }
   }
   const mapping = useFollowing(question, (asked, signal) =>
@@ -82,7 +84,7 @@ export function useRecolouring() {
   }
 
   return {
-    sheets, source, wanted, write, colors, choices, mapping, changes, rules, problem,
+    sheets, source, wanted, write, pictures, colors, choices, mapping, changes, rules, problem,
     keyOf, shownOf, isChosen, choose, mend, add,
   } // prettier-ignore
 }

@@ -62,6 +62,7 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
     recolour.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
     recolour.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
     recolour.add_argument("--properties", action="store_true", help="references to custom properties")
+    recolour.add_argument("--pictures", action="store_true", help="SVG pictures in its addresses too")
     recolour.add_argument("--diff", action="store_true", help="print what would change")
     recolour.set_defaults(run=_recolour)
 
@@ -128,7 +129,7 @@ def _recolour(parsed: argparse.Namespace) -> int:
     from tonada.document.own_file import read_own
 
     take, _ = read_own(parsed.take.read_bytes())
-    files = [StyleFile(parsed.file.name, decode_text(parsed.file.read_bytes()))]
+    files = [StyleFile(parsed.file.name, decode_text(parsed.file.read_bytes()), parsed.pictures)]
     mapping = {old: one.key for one in propose_mapping(take, files) for old in one.members}
     made = restyle(take, files, mapping, "properties" if parsed.properties else "values")
     sys.stdout.write(made.diff if parsed.diff else made.files[0].text)

@@ -15,6 +15,7 @@ from tonada.core.pairs.evaluation import Cell, Evaluation, PairFigures
 from tonada.core.proof.grounds import Ground, grounds_of
 from tonada.core.take.proof_settings import Element, TextStyle
 from tonada.core.take.take import Role, Take
+from tonada.handoff.page_faces import face_data
 
 # What the page is made of; the rest of the palette stands in a row below.
 LEFT: Final = (Role.PAPER, Role.MIST)
@@ -76,8 +77,21 @@ class Shown:
 
 
 @dataclass(frozen=True, slots=True)
+class Letters:
+    """A face with the sizes in pixels that it is set in, as text, and the weight of the largest.
+
+    data: its Latin letters as WOFF2 in base64, to set its name in; None where they aren't there.
+    """
+
+    face: str
+    sizes: str
+    weight: int
+    data: str | None
+
+
+@dataclass(frozen=True, slots=True)
 class Front:
-    """shares: a sentence. letters: the faces of headings and of text, each with its sizes.
+    """shares: a sentence. letters: the faces of headings and of text.
 
     columns: of the other colours, so that no row has a single one.
     """
@@ -85,7 +99,7 @@ class Front:
     areas: tuple[Area, ...]
     others: tuple[Values, ...]
     pairs: tuple[Shown, ...]
-    letters: tuple[tuple[str, str], ...]
+    letters: tuple[Letters, ...]
     shares: str
 
     @property
@@ -200,12 +214,15 @@ def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
         )
 
 
-def _letters(take: Take) -> tuple[tuple[str, str], ...]:
-    """Return the faces with the sizes in pixels that each is set in."""
+def _letters(take: Take) -> tuple[Letters, ...]:
     proof = take.proof
     headings = " · ".join(f"{proof.size_of(style).size:g}" for style in _HEADINGS)
     texts = ", ".join(f"{name} {proof.size_of(style).size:g}" for style, name in _TEXTS.items())
-    return (proof.heading_face, f"headings {headings}"), (proof.text_face, texts)
+    first, text = (proof.size_of(style).weight for style in (_HEADINGS[0], "text"))
+    return (
+        Letters(proof.heading_face, f"headings {headings}", first, face_data(proof.heading_face)),
+        Letters(proof.text_face, texts, text, face_data(proof.text_face)),
+    )
 
 
 def _shares(measure: Sequence[Cell]) -> str:

@@ -212,3 +212,47 @@ def test_the_properties_of_a_page_are_declared_in_its_style_block() -> None:
     assert head == "<!doctype html><p>x</p>"
     assert style.startswith(":root {")
     assert "a{color:var(--" in style
+
+
+def in_pictures(text: str, mapping: dict[str, str]) -> str:
+    """Return a sheet recoloured with the pictures in it; what of them is left undecided is an error."""
+    files = [StyleFile("a.css", text, pictures=True)]
+    made = restyle(RED, files, mapping, "properties")
+    assert not any("picture" in one.reason for one in made.undecided)
+    return made.files[0].text
+
+
+PRIMARY = RED.hex_of("primary")
+
+
+@pytest.mark.parametrize(
+    ("written", "expected"),
+    [
+        ("fill='%23123456'", f"fill='%23{PRIMARY[1:]}'"),
+        ("fill='%23123456cc'", f"fill='%23{PRIMARY[1:]}cc'"),
+        ("stroke=%22%23123456%22", f"stroke=%22%23{PRIMARY[1:]}%22"),
+        ("stroke='rgb(18, 52, 86)'", f"stroke='%23{PRIMARY[1:]}'"),
+        ("stroke='rgba%2818,52,86,.5%29'", "stroke='rgba%2818,52,86,.5%29'"),
+        ("style='fill:%23123456;stroke:%23123456'", f"style='fill:%23{PRIMARY[1:]};stroke:%23{PRIMARY[1:]}'"),
+        ("fill='url(%23123456)' href='%23123456'", "fill='url(%23123456)' href='%23123456'"),
+        ("fill='none' id='navy'", "fill='none' id='navy'"),
+    ],
+)
+def test_colours_of_pictures_in_addresses_are_replaced_on_request(written: str, expected: str) -> None:
+    text = f'.a {{ color: #123456; background: url("data:image/svg+xml,%3csvg {written}/%3e") }}'
+    assert f"%3csvg {expected}/%3e" in in_pictures(text, {"#123456": "primary"})
+    # Unasked they stay, to the letter.
+    assert written in restyle(RED, [StyleFile("a.css", text)], {"#123456": "primary"}).files[0].text
+
+
+def test_a_picture_in_base64_stays_and_is_named() -> None:
+    text = ".a{background:url(data:image/svg+xml;base64,PHN2ZyBmaWxsPSJyZWQiLz4=)}"
+    (left,) = undecided_in([StyleFile("a.css", text, pictures=True)])
+    assert left.reason == "a picture within the file, in base64"
+
+
+def test_names_of_colours_in_pictures_are_found_among_the_old_colours() -> None:
+    text = '.a{color:#000;mask:url("data:image/svg+xml,<svg stroke=\'firebrick\' fill=\\"teal\\"/>")}'
+    found = {one.hex for one in propose_mapping(RED, [StyleFile("a.css", text, pictures=True)])}
+    assert {"#000000", "#b22222", "#008080"} <= found
+    assert "#b22222" not in {one.hex for one in propose_mapping(RED, [StyleFile("a.css", text)])}

@@ -5,7 +5,7 @@ from __future__ import annotations
 import difflib
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.spaces import Hex, hex_to_srgb8
@@ -68,10 +68,10 @@ def recolored(
     made, replaced = [], 0
     for file in files:
         text, count = _replaced(names, file, new, write, triples)
-        made.append(StyleFile(file.name, text))
+        made.append(replace(file, text=text))
         replaced += count
     if write == "properties" and made and replaced:
-        made[0] = StyleFile(made[0].name, _with_declared(made[0].text, _declared(names, new)))
+        made[0] = replace(made[0], text=_with_declared(made[0].text, _declared(names, new)))
     return tuple(made), replaced
 
 
@@ -87,6 +87,8 @@ def _replaced(
         if one.is_triple:  # never a reference: what reads it expects three numbers
             channels = (int(channel) for channel in hex_to_srgb8(target[1]))
             instead = as_triple(file.text[one.start : one.end], *channels)
+        elif one.in_picture:
+            instead = _in_picture(file.text[one.start : one.end], target[1], one.color.alpha)
         else:
             instead = _replacement(names, target, one.color.alpha, write)
         parts += [file.text[at : one.start], instead]
@@ -105,6 +107,12 @@ def _replacement(names: Names, target: tuple[str, Hex], alpha: float, write: Wri
         return value
     red, green, blue = (int(channel) for channel in hex_to_srgb8(value))
     return f"rgb({red} {green} {blue} / {percent})"
+
+
+def _in_picture(written: str, value: Hex, alpha: float) -> str:
+    """Return a value for a picture within an address, where a # that stands plain ends the address."""
+    opacity = "" if alpha == 1 else f"{round(alpha * 255):02x}"
+    return f"{'#' if written.startswith('#') else '%23'}{value[1:]}{opacity}"
 
 
 def _property(names: Names, key: str) -> str:

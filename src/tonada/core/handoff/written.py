@@ -6,6 +6,7 @@ import re
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Final
+from urllib.parse import unquote
 
 from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, is_color_name, read_color
 from tonada.core.errors import ColorError
@@ -29,17 +30,30 @@ _OF_TRIPLE: Final = re.compile(r"rgba?\(\s*var\(\s*(--[-\w]+)\s*\)", re.IGNORECA
 _REFERENCE: Final = re.compile(r"var\(\s*(--[-\w]+)\s*\)", re.IGNORECASE)
 _SCSS: Final = re.compile(r"\$[-\w]+|@include", re.ASCII)
 _IN_PICTURE: Final = re.compile(r"#[0-9a-f]{3,8}\b|%23[0-9a-f]{3,8}\b|fill=|stroke=", re.IGNORECASE)
+_BASE64: Final = re.compile(r"data:image/svg[^,]*;base64,", re.IGNORECASE)
+# A colour in a picture that is written into an address: a hex value whose # may be escaped and which is no
+# reference, or a name or a function as the value of a property of paint.
+_PAINTED: Final = re.compile(
+    rf"""(?P<hex>(?<!url\()(?<!href=)(?<!href=['"])(?<!href=%2[27])(?:%23|\#)[0-9a-f]{{3,8}}(?![-\w]))
+      | (?:fill|stroke|stop-color|flood-color|lighting-color|color)\s*(?:=|%3d|:)\s*\\?(?:['"]|%2[27])?
+        (?P<word>[a-z]{{3,20}}(?![-\w(])|(?:{_FUNCTIONS})\([^()'"<>]*\))""",
+    re.VERBOSE | re.IGNORECASE,
+)
 
 
 @dataclass(frozen=True, slots=True)
 class Written:
-    """A colour in the text of a file. is_triple: as three channels, whatever makes them a colour."""
+    """A colour in the text of a file. is_triple: as three channels, whatever makes them a colour.
+
+    in_picture: within an SVG picture, where no custom property reaches.
+    """
 
     start: int
     end: int
     color: ReadColor
     declaration: Declaration
     is_triple: bool = False
+    in_picture: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,10 +84,25 @@ def written_in(file: StyleFile, triples: frozenset[str] = frozenset()) -> Iterat
                 yield Written(declaration.start, end, color, declaration, is_triple=True)
             continue
         for match in _COLOR.finditer(declaration.value):
+            if match["picture"] and file.pictures:
+                yield from _painted(match, declaration)
             color = _color_of(match)
             if color is not None and color.alpha > 0:
                 start, end = (declaration.start + place for place in match.span())
                 yield Written(start, end, color, declaration)
+
+
+def _painted(picture: re.Match[str], declaration: Declaration) -> Iterator[Written]:
+    """Yield each colour of a picture that is written into an address; base64 hides what is in it."""
+    if _BASE64.search(picture[0]):
+        return
+    for match in _PAINTED.finditer(picture[0]):
+        group = "hex" if match["hex"] else "word"
+        text = unquote(match[group])
+        color = _read(text) if text[0] == "#" or "(" in text or is_color_name(text) else None
+        if color is not None and color.alpha > 0:
+            start, end = (declaration.start + picture.start() + place for place in match.span(group))
+            yield Written(start, end, color, declaration, in_picture=True)
 
 
 def triples_in(files: Iterable[StyleFile]) -> frozenset[str]:
@@ -108,7 +137,7 @@ def undecided_in(files: Sequence[StyleFile]) -> tuple[Undecided, ...]:
     for file in files:
         finder = line_finder(file.text)
         for declaration in _declarations(file):
-            for place, text, reason in _undecided(declaration, triples):
+            for place, text, reason in _undecided(declaration, triples, pictures=file.pictures):
                 key = (file.name, text, reason)
                 there = said.get(key)
                 if there is not None:
@@ -119,12 +148,15 @@ def undecided_in(files: Sequence[StyleFile]) -> tuple[Undecided, ...]:
     return tuple(said.values())
 
 
-def _undecided(declaration: Declaration, triples: frozenset[str]) -> Iterator[tuple[int, str, str]]:
+def _undecided(
+    declaration: Declaration, triples: frozenset[str], *, pictures: bool
+) -> Iterator[tuple[int, str, str]]:
     for match in _COLOR.finditer(declaration.value):
         text = match[0]
         if match["picture"]:
-            if _IN_PICTURE.search(text):
-                yield match.start(), text, "a picture within the file"
+            hidden = _BASE64.search(text) is not None
+            if hidden or (not pictures and _IN_PICTURE.search(text)):
+                yield match.start(), text, "a picture within the file" + (", in base64" if hidden else "")
         elif match["made"]:
             of = _OF_TRIPLE.match(text)
             if of is None or of[1] not in triples:

@@ -64,15 +64,22 @@ class SampleQuery(Model):
 
     side: Literal["before", "after"] = "after"
     revision: int = 0
+    pictures: bool = False
 
 
 class WriteQuery(Model):
+    """pictures: whether colours in SVG pictures within the stylesheet are replaced as well."""
+
     write: WriteAs = "values"
+    pictures: bool = False
 
 
 class RecolourBody(Model):
+    """pictures: as in WriteQuery."""
+
     document: TakeDocument
     write: WriteAs = "values"
+    pictures: bool = False
 
 
 class OldColorsAnswer(Model):
@@ -108,7 +115,7 @@ class RulesAnswer(RootModel[RuleChanges]):
 @limiter.limit(SHEETS_PER_MINUTE)
 def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
-    files = _files_of(path.source_id)
+    files = _files_of(path.source_id, pictures=body.pictures)
     return answer_value(
         {
             "colors": propose_mapping(take, files),
@@ -126,7 +133,7 @@ def list_old_colors(path: SourcePath, body: RecolourBody) -> Response:
 @limiter.limit(SHEETS_PER_MINUTE)
 def show_changes(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
-    files = _files_of(path.source_id)
+    files = _files_of(path.source_id, pictures=body.pictures)
     made, replaced = _recolored(take, files, path.source_id, body.write)
     return answer_value(
         {"diff": difference_of(files, made), "replaced": replaced, "undecided": undecided_in(files)}
@@ -141,7 +148,7 @@ def show_changes(path: SourcePath, body: RecolourBody) -> Response:
 @limiter.limit(SHEETS_PER_MINUTE)
 def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
-    files = _files_of(path.source_id)
+    files = _files_of(path.source_id, pictures=body.pictures)
     if sum(len(one.text) for one in files) > MAX_COMPARED_CHARACTERS:
         raise InputError(
             f"The rules of a stylesheet are compared up to {MAX_COMPARED_CHARACTERS // 1000} KB; "
@@ -158,7 +165,7 @@ def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
 )
 @limiter.limit(SHEETS_PER_MINUTE)
 def list_undecided(path: SourcePath) -> Response:
-    return answer_value({"places": undecided_in(_files_of(path.source_id))})
+    return answer_value({"places": undecided_in(_files_of(path.source_id, pictures=False))})
 
 
 @api.get(
@@ -169,7 +176,7 @@ def list_undecided(path: SourcePath) -> Response:
 def download(path: RecolouredPath, query: WriteQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         version = handed_version(connection, workspace, path.take_id, path.number)
-        files = _read(connection, workspace, path.source_id)
+        files = _read(connection, workspace, path.source_id, pictures=query.pictures)
     made, _ = _recolored(version.take, files, path.source_id, query.write)
     if len(made) == 1:
         return attached(made[0].text.encode(), made[0].name, "text/css")
@@ -184,7 +191,7 @@ def download(path: RecolouredPath, query: WriteQuery) -> Response:
 def show_sample(path: SamplePath, query: SampleQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         kept = takes.find(connection, workspace, path.take_id)
-        files = _read(connection, workspace, path.source_id)
+        files = _read(connection, workspace, path.source_id, pictures=query.pictures)
     take = TakeDocument.model_validate(kept.document).to_take()
     shown = files if query.side == "before" else _recolored(take, files, path.source_id, "values")[0]
     return Response(
@@ -192,12 +199,12 @@ def show_sample(path: SamplePath, query: SampleQuery) -> Response:
     )
 
 
-def _files_of(source: UUID) -> list[StyleFile]:
+def _files_of(source: UUID, *, pictures: bool) -> list[StyleFile]:
     with workspace_connection() as (connection, workspace):
-        return _read(connection, workspace, source)
+        return _read(connection, workspace, source, pictures=pictures)
 
 
-def _read(connection: Connection, workspace: UUID, source: UUID) -> list[StyleFile]:
+def _read(connection: Connection, workspace: UUID, source: UUID, *, pictures: bool) -> list[StyleFile]:
     """Return the files of a stylesheet that is kept as a source. Raises InputError for another kind."""
     if sources.find(connection, workspace, source).kind != "stylesheet":
         raise InputError("Only a stylesheet can be recoloured.", field="source")
@@ -205,7 +212,10 @@ def _read(connection: Connection, workspace: UUID, source: UUID) -> list[StyleFi
     if not found:
         raise NotFound("The files of this source aren't there.")
     names = _unlike([name for name, _ in found])
-    return [StyleFile(name, decode_text(content)) for name, (_, content) in zip(names, found, strict=True)]
+    return [
+        StyleFile(name, decode_text(content), pictures)
+        for name, (_, content) in zip(names, found, strict=True)
+    ]
 
 
 def _unlike(names: list[str]) -> list[str]:

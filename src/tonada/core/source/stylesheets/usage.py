@@ -39,10 +39,11 @@ WHITE: Final = "#ffffff"
 
 @dataclass(frozen=True, slots=True)
 class StyleFile:
-    """One file: its name and its text, CSS or HTML."""
+    """One file: its name and its text, CSS or HTML. pictures: whether SVG pictures in it count too."""
 
     name: str
     text: str
+    pictures: bool = False
 
 
 @dataclass(frozen=True, slots=True)
