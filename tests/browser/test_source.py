@@ -8,10 +8,11 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.conftest import axe_findings, make_brand, open_demo
+from tests.browser.conftest import ALL_RULES, axe_findings, make_brand, open_demo
 from tests.browser.saving import saved
 from tests.browser.test_walk import LOGO, choose
 from tests.web.test_sources import CSS, large_png
+from tonada.demo.seed import demo_file
 
 
 def found(page: Page) -> Locator:
@@ -233,3 +234,42 @@ def test_many_files_and_long_names_keep_the_view_in_shape(page: Page) -> None:
     over = page.evaluate("document.documentElement.scrollWidth - innerWidth")
     assert over == 0
     expect(page.get_by_role("button", name="Start from a mood")).to_be_in_viewport()
+
+
+def test_a_changed_logo_stands_beside_the_old_one_and_moves_what_is_wanted(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("button", name="What to do with peak-logo.svg").click()
+    changed = demo_file("peak-logo.svg").decode().replace("#2b3a8c", "#3a2b8c").replace("#d7b13c", "#e7c14c")
+    page.get_by_role("menuitem", name="Replace its file").click()
+    page.get_by_test_id("replacement").set_input_files(
+        {"name": "peak-logo-2.svg", "mimeType": "image/svg+xml", "buffer": changed.encode()}
+    )
+    dialog = page.get_by_role("dialog")
+    rows = dialog.get_by_test_id("beside").locator("tbody tr")
+    expect(rows.filter(has_text="#2b3a8c")).to_contain_text("#3a2b8c")
+    expect(rows.filter(has_text="#b6653a")).to_contain_text("unchanged")
+    assert axe_findings(page, ALL_RULES[:-1]) == []
+    dialog.get_by_role("checkbox", name="Accent moves").uncheck()
+    dialog.get_by_role("button", name="Replace it").click()
+    measure = page.get_by_role("region", name="The measure")
+    expect(measure).to_contain_text("#3a2b8c")
+    expect(measure).to_contain_text("#d7b13c")
+    expect(page.get_by_role("button", name="peak-logo-2.svg", exact=False).first).to_be_visible()
+    expect(page.get_by_role("alert")).to_contain_text("peak-logo.svg was removed")
+    page.get_by_role("button", name="Undo").click()
+    expect(measure).to_contain_text("#2b3a8c")
+
+
+def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
+    open_demo(page)
+    cards = page.get_by_role("button", name=re.compile("^What to do with .*\\.(svg|jpg|css)$"))
+    expect(cards).to_have_count(3)
+    page.get_by_role("button", name="What to do with peak-logo.svg").click()
+    page.get_by_role("menuitem", name="Replace its file").click()
+    page.get_by_test_id("replacement").set_input_files(
+        {"name": "same.svg", "mimeType": "image/svg+xml", "buffer": demo_file("peak-logo.svg")}
+    )
+    page.get_by_role("dialog").get_by_role("button", name="Cancel").click()
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    expect(cards).to_have_count(3)
+    expect(page.get_by_role("button", name="Undo")).to_be_disabled()

@@ -328,3 +328,31 @@ def test_the_demo_stylesheet_has_about_thirty_colors_and_many_alike(client: Clie
     sheet = upload(client, brand, demo_file("old-site.css"), "old-site.css").get_json()["stylesheet"]
     assert 28 <= len(sheet["uses"]) <= 36
     assert len(sheet["groups"]) <= 0.6 * len(sheet["uses"])
+
+
+def test_a_source_stands_beside_the_one_before_and_its_swatches_move(client: Client) -> None:
+    brand = new_brand(client)["id"]
+    before = upload(client, brand, LOGO).get_json()
+    after = upload(client, brand, LOGO.replace(b"#2b3a8c", b"#3548a8")).get_json()
+    rows = client.get(f"/api/sources/{after['id']}/beside/{before['id']}").get_json()["rows"]
+    first = next(one for one in rows if one["before"] and one["before"]["hex"] == "#2b3a8c")
+    assert first["after"]["hex"] == "#3548a8"
+    assert 0 < first["difference"] < 0.1
+    colors = [
+        {"hex": one["hex"], "name": None, "share": one["share"], "choice": None} for one in before["colors"]
+    ]
+    asked = {"colors": colors, "source": before["id"], "source_name": "logo.svg", "whole": "artwork"}
+    document = client.post("/api/proposals", json=asked).get_json()["document"]
+    moves = [{"before": "#2b3a8c", "after": "#3548a8", "share": 0.7}]
+    change = {
+        "kind": "replace",
+        "before": before["id"],
+        "after": after["id"],
+        "name": "logo.svg",
+        "moves": moves,
+    }
+    made = client.post("/api/changes", json={"document": document, "change": change}).get_json()["document"]
+    moved = next(one for one in made["swatches"] if one["hex"] == "#3548a8")
+    assert moved["origin"]["source"] == after["id"]
+    assert not any(one["hex"] == "#2b3a8c" for one in made["swatches"])
+    assert client.get(f"/api/sources/{after['id']}/beside/{brand}").status_code == 404

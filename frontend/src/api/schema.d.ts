@@ -196,6 +196,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources/{source_id}/beside/{before_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A source beside the one that it replaces, colour by colour */
+        get: operations["sources_compare_sources_sources__uuid_source_id__beside__uuid_before_id__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sources/{source_id}/preview": {
         parameters: {
             query?: never;
@@ -2340,6 +2357,21 @@ export interface components {
             /** Name */
             name: string;
         };
+        /** BesideAnswer */
+        BesideAnswer: {
+            /** Rows */
+            rows: components["schemas"]["BesideRow"][];
+        };
+        /**
+         * BesideRow
+         * @description A colour of a source before and after its file was replaced; null where it is new or gone.
+         */
+        BesideRow: {
+            before: components["schemas"]["FoundColorAnswer"] | null;
+            after: components["schemas"]["FoundColorAnswer"] | null;
+            /** Difference */
+            difference: number;
+        };
         /**
          * TextBody
          * @description Typed or pasted text with colours in it.
@@ -2727,7 +2759,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
         };
         /**
          * AdoptChange
@@ -2837,6 +2869,21 @@ export interface components {
              * @default null
              */
             step: number | null;
+        };
+        /**
+         * MovedColor
+         * @description A colour of a source that has become another one; share: what the new one covers.
+         */
+        MovedColor: {
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * Share
+             * @default null
+             */
+            share: number | null;
         };
         /**
          * NeutralChange
@@ -2958,6 +3005,36 @@ export interface components {
             owner: string;
             /** @default null */
             instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * ReplaceChange
+         * @description A source's file replaced: swatches that came from it move as said, and keep their roles.
+         *
+         *     before, after: the source as it was, and with its new file. name: of the new one.
+         */
+        ReplaceChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "replace";
+            /**
+             * Before
+             * Format: uuid
+             */
+            before: string;
+            /**
+             * After
+             * Format: uuid
+             */
+            after: string;
+            /** Name */
+            name: string;
+            /**
+             * Moves
+             * @default []
+             */
+            moves: components["schemas"]["MovedColor"][];
         };
         /**
          * ScaleChange
@@ -6695,6 +6772,96 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sources_compare_sources_sources__uuid_source_id__beside__uuid_before_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                source_id: string;
+                before_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -63,7 +63,7 @@ const shareOf = (key: string) => {
     <tbody>
       <tr v-for="one in groups" :key="one.name" class="border-b border-hair font-semibold">
         <th scope="row" class="py-0.5 text-left">{{ one.name }}</th>
-        <td class="value text-right">{{ formatShare(one.painted) }}</td>
+        <td class="value text-right">{{ painted.length ? formatShare(one.painted) : '…' }}</td>
         <td class="value w-16 text-right">{{ formatShare(one.planned) }}</td>
       </tr>
       <tr v-for="one in rows" :key="one.key" class="border-b border-hair">

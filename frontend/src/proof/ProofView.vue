@@ -271,8 +271,11 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
             <template v-else>
               <h2 class="text-title leading-tight">{{ pageName }}</h2>
               <p class="font-semibold" data-testid="short-parts">
-                {{ parts.length }} parts,
-                {{ short.length ? `${short.length.toString()} short` : 'all read' }}
+                <template v-if="parts.length">
+                  {{ parts.length }} parts,
+                  {{ short.length ? `${short.length.toString()} short` : 'all read' }}
+                </template>
+                <template v-else>The page is being drawn …</template>
               </p>
               <PaintedShares
                 v-if="take.evaluation"

@@ -5,14 +5,17 @@ import ActionMenu from '@/ui/ActionMenu.vue'
 import { countOf } from '@/ui/format'
 
 const props = defineProps<{ source: Source; isSelected: boolean }>()
-const emit = defineEmits<{ select: []; rename: []; remove: [] }>()
+const emit = defineEmits<{ select: []; rename: []; replace: []; remove: [] }>()
 
-const ACTIONS = [
+type Action = 'rename' | 'replace' | 'remove'
+const actions = computed<{ value: Action; label: string }[]>(() => [
   { value: 'rename', label: 'Rename' },
+  ...(props.source.mood ? [] : [{ value: 'replace' as const, label: 'Replace its file' }]),
   { value: 'remove', label: 'Remove' },
-] as const
-function act(action: (typeof ACTIONS)[number]['value']) {
+])
+function act(action: Action) {
   if (action === 'rename') emit('rename')
+  else if (action === 'replace') emit('replace')
   else emit('remove')
 }
 
@@ -57,7 +60,7 @@ const MARKS = { stylesheet: '{ }', list: '#', mood: '“ ”', image: '' } as co
     </button>
     <ActionMenu
       class="absolute top-0.5 right-0.5"
-      :actions="ACTIONS"
+      :actions="actions"
       :label="`What to do with ${source.name}`"
       button-class="flex h-6 w-6 items-center justify-center hover:bg-surround"
       @act="act"

@@ -18,6 +18,7 @@ const emit = defineEmits<{
   mood: []
   screen: []
   rename: [source: Source]
+  replace: [source: Source]
   remove: [source: Source]
 }>()
 const picker = ref<HTMLInputElement>()
@@ -39,6 +40,7 @@ function picked() {
           :is-selected="selected === source.id"
           @select="emit('select', source.id)"
           @rename="emit('rename', source)"
+          @replace="emit('replace', source)"
           @remove="emit('remove', source)"
         />
       </li>

@@ -12,10 +12,12 @@ import ListSource from './ListSource.vue'
 import MoodDialog from './MoodDialog.vue'
 import MoodSource from './MoodSource.vue'
 import PictureSource from './PictureSource.vue'
+import ReplaceDialog from './ReplaceDialog.vue'
 import SourceRail from './SourceRail.vue'
 import StylesheetSource from './StylesheetSource.vue'
 import SuggestedStart from './SuggestedStart.vue'
 import { useAdoption } from './useAdoption'
+import { useReplacing } from './useReplacing'
 import { useScreenPicker } from './useScreenPicker'
 import { useProposal } from './useProposal'
 import type { Offer } from './useProposal'
@@ -45,6 +47,12 @@ const { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose
   toRef(() => take.document),
 )
 const adoption = useAdoption(source)
+const replacing = useReplacing(select)
+const replacement = ref<HTMLInputElement>()
+function replace(old: Source) {
+  replacing.asked(old)
+  replacement.value?.click()
+}
 const { pickSwatch } = usePick()
 /** Before anything is built, the page is that of the proposal. */
 const pageDocument = computed(() => (take.isEmpty ? proposal.value?.document : take.shown))
@@ -107,6 +115,7 @@ async function pickScreen() {
       @mood="showsMood = true"
       @screen="pickScreen"
       @rename="renamed = $event"
+      @replace="replace"
       @remove="brand.remove($event)"
     />
     <div
@@ -170,6 +179,12 @@ async function pickScreen() {
         @dismiss="adoption.refusal.value = ''"
       />
       <NoticeBar
+        v-if="replacing.problem.value && !replacing.replaced.value"
+        class="sticky bottom-0"
+        :text="replacing.problem.value"
+        @dismiss="replacing.dismiss()"
+      />
+      <NoticeBar
         v-if="brand.removed"
         class="sticky bottom-0"
         :text="`${brand.removed.name} was removed. Swatches that came from it stay.`"
@@ -206,6 +221,16 @@ async function pickScreen() {
     <MoodDialog
       v-model="showsMood"
       @keep="(words, field) => keepAndShow(brand.addMood(words, field))"
+    />
+    <ReplaceDialog :replacing="replacing" />
+    <input
+      ref="replacement"
+      type="file"
+      class="hidden"
+      multiple
+      aria-label="The new file"
+      data-testid="replacement"
+      @change="replacing.picked"
     />
     <RenameDialog
       :model-value="renamed !== undefined"

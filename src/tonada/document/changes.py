@@ -4,11 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 from typing import Annotated, Literal, TypeAlias
+from uuid import UUID
 
-from pydantic import Field
+from pydantic import Field, StringConstraints
 
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
+from tonada.core.limits import MAX_SWATCHES
 from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.states import with_states
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, with_scale
@@ -16,10 +18,11 @@ from tonada.core.ready.filling import fill_free
 from tonada.core.ready.palette import PALETTE_ROLES, checked_colors
 from tonada.core.roles import giving
 from tonada.core.roles.page_pairs import with_texts_by_rule
+from tonada.core.roles.replacing import Move, replace_source
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.take import repoint
 from tonada.core.take.take import Role, Take
-from tonada.document.parts import HexText, Identifier, Model, Name, RoleText, StepNumber
+from tonada.document.parts import HexText, Identifier, Line, Model, Name, RoleText, Share, StepNumber
 from tonada.document.take import HarmonyModel, NeutralModel, OriginModel, RampModel
 
 # The take after a change, and what there is to say about it.
@@ -182,6 +185,32 @@ class SuggestChange(Model):
         return (made if take.scheme == "day" else made.turned()), (*impossible, *shortfalls(made))
 
 
+class MovedColor(Model):
+    """A colour of a source that has become another one; share: what the new one covers."""
+
+    before: HexText
+    after: HexText
+    share: Share | None = None
+
+
+class ReplaceChange(Model):
+    """A source's file replaced: swatches that came from it move as said, and keep their roles.
+
+    before, after: the source as it was, and with its new file. name: of the new one.
+    """
+
+    kind: Literal["replace"]
+    before: UUID
+    after: UUID
+    name: Annotated[str, Line, StringConstraints(min_length=1, max_length=200)]
+    moves: Annotated[tuple[MovedColor, ...], Field(max_length=MAX_SWATCHES)] = ()
+
+    def apply(self, take: Take) -> Changed:
+        moves = tuple(Move(one.before, one.after, one.share) for one in self.moves)
+        made = replace_source(take, str(self.before), str(self.after), self.name, moves)
+        return made, shortfalls(made)
+
+
 class ReadyColor(Model):
     """A colour of a ready-made palette, by its role."""
 
@@ -248,6 +277,7 @@ TakeChange = Annotated[
     | AdoptChange
     | SuggestChange
     | ReadyMadeChange
+    | ReplaceChange
     | NightChange
     | StatesChange
     | ScaleChange,

@@ -11,6 +11,7 @@ from pydantic import ConfigDict, Field, StringConstraints
 from tonada.core import limits
 from tonada.core.color.hue_rules import is_neutral
 from tonada.core.color.naming import color_name
+from tonada.core.source.beside import SourceColor, beside
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
 from tonada.core.source.stylesheets.groups import LARGEST_DIFFERENCE
@@ -155,6 +156,34 @@ class BrandDetail(Model):
     takes: tuple[TakeSummary, ...]
     removed_takes: tuple[RemovedTake, ...]
     sources: tuple[SourceAnswer, ...]
+
+
+class BesideRow(Model):
+    """A colour of a source before and after its file was replaced; null where it is new or gone."""
+
+    before: FoundColorAnswer | None
+    after: FoundColorAnswer | None
+    difference: float
+
+
+class BesideAnswer(Model):
+    rows: tuple[BesideRow, ...]
+
+    @classmethod
+    def of(cls, before: SourceAnswer, after: SourceAnswer) -> BesideAnswer:
+        sides = [
+            tuple(SourceColor(one.hex, one.share) for one in source.colors) for source in (before, after)
+        ]
+        return cls(
+            rows=tuple(
+                BesideRow(
+                    before=None if one.before is None else before.colors[one.before],
+                    after=None if one.after is None else after.colors[one.after],
+                    difference=one.difference,
+                )
+                for one in beside(*sides)
+            )
+        )
 
 
 class SourceNameBody(Model):

@@ -21,7 +21,13 @@ from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.brands.views import BrandPath
 from tonada.web.security import UPLOADS_PER_MINUTE, limiter
-from tonada.web.sources.models import PickedBody, ReadingBody, SourceAnswer, SourceNameBody
+from tonada.web.sources.models import (
+    BesideAnswer,
+    PickedBody,
+    ReadingBody,
+    SourceAnswer,
+    SourceNameBody,
+)
 from tonada.web.sources.readings import readings
 
 api = blueprint("sources")
@@ -38,6 +44,10 @@ class UploadForm(BaseModel):
 
 class SourcePath(BaseModel):
     source_id: UUID
+
+
+class BesidePath(SourcePath):
+    before_id: UUID
 
 
 @api.post(
@@ -133,6 +143,18 @@ def set_picked(path: SourcePath, body: PickedBody) -> Response:
     with workspace_connection() as (connection, workspace):
         row = sources.set_picked(connection, workspace, path.source_id, picked)
     return answer(SourceAnswer.of(row))
+
+
+@api.get(
+    "/sources/<uuid:source_id>/beside/<uuid:before_id>",
+    responses={200: BesideAnswer},
+    summary="A source beside the one that it replaces, colour by colour",
+)
+def compare_sources(path: BesidePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        after = sources.find(connection, workspace, path.source_id)
+        before = sources.find(connection, workspace, path.before_id)
+    return answer(BesideAnswer.of(SourceAnswer.of(before), SourceAnswer.of(after)))
 
 
 @api.get("/sources/<uuid:source_id>/preview", summary="The picture of a source, written anew as PNG")
