@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import FrameLocator, Page, expect
 
 from tests.browser.conftest import axe_findings, make_brand, open_demo
@@ -109,3 +110,26 @@ def test_the_page_stays_while_a_note_is_dragged_and_a_click_opens_the_swatch(pag
     expect(leaf).to_have_attribute("aria-selected", "true")
     page.get_by_role("slider", name=re.compile("^Info")).click()
     expect(page.get_by_role("tab", name="Swatch", exact=True)).to_have_attribute("aria-selected", "true")
+
+
+@pytest.mark.parametrize(("width", "step", "own"), [(820, "Harmony", "Advice"), (390, "Source", "Start")])
+def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: str, own: str) -> None:
+    open_demo(page)
+    page.set_viewport_size({"width": width, "height": 800})
+    page.get_by_role("navigation", name="Steps").get_by_role("link", name=step).click()
+    inspector = page.get_by_role("complementary", name="Inspector")
+    expect(inspector).to_be_hidden()
+    opener = page.locator("[aria-controls=inspector]")
+    opener.focus()
+    page.keyboard.press("Enter")
+    inspector.get_by_role("tab", name="The page").click()
+    expect(inspector.frame_locator("iframe").get_by_role("heading", level=1)).to_be_visible()
+    expect(page.get_by_role("button", name="Close", exact=True)).to_have_attribute("aria-expanded", "true")
+    assert axe_findings(page) == []
+    box = inspector.bounding_box()
+    assert box
+    assert box["x"] + box["width"] <= width + 1
+    inspector.get_by_role("tab", name=re.compile(f"^{own}")).click()
+    page.keyboard.press("Escape")
+    expect(inspector).to_be_hidden()
+    expect(opener).to_be_focused()

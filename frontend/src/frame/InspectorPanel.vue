@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
+import { useDrawer } from './useDrawer'
 import ChosenColor from './ChosenColor.vue'
 import { useLeaf } from './useLeaf'
 import { useSelection } from './useSelection'
@@ -45,6 +46,7 @@ const { leaf } = useLeaf({
   times: () => times.value,
   isDragging: () => take.preview !== undefined,
 })
+const { isNarrow, isOut, toggle } = useDrawer()
 const isInView = computed(() => swatch.value === undefined && chosenKey.value !== undefined)
 /** Always the same ones in the same places: what comes and goes would take the choice with it. */
 const leaves = computed<{ id: Leaf; name: string; count?: number }[]>(() => [
@@ -66,9 +68,22 @@ const shown = computed(
 </script>
 
 <template>
+  <button
+    v-if="isNarrow"
+    ref="opener"
+    type="button"
+    class="button-solid fixed right-3 bottom-3 z-30 max-w-[60vw]"
+    :aria-expanded="isOut"
+    aria-controls="inspector"
+    @click="toggle"
+  >
+    <span class="truncate">{{ isOut ? 'Close' : (leaves[open]?.name ?? own) }}</span>
+  </button>
   <aside
+    v-show="!isNarrow || isOut"
+    id="inspector"
     aria-label="Inspector"
-    class="relative flex min-h-0 flex-col border-l border-hair bg-sheet max-[900px]:min-h-150 max-[900px]:border-t max-[900px]:border-l-0"
+    class="relative flex min-h-0 flex-col border-l border-hair bg-sheet max-[900px]:fixed max-[900px]:inset-y-0 max-[900px]:right-0 max-[900px]:z-20 max-[900px]:w-[min(88vw,340px)] max-[900px]:border-ink max-[900px]:pb-13"
   >
     <PagePeek />
     <TabGroup

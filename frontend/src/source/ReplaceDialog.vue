@@ -84,6 +84,7 @@ const canMove = (row: BesideRow) =>
               <label v-if="canMove(row) && row.before" class="flex items-center gap-1.5">
                 <input
                   type="checkbox"
+                  class="accent-ink"
                   :checked="replacing.moving.value.has(row.before.hex)"
                   @change="row.before && replacing.toggle(row.before.hex)"
                 />
