@@ -117,6 +117,7 @@ def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: s
     open_demo(page)
     page.set_viewport_size({"width": width, "height": 800})
     page.get_by_role("navigation", name="Steps").get_by_role("link", name=step).click()
+    expect(page).to_have_url(re.compile(f"/{step.lower()}"))
     inspector = page.get_by_role("complementary", name="Inspector")
     expect(inspector).to_be_hidden()
     opener = page.locator("[aria-controls=inspector]")
@@ -133,3 +134,19 @@ def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: s
     page.keyboard.press("Escape")
     expect(inspector).to_be_hidden()
     expect(opener).to_be_focused()
+
+
+def test_a_pair_that_falls_short_shows_its_mend_on_the_page_before_it_is_chosen(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
+    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    note = page.get_by_role("complementary", name="Inspector").get_by_text("as it would look")
+    short = page.locator("[data-passes=false]").first
+    short.get_by_role("button").focus()
+    expect(note).to_be_visible()
+    page.get_by_role("link", name="Proof").focus()
+    expect(note).to_have_count(0)
+    page.locator("[data-passes=true]").first.get_by_role("button").focus()
+    page.wait_for_timeout(300)
+    expect(note).to_have_count(0)
+    expect(page.get_by_role("button", name="Undo")).to_be_disabled()

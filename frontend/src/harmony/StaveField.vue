@@ -80,7 +80,6 @@ const NAMES: Readonly<Record<string, string>> = {
 <style scoped>
 .possible {
   background-repeat: repeat-x;
-  image-rendering: pixelated;
   opacity: 0.5;
 }
 .glides,

@@ -2,13 +2,25 @@
 import { computed } from 'vue'
 import PairRuler from './PairRuler.vue'
 import PairSample from './PairSample.vue'
+import { api, given } from '@/api/client'
 import type { PairFigures } from '@/api/types'
+import { usePagePreview } from '@/page/usePagePreview'
+import { useTakeStore } from '@/take/take'
 import { formatRatio, verdictText } from '@/ui/format'
 
 const props = defineProps<{ pair: PairFigures; greys: readonly string[]; selected: boolean }>()
 /** An exempt pair doesn't pass, and doesn't fall short either. */
 const isFine = computed(() => props.pair.short_by === 0)
 const emit = defineEmits<{ select: [] }>()
+const take = useTakeStore()
+const { previewing } = usePagePreview()
+
+/** What the first of its mends would do, for a pair that falls short. */
+const looking = previewing(async (signal) => {
+  if (isFine.value || !take.document) return undefined
+  const body = { document: take.document, pair: props.pair.id, mode: 'hue' as const }
+  return (await given(api.POST('/api/mends', { body, signal }))).mends[0]?.document
+})
 </script>
 
 <template>
@@ -40,6 +52,7 @@ const emit = defineEmits<{ select: [] }>()
         :class="isFine ? 'text-quiet' : 'button'"
         :aria-label="`${isFine ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}`"
         :aria-pressed="selected"
+        v-on="looking"
         @click="emit('select')"
       >
         {{ isFine ? 'Look into' : 'Mend' }}

@@ -250,6 +250,10 @@ def test_the_field_shows_only_what_srgb_has() -> None:
     chroma = srgb8_to_oklch(picture[shown][:, :3])[:, 1]
     assert np.abs(chroma - 0.12).max() < 0.01
     assert 0.2 < shown.mean() < 0.8
+    # Its edges are smooth: beside what is whole stands what is there in part, of the same colour.
+    partly = (picture[..., 3] > 0) & ~shown
+    assert 0.005 < partly.mean() < 0.1
+    assert np.abs(srgb8_to_oklch(picture[partly][:, :3])[:, 1] - 0.12).max() < 0.02
     assert (np.asarray(Image.open(io.BytesIO(possible_colors(0.0))))[..., 3] == 255).all()
 
 

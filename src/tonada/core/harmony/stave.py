@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import io
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Final
 
 import numpy as np
+from numpy.typing import NDArray
 from PIL import Image
 
 from tonada.core.color.circles import turned
@@ -28,6 +30,8 @@ FIELD_COLUMNS: Final = 120
 FIELD_ROWS: Final = 96
 LARGEST_CHROMA: Final = 0.4
 _LIGHTNESSES: Final = 300
+# So many times finer than its cells the field is computed across and up, so that its edges are smooth.
+_FINER: Final = 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,37 +110,39 @@ def stave_of(take: Take) -> Stave:
     )
 
 
+# A hundredth is asked for at a time, so that a drag asks for few of them again and again.
+@lru_cache(maxsize=64)
 def possible_colors(chroma: float) -> bytes:
     """Return a PNG of what sRGB has at a chroma: hue 0 to 360 across, the contrast scale upward.
 
-    One pixel for each cell; transparent where there is nothing. chroma: 0 to LARGEST_CHROMA.
+    One pixel for each cell, as opaque as much of it there is; transparent where there is nothing.
+    chroma: 0 to LARGEST_CHROMA.
     """
-    hues = (np.arange(FIELD_COLUMNS) + 0.5) * 360 / FIELD_COLUMNS
+    columns, rows = FIELD_COLUMNS * _FINER, FIELD_ROWS * _FINER
+    hues = (np.arange(columns) + 0.5) * 360 / columns
     lightness = np.linspace(0, 1, _LIGHTNESSES)
-    plane = np.stack(
-        [
-            np.repeat(lightness[:, None], FIELD_COLUMNS, axis=1),
-            np.full((_LIGHTNESSES, FIELD_COLUMNS), chroma),
-            np.repeat(hues[None], _LIGHTNESSES, axis=0),
-        ],
-        axis=-1,
-    )
+    plane = np.stack(np.broadcast_arrays(lightness[:, None], chroma, hues[None]), axis=-1)
     inside = is_in_gamut(oklab_to_linear(oklch_to_oklab(plane)), tolerance=1e-4)
     colors = oklch_to_srgb8(plane)
-    places = scale_position(relative_luminance(colors))
-    rows = _row_of_each_cell(places)
+    at = _row_of_each_cell(scale_position(relative_luminance(colors)), rows)
+    across = np.arange(columns)[None]
+    cells = (FIELD_ROWS, _FINER, FIELD_COLUMNS, _FINER)
+    there = inside[at, across].reshape(cells).astype(float)
+    fine = colors[at, across].reshape(*cells, 3)
+    covered = there.mean(axis=(1, 3))
+    # A cell at the edge has the colour of the part that is there.
+    sums = (fine * there[..., None]).sum(axis=(1, 3))
     picture = np.zeros((FIELD_ROWS, FIELD_COLUMNS, 4), dtype=np.uint8)
-    columns = np.arange(FIELD_COLUMNS)[None]
-    picture[..., :3] = colors[rows, columns]
-    picture[..., 3] = np.where(inside[rows, columns], 255, 0)
+    picture[..., :3] = np.round(sums / np.maximum(1.0, there.sum(axis=(1, 3)))[..., None])
+    picture[..., 3] = np.round(covered * 255)
     written = io.BytesIO()
     Image.fromarray(picture).save(written, "PNG")
     return written.getvalue()
 
 
-def _row_of_each_cell(places: Floats) -> np.ndarray:
+def _row_of_each_cell(places: Floats, rows: int) -> NDArray[np.intp]:
     """Return for each cell the lightness whose place on the scale is nearest, from the top down."""
-    wanted = 1 - (np.arange(FIELD_ROWS) + 0.5) / FIELD_ROWS
+    wanted = 1 - (np.arange(rows) + 0.5) / rows
     return np.stack(
         [np.clip(np.searchsorted(column, wanted), 0, len(column) - 1) for column in places.T], axis=1
     )

@@ -62,7 +62,7 @@ def compare_takes(body: ComparisonBody) -> Response:
 @api.get("/stave/field", summary="What sRGB has at a chroma: hue across, contrast scale up, as PNG")
 def read_field(query: FieldQuery) -> Response:
     picture = Response(possible_colors(round(query.chroma, 2)), mimetype="image/png")
-    picture.set_etag(f"field-{query.chroma:.2f}")
+    picture.set_etag(f"field-smooth-{query.chroma:.2f}")
     picture.headers["Cache-Control"] = "public, max-age=31536000, immutable"
     picture.make_conditional(request)
     return picture
