@@ -150,3 +150,25 @@ def test_a_pair_that_falls_short_shows_its_mend_on_the_page_before_it_is_chosen(
     page.wait_for_timeout(300)
     expect(note).to_have_count(0)
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
+
+
+def test_while_a_note_is_dragged_the_page_comes_with_the_change(page: Page) -> None:
+    open_step(page, "Harmony")
+    heading = the_page(page).locator("[data-part='Offer 1, heading']")
+    expect(heading).to_be_visible()
+    before = heading.evaluate("one => getComputedStyle(one).color")
+    box = page.get_by_role("slider", name="Primary, Link", exact=True).bounding_box()
+    assert box
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    asked: list[str] = []
+    page.on("request", lambda request: asked.append(request.url.rpartition("/")[2]))
+    page.mouse.move(x, y)
+    page.mouse.down()
+    for step in range(1, 12):
+        page.mouse.move(x + 6 * step, y - 2 * step)
+    expect(heading).not_to_have_css("color", before)
+    assert "changes" in asked
+    assert "proof" not in asked, "one answer brings both"
+    page.mouse.up()
+    page.get_by_role("button", name="Undo").click()
+    expect(heading).to_have_css("color", before)

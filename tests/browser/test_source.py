@@ -273,3 +273,13 @@ def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
     expect(page.get_by_role("dialog")).to_have_count(0)
     expect(cards).to_have_count(3)
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
+
+
+def test_the_handle_of_what_stands_together_is_where_its_number_says(page: Page) -> None:
+    open_source(page, "old-site.css")
+    page.reload()
+    slider = page.get_by_label("Together below a difference of")
+    expect(slider).to_be_visible()
+    number = page.locator("label", has=slider).locator(".value")
+    expect(number).not_to_have_text("0.000")
+    assert float(slider.input_value()) == float(number.inner_text())

@@ -38,6 +38,23 @@ def test_a_note_is_placed_and_the_figures_come_with_it(client: Client, document:
     assert answer["evaluation"] == again
 
 
+@pytest.mark.parametrize("scheme", ["day", "night"])
+def test_the_page_beside_comes_with_the_change_as_it_would_be_asked_for(
+    client: Client, document: dict[str, Any], scheme: str
+) -> None:
+    swatch = document["swatches"][0]["id"]
+    change = {"kind": "place", "swatch": swatch, "chroma": 0.1, "hue": 30, "position": 0.4}
+    asked = {"document": document, "change": change, "page": {"scheme": scheme, "voice": "mill"}}
+    made = client.post("/api/changes", json=asked).get_json()
+    shown = made["document"]
+    if scheme == "night":
+        other = {"roles": shown["roles"], "pairs": shown["pairs"], "grounds": shown["grounds"]}
+        shown = {**shown, **shown["other"], "scheme": "night", "other": other}
+    by_itself = client.post("/api/proof", json={"document": shown, "voice": "mill"}).get_json()
+    assert made["page"] == by_itself
+    assert changed(client, document, **change)["page"] is None
+
+
 def test_the_hot_path_answers_what_the_document_describes(client: Client, document: dict[str, Any]) -> None:
     """It goes without its model, which must not drift away from it."""
     answer = client.post("/api/evaluate", json={"document": document})

@@ -2522,12 +2522,15 @@ export interface components {
         /**
          * ChangeAnswer
          * @description The take after a change, with its figures, and what there is to say about it.
+         *
+         *     page: what the page beside is drawn with, as POST /api/proof has it; null where none was asked for.
          */
         ChangeAnswer: {
             document: components["schemas"]["TakeDocument"];
             /** Said */
             said: string[];
             evaluation: components["schemas"]["Evaluation"];
+            page: components["schemas"]["ProofAnswer"] | null;
         };
         /**
          * Cell
@@ -2567,6 +2570,19 @@ export interface components {
             held: boolean;
         };
         /**
+         * DuotoneAnswer
+         * @description What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
+         *     table of a transfer function in SVG.
+         */
+        DuotoneAnswer: {
+            /** Red */
+            red: string;
+            /** Green */
+            green: string;
+            /** Blue */
+            blue: string;
+        };
+        /**
          * Evaluation
          * @description swatches in the order of the take, pairs with those that fail first, the shortest at the head.
          */
@@ -2599,6 +2615,36 @@ export interface components {
             swatch: string | null;
         };
         /**
+         * GroundAnswer
+         * @description series: for charts on this ground, told apart by all eyes.
+         */
+        GroundAnswer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Key */
+            key: string;
+            /** Hex */
+            hex: string;
+            /** Is Own */
+            is_own: boolean;
+            /** Elements */
+            elements: components["schemas"]["Use"][];
+            /** Series */
+            series: components["schemas"]["SeriesColor"][];
+        };
+        /**
+         * LayerAnswer
+         * @description A translucent colour over a picture.
+         */
+        LayerAnswer: {
+            /** Hex */
+            hex: string;
+            /** Alpha */
+            alpha: number;
+        };
+        /**
          * Line
          * @description A line of the stave: the ratio, and where on the contrast scale (0 to 1) it is reached.
          */
@@ -2607,6 +2653,18 @@ export interface components {
             ratio: number;
             /** Position */
             position: number;
+        };
+        /**
+         * Paint
+         * @description name: as pictures ask for it, “primary light”. key: of the colour, as Take.color_of reads it.
+         */
+        Paint: {
+            /** Name */
+            name: string;
+            /** Key */
+            key: string;
+            /** Hex */
+            hex: string;
         };
         /**
          * PairFigures
@@ -2685,6 +2743,61 @@ export interface components {
             advice: string[];
         };
         /**
+         * ProofAnswer
+         * @description What the sample pages are drawn with. layer: over the picture, where one was chosen.
+         *
+         *     voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
+         */
+        ProofAnswer: {
+            /** Grounds */
+            grounds: components["schemas"]["GroundAnswer"][];
+            /** Sections */
+            sections: components["schemas"]["StandsOn"][];
+            /** Styles */
+            styles: components["schemas"]["TextStyleAnswer"][];
+            layer: components["schemas"]["LayerAnswer"] | null;
+            /**
+             * Voice
+             * @enum {string}
+             */
+            voice: "observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs";
+            /** Paints */
+            paints: components["schemas"]["Paint"][];
+            duotone: components["schemas"]["DuotoneAnswer"] | null;
+        };
+        /**
+         * SeriesColor
+         * @description A colour for the series of a chart, with its ratio to the ground and the ratio it needs.
+         */
+        SeriesColor: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Ratio */
+            ratio: number;
+            /** Needed */
+            needed: number;
+            /**
+             * Criterion
+             * @default 1.4.11
+             */
+            criterion: string;
+            /** Passes */
+            passes: boolean;
+        };
+        /** StandsOn */
+        StandsOn: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Ground */
+            ground: string;
+        };
+        /**
          * Stave
          * @description anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
          *
@@ -2755,11 +2868,78 @@ export interface components {
             /** Is Neutral */
             is_neutral: boolean;
         };
+        /**
+         * TextStyleAnswer
+         * @description A text of the pages: its size in CSS pixels by width, its weight, what it needs and by which criterion.
+         *
+         *     needed: in the width that asks most; deciding: the size that a text has there.
+         */
+        TextStyleAnswer: {
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number;
+            /** Tablet */
+            tablet: number;
+            /** Phone */
+            phone: number;
+            /** Deciding */
+            deciding: number;
+            /** Weight */
+            weight: number;
+            /** Needed */
+            needed: number;
+            /** Criterion */
+            criterion: string;
+        };
+        /**
+         * Use
+         * @description What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
+         *
+         *     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
+         *     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
+         *     pages in which it passes.
+         */
+        Use: {
+            element: components["schemas"]["Element"];
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** By Rule */
+            by_rule: string;
+            /** By Rule Name */
+            by_rule_name: string;
+            /** Changed */
+            changed: boolean;
+            /** Over */
+            over: string;
+            usage: components["schemas"]["Usage"];
+            /** Ratio */
+            ratio: number;
+            /** Needed */
+            needed: number;
+            /** Criterion */
+            criterion: string;
+            /** Passes */
+            passes: boolean;
+            /** Is Text */
+            is_text: boolean;
+            /** Reads In */
+            reads_in: ("h1" | "h2" | "h3" | "text" | "small" | "label")[];
+        };
         /** ChangeBody */
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
             change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
+            /** @default null */
+            page: components["schemas"]["PageWanted"] | null;
         };
         /**
          * AdoptChange
@@ -2907,6 +3087,24 @@ export interface components {
              * @enum {string}
              */
             kind: "night";
+        };
+        /**
+         * PageWanted
+         * @description The page that stands beside a view, so that its figures come with those of the change.
+         *
+         *     voice: the one guessed for the brand. scheme: the one in which the page is shown.
+         */
+        PageWanted: {
+            /**
+             * Scheme
+             * @enum {string}
+             */
+            scheme: "day" | "night";
+            /**
+             * Voice
+             * @default null
+             */
+            voice: ("observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs") | null;
         };
         /**
          * PartnerChange
@@ -3570,181 +3768,6 @@ export interface components {
             name: string;
             /** Home */
             home: components["schemas"]["Section"][];
-        };
-        /**
-         * ProofAnswer
-         * @description What the sample pages are drawn with. layer: over the picture, where one was chosen.
-         *
-         *     voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
-         */
-        ProofAnswer: {
-            /** Grounds */
-            grounds: components["schemas"]["GroundAnswer"][];
-            /** Sections */
-            sections: components["schemas"]["StandsOn"][];
-            /** Styles */
-            styles: components["schemas"]["TextStyleAnswer"][];
-            layer: components["schemas"]["LayerAnswer"] | null;
-            /**
-             * Voice
-             * @enum {string}
-             */
-            voice: "observatory" | "mill" | "restaurant" | "practice" | "notary" | "school" | "hall" | "bicycles" | "choirs";
-            /** Paints */
-            paints: components["schemas"]["Paint"][];
-            duotone: components["schemas"]["DuotoneAnswer"] | null;
-        };
-        /**
-         * DuotoneAnswer
-         * @description What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
-         *     table of a transfer function in SVG.
-         */
-        DuotoneAnswer: {
-            /** Red */
-            red: string;
-            /** Green */
-            green: string;
-            /** Blue */
-            blue: string;
-        };
-        /**
-         * GroundAnswer
-         * @description series: for charts on this ground, told apart by all eyes.
-         */
-        GroundAnswer: {
-            /** Id */
-            id: string;
-            /** Name */
-            name: string;
-            /** Key */
-            key: string;
-            /** Hex */
-            hex: string;
-            /** Is Own */
-            is_own: boolean;
-            /** Elements */
-            elements: components["schemas"]["Use"][];
-            /** Series */
-            series: components["schemas"]["SeriesColor"][];
-        };
-        /**
-         * LayerAnswer
-         * @description A translucent colour over a picture.
-         */
-        LayerAnswer: {
-            /** Hex */
-            hex: string;
-            /** Alpha */
-            alpha: number;
-        };
-        /**
-         * Paint
-         * @description name: as pictures ask for it, “primary light”. key: of the colour, as Take.color_of reads it.
-         */
-        Paint: {
-            /** Name */
-            name: string;
-            /** Key */
-            key: string;
-            /** Hex */
-            hex: string;
-        };
-        /**
-         * SeriesColor
-         * @description A colour for the series of a chart, with its ratio to the ground and the ratio it needs.
-         */
-        SeriesColor: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Hex */
-            hex: string;
-            /** Ratio */
-            ratio: number;
-            /** Needed */
-            needed: number;
-            /**
-             * Criterion
-             * @default 1.4.11
-             */
-            criterion: string;
-            /** Passes */
-            passes: boolean;
-        };
-        /** StandsOn */
-        StandsOn: {
-            /** Page */
-            page: string;
-            /** Section */
-            section: string;
-            /** Ground */
-            ground: string;
-        };
-        /**
-         * TextStyleAnswer
-         * @description A text of the pages: its size in CSS pixels by width, its weight, what it needs and by which criterion.
-         *
-         *     needed: in the width that asks most; deciding: the size that a text has there.
-         */
-        TextStyleAnswer: {
-            /**
-             * Style
-             * @enum {string}
-             */
-            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
-            /** Size */
-            size: number;
-            /** Tablet */
-            tablet: number;
-            /** Phone */
-            phone: number;
-            /** Deciding */
-            deciding: number;
-            /** Weight */
-            weight: number;
-            /** Needed */
-            needed: number;
-            /** Criterion */
-            criterion: string;
-        };
-        /**
-         * Use
-         * @description What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
-         *
-         *     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
-         *     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
-         *     pages in which it passes.
-         */
-        Use: {
-            element: components["schemas"]["Element"];
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Hex */
-            hex: string;
-            /** By Rule */
-            by_rule: string;
-            /** By Rule Name */
-            by_rule_name: string;
-            /** Changed */
-            changed: boolean;
-            /** Over */
-            over: string;
-            usage: components["schemas"]["Usage"];
-            /** Ratio */
-            ratio: number;
-            /** Needed */
-            needed: number;
-            /** Criterion */
-            criterion: string;
-            /** Passes */
-            passes: boolean;
-            /** Is Text */
-            is_text: boolean;
-            /** Reads In */
-            reads_in: ("h1" | "h2" | "h3" | "text" | "small" | "label")[];
         };
         /**
          * ProofBody
@@ -4542,12 +4565,20 @@ export interface components {
             /** Files */
             files: components["schemas"]["StyleText"][];
         };
-        /** StyleText */
+        /**
+         * StyleText
+         * @description A stylesheet. pictures: whether colours in SVG pictures within it count too.
+         */
         StyleText: {
             /** Name */
             name: string;
             /** Text */
             text: string;
+            /**
+             * Pictures
+             * @default false
+             */
+            pictures: boolean;
         };
         /** RestyleAnswer */
         RestyleAnswer: {

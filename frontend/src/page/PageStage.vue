@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, onScopeDispose, ref, useTemplateRef, watch } from 'vue'
 import type { TakeDocument } from '@/api/types'
 import ProofFrame from '@/proof/ProofFrame.vue'
 import { figuresOf, partsOf } from '@/proof/parts'
 import { useContext } from '@/proof/useContext'
 import { useProof } from '@/proof/useProof'
+import { useBrandStore } from '@/take/brand'
+import { usePageWanted } from '@/take/pageWanted'
 import { asKept, inScheme } from '@/take/scheme'
+import { useTakeStore } from '@/take/take'
 import { usePageChoice } from './usePageChoice'
 
 /** What a part of the page is made of: the colour's key, and the ground that it stands on. */
@@ -24,7 +27,26 @@ const { page, scheme, name } = usePageChoice()
 const shown = computed(() =>
   props.document.other ? inScheme(asKept(props.document), scheme.value) : props.document,
 )
-const { figures } = useProof(() => shown.value)
+const take = useTakeStore()
+const brand = useBrandStore()
+/** While something is dragged, what the page is drawn with comes with the change itself. */
+const { wanted } = usePageWanted()
+if (props.picks) {
+  watch(
+    [scheme, () => brand.detail?.voice],
+    ([by, voice]) => (wanted.value = { scheme: by, voice: voice ?? null }),
+    { immediate: true },
+  )
+  onScopeDispose(() => (wanted.value = undefined))
+}
+const { figures } = useProof(
+  () => shown.value,
+  () => {
+    const { preview } = take
+    const isIt = preview?.document === props.document && preview.pageScheme === scheme.value
+    return isIt ? (preview?.page ?? undefined) : undefined
+  },
+)
 const context = useContext(
   () => shown.value,
   () => figures.value,

@@ -64,7 +64,7 @@ export const usePagePreview = createSharedComposable(() => {
     async (signal) => {
       const made = change()
       if (!made || !take.document) return undefined
-      const body = { document: take.document, change: made }
+      const body = { document: take.document, change: made, page: null }
       return (await given(api.POST('/api/changes', { body, signal }))).document
     }
   /** The same for a change that the server would make. */

@@ -5,15 +5,23 @@ import { useBrandStore } from '@/take/brand'
 import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
 
-/** What a take’s pages are drawn with; while it is dragged, the newest state is asked for, one at a time. */
-export function useProof(document: () => TakeDocument | undefined) {
+/**
+ * What a take’s pages are drawn with; while it is dragged, the newest state is asked for, one at a time.
+ * came: figures that came with the document, which then needn’t be asked for.
+ */
+export function useProof(
+  document: () => TakeDocument | undefined,
+  came: () => ProofFigures | undefined = () => undefined,
+) {
   const brand = useBrandStore()
   const figures = shallowRef<ProofFigures>()
   const question = useQuestion(follow)
   const paced = createPaced(async (asked: TakeDocument) => {
     try {
       const body = { document: asked, voice: brand.detail?.voice ?? null }
-      figures.value = await given(api.POST('/api/proof', { body }))
+      const found = await given(api.POST('/api/proof', { body }))
+      // What came meanwhile is newer.
+      figures.value = came() ?? found
       question.answered()
     } catch (reason) {
       question.failed(reason)
@@ -21,8 +29,11 @@ export function useProof(document: () => TakeDocument | undefined) {
   })
 
   function follow() {
-    const now = document()
-    if (now) void paced.ask(now)
+    const [now, known] = [document(), came()]
+    if (known) {
+      paced.drop()
+      figures.value = known
+    } else if (now) void paced.ask(now)
   }
 
   watch([document, () => brand.detail?.voice], follow, { immediate: true })

@@ -50,7 +50,9 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
   ): Promise<Tried> {
     const colors = palette.colors.map(({ role, hex }) => ({ role, hex }))
     const change = { kind: 'ready-made' as const, name: palette.name, colors }
-    const made = await given(api.POST('/api/changes', { body: { document, change }, signal }))
+    const made = await given(
+      api.POST('/api/changes', { body: { document, change, page: null }, signal }),
+    )
     return { palette, document: made.document, said: made.said, failing: made.evaluation.failing }
   }
 

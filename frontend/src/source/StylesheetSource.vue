@@ -58,11 +58,13 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
       </p>
       <label class="mt-2 flex flex-wrap items-center gap-3">
         <span>Together below a difference of</span>
+        <!-- Before the limit is known there is no place for the handle to stand at. -->
         <input
+          v-if="limits"
           v-model.number="difference"
           type="range"
           min="0"
-          :max="limits?.difference ?? 0"
+          :max="limits.difference"
           step="0.005"
           class="slider w-52"
           @input="ask"

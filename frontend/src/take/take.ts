@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, given, UserError } from '@/api/client'
-import type { Evaluation, Take, TakeChange, TakeDocument } from '@/api/types'
+import type { Evaluation, ProofFigures, Take, TakeChange, TakeDocument } from '@/api/types'
 import { useEvaluation } from './useEvaluation'
 import { useHistory } from './useHistory'
 import { useReplay } from './useReplay'
@@ -46,7 +46,12 @@ export const useTakeStore = defineStore('take', () => {
   const history = useHistory<TakeDocument>(isCurrent)
   const { evaluation: own, know } = useEvaluation(document)
   /** What a gesture shows while it lasts; nothing of it is recorded or saved before it ends. */
-  const preview = shallowRef<{ document: TakeDocument; evaluation: Evaluation }>()
+  const preview = shallowRef<{
+    document: TakeDocument
+    evaluation: Evaluation
+    page?: ProofFigures | null
+    pageScheme?: Scheme | undefined
+  }>()
   const shown = computed(() => preview.value?.document ?? document.value)
   const evaluation = computed(() => preview.value?.evaluation ?? own.value)
   const replay = useReplay({ saving, kept, change })

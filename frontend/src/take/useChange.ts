@@ -1,6 +1,7 @@
 import { onScopeDispose, ref } from 'vue'
 import { api, explain, given, isUnreachable } from '@/api/client'
-import type { Evaluation, TakeChange, TakeDocument } from '@/api/types'
+import type { Evaluation, PageWanted, ProofFigures, TakeChange, TakeDocument } from '@/api/types'
+import { usePageWanted } from './pageWanted'
 import { isSameDocument } from './same'
 import { useTakeStore } from './take'
 import { createQueue } from '@/ui/asking'
@@ -9,6 +10,9 @@ interface Shown {
   document: TakeDocument
   evaluation: Evaluation
   said?: readonly string[]
+  /** What the page beside is drawn with, and in which scheme. */
+  page?: ProofFigures | null
+  pageScheme?: PageWanted['scheme'] | undefined
 }
 /** intent: a change that can be made later as well, where the server can't be asked now. */
 interface Work {
@@ -20,6 +24,7 @@ const WAITS = 'The server can’t be reached. The change is kept, and made when 
 /** Changes and their figures. A gesture shows each answer and records the last one as one step. */
 export function useChange() {
   const take = useTakeStore()
+  const { wanted } = usePageWanted()
   const problem = ref('')
   /** What the server had to say of the last change. */
   const said = ref<readonly string[]>([])
@@ -44,7 +49,11 @@ export function useChange() {
   /** Show what a change would do, from the state that the gesture began with. */
   const show = (change: TakeChange) => {
     begin({
-      make: (document) => given(api.POST('/api/changes', { body: { document, change } })),
+      make: async (document) => {
+        const page = wanted.value ?? null
+        const made = await given(api.POST('/api/changes', { body: { document, change, page } }))
+        return { ...made, pageScheme: page?.scheme }
+      },
       intent: change,
     })
   }

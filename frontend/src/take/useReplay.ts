@@ -59,7 +59,7 @@ export function useReplay({ saving, kept, change }: Work) {
     try {
       const document = inScheme(base, first.scheme)
       const made = await given(
-        api.POST('/api/changes', { body: { document, change: first.change } }),
+        api.POST('/api/changes', { body: { document, change: first.change, page: null } }),
       )
       // Something else was changed, taken back or opened meanwhile: what comes first now is made anew.
       if (own !== saving.value || base !== kept.value || first !== intents.value[0]) return

@@ -283,8 +283,11 @@ class PaperQuery(Model):
 
 
 class StyleText(Model):
+    """A stylesheet. pictures: whether colours in SVG pictures within it count too."""
+
     name: Name
     text: Text
+    pictures: bool = False
 
 
 class MappingBody(Model):

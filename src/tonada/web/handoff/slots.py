@@ -162,7 +162,7 @@ def _files(body: MappingBody) -> list[StyleFile]:
         raise InputError(
             f"Stylesheets have at most {MAX_STYLESHEET_BYTES // 2**20} MB together.", field="files"
         )
-    return [StyleFile(one.name, one.text) for one in body.files]
+    return [StyleFile(one.name, one.text, one.pictures) for one in body.files]
 
 
 def _slots(body: DestinationBody) -> list[dict[str, object]]:

@@ -14,22 +14,40 @@ from tonada.core.harmony.character import CHARACTERS, Character
 from tonada.core.harmony.vary import LAST_SEED, SHEET
 from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.pairs.variations import Variation
+from tonada.core.take.parts import Scheme
+from tonada.core.take.proof_settings import VoiceId
 from tonada.document.changes import TakeChange
 from tonada.document.parts import Model
 from tonada.document.take import TakeDocument
+from tonada.web.proof.models import ProofAnswer
+
+
+class PageWanted(Model):
+    """The page that stands beside a view, so that its figures come with those of the change.
+
+    voice: the one guessed for the brand. scheme: the one in which the page is shown.
+    """
+
+    scheme: Scheme
+    voice: VoiceId | None = None
 
 
 class ChangeBody(Model):
     document: TakeDocument
     change: TakeChange
+    page: PageWanted | None = None
 
 
 class ChangeAnswer(Model):
-    """The take after a change, with its figures, and what there is to say about it."""
+    """The take after a change, with its figures, and what there is to say about it.
+
+    page: what the page beside is drawn with, as POST /api/proof has it; null where none was asked for.
+    """
 
     document: TakeDocument
     said: tuple[str, ...]
     evaluation: Evaluation
+    page: ProofAnswer | None
 
 
 class VariationsBody(Model):

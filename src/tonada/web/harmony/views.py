@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import orjson
 from flask import Response, request
 
 from tonada.core.handoff.compare import compare
@@ -9,6 +10,7 @@ from tonada.core.harmony.advice import advise
 from tonada.core.harmony.stave import possible_colors
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.variations import vary_row
+from tonada.core.take.take import Take
 from tonada.document.take import document_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.harmony.models import (
@@ -19,10 +21,12 @@ from tonada.web.harmony.models import (
     ComparisonBody,
     FieldQuery,
     HarmonyVocabulary,
+    PageWanted,
     VariationAnswer,
     VariationsAnswer,
     VariationsBody,
 )
+from tonada.web.proof.models import ProofAnswer
 from tonada.web.security import csrf, limiter
 from tonada.web.takes.models import EvaluateBody
 
@@ -40,7 +44,15 @@ def read_vocabulary() -> Response:
 @limiter.exempt
 def change_take(body: ChangeBody) -> Response:
     take, said = body.change.apply(body.document.to_take())
-    return answer_value({"document": document_json(take), "evaluation": evaluate(take), "said": said})
+    page = _page_of(take, body.page) if body.page else None
+    return answer_value(
+        {"document": document_json(take), "evaluation": evaluate(take), "said": said, "page": page}
+    )
+
+
+def _page_of(take: Take, wanted: PageWanted) -> orjson.Fragment:
+    shown = take if take.scheme == wanted.scheme else take.turned()
+    return orjson.Fragment(ProofAnswer.of(shown, wanted.voice).model_dump_json())
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")
