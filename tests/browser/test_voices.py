@@ -197,3 +197,15 @@ def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -
     frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '30px'")
     page.get_by_role("button", name="Let Heading 1 follow the wide size").click()
     frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '55px'")
+
+
+def test_the_dashboard_speaks_for_its_trade_as_well(page: Page) -> None:
+    brand, take = fresh_brand(page)
+    for voice, lines, bars in (
+        ("hall", "Seats by day", "How they booked"),
+        ("mill", "Metres by day", "Who orders"),
+    ):
+        frame = spoken_by(page, brand, take, voice, "dashboard")
+        headings = frame.get_by_role("heading")
+        assert frame.get_by_role("img", name=f"{lines}, rising").count() == 1
+        assert {lines, bars} <= set(headings.all_inner_texts())

@@ -1,24 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useGround } from './context'
+import { useGround, useProofContext } from './context'
 import PartOf from './PartOf.vue'
 
-const BARS = [
-  { name: 'By the door', value: 128 },
-  { name: 'By telephone', value: 84 },
-  { name: 'From the site', value: 142 },
-  { name: 'From schools', value: 66 },
-  { name: 'From the town', value: 41 },
-] as const
+const VALUES = [128, 84, 142, 66, 41] as const
 const ground = useGround()
-const bars = computed(() => BARS.slice(0, ground?.value?.series.length))
+const context = useProofContext()
+const chart = computed(() => context.value.copy.dashboard.bars)
+const bars = computed(() =>
+  VALUES.slice(0, ground?.value?.series.length).map((value, row) => ({
+    value,
+    name: chart.value.names[row] ?? '',
+  })),
+)
 </script>
 
 <template>
   <figure class="stack">
-    <PartOf name="Bar chart’s heading" element="heading" as="h2" look="h3"
-      >How they found us</PartOf
-    >
+    <PartOf name="Bar chart’s heading" element="heading" as="h2" look="h3">{{
+      chart.heading
+    }}</PartOf>
     <ul class="stack">
       <li v-for="(bar, row) in bars" :key="row">
         <PartOf :name="`Bar label, ${bar.name}`" element="text" as="span" look="small"

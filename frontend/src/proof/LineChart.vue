@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useGround } from './context'
+import { useGround, useProofContext } from './context'
 import PartOf from './PartOf.vue'
 
-const NAMES = ['Adults', 'Children', 'Groups', 'Members', 'Vouchers'] as const
 const SHAPES = [
   [30, 42, 38, 60, 74, 96, 120],
   [12, 18, 24, 22, 40, 52, 61],
@@ -12,10 +11,12 @@ const SHAPES = [
   [4, 10, 6, 14, 12, 20, 18],
 ] as const
 const ground = useGround()
+const context = useProofContext()
+const chart = computed(() => context.value.copy.dashboard.lines)
 const lines = computed(() =>
   SHAPES.slice(0, ground?.value?.series.length).map((values, row) => ({
     row,
-    name: NAMES[row] ?? '',
+    name: chart.value.names[row] ?? '',
     color: `var(--series-${row.toString()})`,
     end: 140 - (values[6] ?? 0),
     points: values
@@ -27,8 +28,10 @@ const lines = computed(() =>
 
 <template>
   <figure class="stack">
-    <PartOf name="Line chart’s heading" element="heading" as="h2" look="h3">Guests by day</PartOf>
-    <svg viewBox="0 0 380 150" role="img" aria-label="Guests by day, rising to the weekend">
+    <PartOf name="Line chart’s heading" element="heading" as="h2" look="h3">{{
+      chart.heading
+    }}</PartOf>
+    <svg viewBox="0 0 380 150" role="img" :aria-label="`${chart.heading}, rising to the weekend`">
       <path
         class="axis uses-line"
         d="M0 142h380"

@@ -49,7 +49,9 @@ const mail = computed(() => context.value.copy.mail)
         <div class="card">
           <PartOf name="Foot’s text" element="quiet text" look="small"
             >You get this because you asked for it in March.
-            <PartOf name="Foot’s link" element="link" as="a" look="small" href="#">Stop it</PartOf>
+            <PartOf name="Foot’s link" element="link" as="a" look="small" href="#"
+              >Unsubscribe</PartOf
+            >
             with one click.</PartOf
           >
         </div>

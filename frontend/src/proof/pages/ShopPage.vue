@@ -49,7 +49,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
             <PartOf name="Basket’s lines" element="line" as="thead" class="lines">
               <tr>
                 <PartOf name="Basket’s column" element="quiet text" as="th" look="small" scope="col"
-                  >Article</PartOf
+                  >Item</PartOf
                 >
                 <PartOf
                   name="Basket’s second column"
@@ -58,7 +58,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
                   look="small"
                   scope="col"
                   class="number"
-                  >Pieces</PartOf
+                  >Quantity</PartOf
                 >
                 <PartOf
                   name="Basket’s third column"
@@ -100,7 +100,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
             <PartOf name="Sum" element="heading" as="span" look="h3" class="push">{{
               shop.sum
             }}</PartOf>
-            <PartButton name="Pay button">To the till</PartButton>
+            <PartButton name="Pay button">Checkout</PartButton>
           </div>
         </StandOn>
       </div>

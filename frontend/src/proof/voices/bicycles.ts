@@ -116,6 +116,14 @@ export const BICYCLES: VoiceCopy = {
       { title: 'Inner tubes left', value: '9', change: 'order today' },
       { title: 'Overdue', value: '4', change: 'two wait for hubs' },
     ],
+    lines: {
+      heading: 'Bicycles by day',
+      names: ['Repairs', 'Sales', 'Hire', 'Inspections', 'Fittings'],
+    },
+    bars: {
+      heading: 'What they came for',
+      names: ['Brakes', 'Gears', 'Tyres', 'Lights', 'Advice'],
+    },
     table: 'Jobs',
     columns: ['Bicycle', 'Minutes', 'State'],
     rows: [

@@ -134,6 +134,14 @@ export const CHOIRS: VoiceCopy = {
       { title: 'Tenors', value: '5', change: 'two fewer than you need' },
       { title: 'Haven’t answered', value: '3', change: 'reminded at noon' },
     ],
+    lines: {
+      heading: 'Singers by day',
+      names: ['Sopranos', 'Altos', 'Tenors', 'Basses', 'Guests'],
+    },
+    bars: {
+      heading: 'Where choirs sing',
+      names: ['In churches', 'In schools', 'In town halls', 'At work', 'Abroad'],
+    },
     table: 'Voices',
     columns: ['Voice', 'Singers', 'State'],
     rows: [

@@ -70,6 +70,10 @@ export interface HomeCopy {
   voice?: { quote: string; name: string; about: string; button?: string }
   call?: { heading: string; text: string; button: string; scene?: SceneName }
 }
+export interface Chart {
+  heading: string
+  names: readonly [string, string, string, string, string]
+}
 export interface VoiceCopy {
   navigation: readonly [string, string, string]
   /** The button in the head. */
@@ -111,6 +115,9 @@ export interface VoiceCopy {
     add: string
     heading: string
     figures: readonly [Figure, Figure, Figure]
+    /** Five of each, of which a chart shows as many as the ground can tell apart. */
+    lines: Chart
+    bars: Chart
     table: string
     columns: readonly [string, string, string]
     rows: readonly (readonly [string, string, string])[]

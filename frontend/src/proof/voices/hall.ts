@@ -137,6 +137,14 @@ export const HALL: VoiceCopy = {
       { title: 'Left for Tuesday', value: '38', change: 'mostly at the sides' },
       { title: 'Given back', value: '61', change: 'more than usual' },
     ],
+    lines: {
+      heading: 'Seats by day',
+      names: ['Stalls', 'Balcony', 'Boxes', 'Standing', 'Students'],
+    },
+    bars: {
+      heading: 'How they booked',
+      names: ['At the desk', 'By telephone', 'Online', 'Subscribers', 'Schools'],
+    },
     table: 'Evenings',
     columns: ['Day', 'Seats', 'State'],
     rows: [

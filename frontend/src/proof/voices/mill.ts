@@ -112,6 +112,14 @@ export const MILL: VoiceCopy = {
       { title: 'Weld in store, kilos', value: '9', change: 'enough for one lot' },
       { title: 'Broken warps', value: '7', change: 'loom four again' },
     ],
+    lines: {
+      heading: 'Metres by day',
+      names: ['Twill', 'Check', 'Herringbone', 'Plain', 'Samples'],
+    },
+    bars: {
+      heading: 'Who orders',
+      names: ['Upholsterers', 'Tailors', 'Theatres', 'Shops', 'Visitors'],
+    },
     table: 'Orders',
     columns: ['Cloth', 'Metres', 'State'],
     rows: [

@@ -129,6 +129,14 @@ export const NOTARY: VoiceCopy = {
       { title: 'Waiting for the register', value: '12', change: 'two for over a month' },
       { title: 'Papers missing', value: '5', change: 'letters have gone out' },
     ],
+    lines: {
+      heading: 'Appointments by day',
+      names: ['Houses', 'Wills', 'Companies', 'Families', 'Copies'],
+    },
+    bars: {
+      heading: 'How they came to us',
+      names: ['Recommended', 'From the bank', 'From the site', 'By telephone', 'From abroad'],
+    },
     table: 'Readings',
     columns: ['Matter', 'Pages', 'State'],
     rows: [

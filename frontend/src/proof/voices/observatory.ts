@@ -89,7 +89,7 @@ export const OBSERVATORY: VoiceCopy = {
     price: '€ 9',
     stock: 'In stock, sent tomorrow',
     few: 'Only seven left of the blue ones',
-    button: 'Put in the basket',
+    button: 'Add to basket',
     link: 'Sizes and care',
     basket: [
       { name: 'Enamel mug, small', count: 2, price: '18.00' },
@@ -111,6 +111,14 @@ export const OBSERVATORY: VoiceCopy = {
       { title: 'Places left on Saturday', value: '6', change: 'nearly full' },
       { title: 'Cancelled', value: '19', change: 'twice the usual number' },
     ],
+    lines: {
+      heading: 'Guests by day',
+      names: ['Adults', 'Children', 'Groups', 'Members', 'Vouchers'],
+    },
+    bars: {
+      heading: 'How they found us',
+      names: ['By the door', 'By telephone', 'From the site', 'From schools', 'From the town'],
+    },
     table: 'Visits',
     columns: ['Day', 'Guests', 'State'],
     rows: [

@@ -111,6 +111,14 @@ export const PRACTICE: VoiceCopy = {
       { title: 'Minutes of waiting', value: '18', change: 'longer than we like' },
       { title: 'Results to read', value: '4', change: 'two are marked' },
     ],
+    lines: {
+      heading: 'Patients by day',
+      names: ['Check-ups', 'Children', 'Vaccinations', 'Urgent', 'Home visits'],
+    },
+    bars: {
+      heading: 'How they booked',
+      names: ['By telephone', 'At the desk', 'Online', 'Referred', 'By letter'],
+    },
     table: 'Rooms',
     columns: ['Room', 'Minutes', 'State'],
     rows: [

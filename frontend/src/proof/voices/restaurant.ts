@@ -117,6 +117,14 @@ export const RESTAURANT: VoiceCopy = {
       { title: 'Hake left, portions', value: '5', change: 'take it off at nine' },
       { title: 'Tables that didn’t come', value: '3', change: 'the rain, perhaps' },
     ],
+    lines: {
+      heading: 'Tables by day',
+      names: ['Dinner', 'Lunch', 'Terrace', 'Bar', 'To take away'],
+    },
+    bars: {
+      heading: 'What they ordered',
+      names: ['Fish', 'Soup', 'Vegetables', 'Dessert', 'Wine'],
+    },
     table: 'Tables',
     columns: ['Time', 'Guests', 'State'],
     rows: [

@@ -119,6 +119,14 @@ export const SCHOOL: VoiceCopy = {
       { title: 'Seats left', value: '14', change: 'mostly in the mornings' },
       { title: 'Lessons called off', value: '3', change: 'the flu is here' },
     ],
+    lines: {
+      heading: 'Learners by day',
+      names: ['Evening', 'Morning', 'At work', 'One to one', 'Online'],
+    },
+    bars: {
+      heading: 'How they found us',
+      names: ['From friends', 'By telephone', 'From the site', 'From firms', 'From the library'],
+    },
     table: 'Tonight',
     columns: ['Table', 'Seats', 'State'],
     rows: [
