@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, explain, ProblemError } from '@/api/client'
 import type { Source } from '@/api/types'
 import ConflictBar from './ConflictBar.vue'
+import LookingBar from './LookingBar.vue'
 import MeasureBar from './MeasureBar.vue'
 import StepBar from './StepBar.vue'
 import TakeHeader from './TakeHeader.vue'
@@ -82,6 +83,7 @@ const isReady = computed(() => brand.detail && take.document)
     <div>
       <TakeHeader />
       <ConflictBar />
+      <LookingBar />
       <NoticeBar v-if="problem" :text="problem" @dismiss="problem = ''" />
     </div>
     <StepBar />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { explain } from '@/api/client'
 import AddRoleMenu from './AddRoleMenu.vue'
 import type { PairFigures, TakeChange, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
@@ -28,16 +29,32 @@ const warning = computed(() => {
   return names.length ? `This would fall short: ${names.join(', ')}${more}` : ''
 })
 
+/** Why roles weren't suggested, where the version before could not be saved. */
+const problem = ref('')
 async function suggest() {
-  await take.cutVersion('Before roles were suggested', true)
+  problem.value = ''
+  try {
+    await take.cutVersion('Before roles were suggested', true)
+  } catch (reason) {
+    problem.value = explain(reason)
+    return
+  }
   await props.make({ kind: 'suggest' })
 }
 </script>
 
 <template>
   <div class="flex items-center gap-2">
-    <p class="mr-auto min-w-0 truncate" :class="warning && 'font-semibold'" role="status">
-      {{ warning || 'Every colour in steps, lined up by contrast. Drag a role to another step.' }}
+    <p
+      class="mr-auto min-w-0 truncate"
+      :class="(problem || warning) && 'font-semibold'"
+      role="status"
+    >
+      {{
+        problem ||
+        warning ||
+        'Every colour in steps, lined up by contrast. Drag a role to another step.'
+      }}
     </p>
     <ChoiceList v-model="stepNames" label="Names of steps" class="w-36" :options="STEP_NAMES" />
     <AddRoleMenu :document="document" :make="make" />

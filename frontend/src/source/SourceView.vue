@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, toRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { explain } from '@/api/client'
 import type { Choice, Source } from '@/api/types'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
@@ -68,11 +69,16 @@ function become(offer: Offer, choice: Choice) {
 async function build() {
   const built = await current()
   if (!built || isAsProposed.value) return
-  if (isBuilt.value)
-    await take.cutVersion(
-      `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
-      true,
-    )
+  try {
+    if (isBuilt.value)
+      await take.cutVersion(
+        `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
+        true,
+      )
+  } catch (reason) {
+    adoption.refusal.value = explain(reason)
+    return
+  }
   take.change({ ...built, harmony: take.document?.harmony ?? built.harmony })
 }
 

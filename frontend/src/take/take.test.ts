@@ -347,3 +347,33 @@ it('leaves alone what a window that lives has not saved yet', async () => {
   expect(left().map(nameOf).sort()).toEqual(['Left', 'Theirs'])
   vi.unstubAllGlobals()
 })
+
+it('shows a version everywhere, refuses to change it, and goes back to the take as it is', async () => {
+  const take = await opened()
+  take.change(named('Dusk'))
+  await settled()
+  take.look({ number: 1, description: 'first', document: named('Dawn') })
+  expect([nameOf(take.document), nameOf(take.shown), nameOf(take.now)]).toEqual([
+    'Dawn',
+    'Dawn',
+    'Dusk',
+  ])
+  expect([take.canUndo, take.canRedo]).toEqual([false, false])
+  const before = puts().length
+  take.change(named('Noon'))
+  take.undo()
+  take.redo()
+  await expect(take.cutVersion('x')).rejects.toThrow('looked at')
+  await settled()
+  expect([nameOf(take.document), take.isRefused, puts().length]).toEqual(['Dawn', true, before])
+  take.look(undefined)
+  expect([nameOf(take.document), take.isRefused, take.canUndo]).toEqual(['Dusk', false, true])
+})
+
+it('looks at no version of another take', async () => {
+  const take = await opened()
+  take.look({ number: 1, description: '', document: named('Dawn') })
+  await take.open('t1')
+  await settled()
+  expect([nameOf(take.document), take.looking]).toEqual(['Night', undefined])
+})

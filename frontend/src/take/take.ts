@@ -21,6 +21,13 @@ class NotSaved extends UserError {
   }
 }
 
+/** A version that is looked at in place of the take. */
+export interface LookedAt {
+  number: number
+  description: string
+  document: TakeDocument
+}
+
 /** The open take: its document, the steps back and forward, and its way into the database. */
 export const useTakeStore = defineStore('take', () => {
   const saving = shallowRef<Saving>()
@@ -32,17 +39,23 @@ export const useTakeStore = defineStore('take', () => {
   /** As it is saved: by day. What the views show is in the scheme that is looked at. */
   const kept = shallowRef<TakeDocument>()
   const wanted = ref<Scheme>('day')
+  /** While a version is looked at, every view shows it, and nothing can be changed. */
+  const looking = shallowRef<LookedAt>()
+  const isRefused = ref(false)
   const scheme = computed<Scheme>({
-    get: () => (kept.value?.other ? wanted.value : 'day'),
+    get: () => ((looking.value?.document ?? kept.value)?.other ? wanted.value : 'day'),
     set: (value) => (wanted.value = value),
   })
   /** The document that was shown when it was kept, so that it stays the same object. */
   let entered: { shown: TakeDocument; kept: TakeDocument } | undefined
-  const document = computed(() => {
+  const now = computed(() => {
     if (!kept.value) return undefined
     const isEntered = entered?.kept === kept.value && entered.shown.scheme === scheme.value
     return isEntered ? entered?.shown : inScheme(kept.value, scheme.value)
   })
+  const document = computed(() =>
+    looking.value ? inScheme(looking.value.document, scheme.value) : now.value,
+  )
   const history = useHistory<TakeDocument>(isCurrent)
   const { evaluation: own, know } = useEvaluation(document)
   /** What a gesture shows while it lasts; nothing of it is recorded or saved before it ends. */
@@ -54,7 +67,7 @@ export const useTakeStore = defineStore('take', () => {
   }>()
   const shown = computed(() => preview.value?.document ?? document.value)
   const evaluation = computed(() => preview.value?.evaluation ?? own.value)
-  const replay = useReplay({ saving, kept, change })
+  const replay = useReplay({ saving, kept, change: record })
   let opening = 0
 
   async function open(takeId: string) {
@@ -104,19 +117,36 @@ export const useTakeStore = defineStore('take', () => {
 
   function close() {
     if (saving.value?.isUnsaved()) left.value = [...left.value, saving.value]
-    saving.value = kept.value = preview.value = undefined
+    saving.value = kept.value = preview.value = looking.value = undefined
+    isRefused.value = false
     wanted.value = 'day'
   }
 
   /** One step of the user's: recorded, shown at once, saved. Its figures may come with it. */
   function change(next: TakeDocument, figures?: Evaluation) {
-    if (kept.value && next !== document.value) {
-      history.record(kept.value)
-      entered = { shown: next, kept: asKept(next) }
-      if (figures) know(next, figures)
-      put(entered.kept)
-    }
+    if (!refuses()) record(next, figures)
     preview.value = undefined
+  }
+
+  /** A version never changes: what would change it is refused, and that is said. */
+  function refuses() {
+    isRefused.value = looking.value !== undefined
+    return isRefused.value
+  }
+
+  /** What waited for the server is made of the take as it is now, whatever is looked at. */
+  function record(next: TakeDocument, figures?: Evaluation) {
+    if (!kept.value || next === now.value) return
+    history.record(kept.value)
+    entered = { shown: next, kept: asKept(next) }
+    if (figures && !looking.value) know(next, figures)
+    put(entered.kept)
+  }
+
+  function look(version: LookedAt | undefined) {
+    preview.value = undefined
+    isRefused.value = false
+    looking.value = version
   }
 
   function put(next: TakeDocument | undefined) {
@@ -127,9 +157,12 @@ export const useTakeStore = defineStore('take', () => {
 
   /** A change that waits for the server is the newest step. */
   const undo = () => {
+    if (refuses()) return
     if (!replay.takeBack()) put(kept.value && history.undo(kept.value))
   }
-  const redo = () => put(kept.value && history.redo(kept.value))
+  const redo = () => {
+    if (!refuses()) put(kept.value && history.redo(kept.value))
+  }
 
   /** The other window's state becomes this one's; what was made here stays one step back. */
   function takeTheirs() {
@@ -169,6 +202,8 @@ export const useTakeStore = defineStore('take', () => {
 
   /** Keep the saved state as a version; before something large this happens by itself. */
   async function cutVersion(description: string, is_automatic = false) {
+    if (refuses())
+      throw new UserError('A version is looked at, and never changes. Go back to the take first.')
     await allSaved()
     if (!take.value) return
     await given(
@@ -192,6 +227,12 @@ export const useTakeStore = defineStore('take', () => {
   return {
     take,
     document,
+    /** As it is, whatever version is looked at. */
+    now,
+    looking,
+    look,
+    /** Whether a change was refused since a version is looked at. */
+    isRefused,
     shown,
     scheme,
     evaluation,
@@ -208,11 +249,12 @@ export const useTakeStore = defineStore('take', () => {
     dismissReplayProblem: () => (replay.problem.value = ''),
     failing: computed(() => evaluation.value?.failing ?? 0),
     isEmpty: computed(() => document.value?.swatches?.length === 0),
-    canUndo: computed(() => history.canUndo.value || replay.count.value > 0),
-    canRedo: history.canRedo,
+    canUndo: computed(() => !looking.value && (history.canUndo.value || replay.count.value > 0)),
+    canRedo: computed(() => !looking.value && history.canRedo.value),
     open,
     change,
     postpone: (intent: TakeChange) => {
+      if (refuses()) return
       replay.postpone({ change: intent, scheme: scheme.value })
     },
     replay: replay.start,

@@ -2,8 +2,8 @@
 import { useRoute } from 'vue-router'
 import type { ListedVersion } from '@/api/types'
 
-defineProps<{ version: ListedVersion; isShown: boolean }>()
-const emit = defineEmits<{ restore: [] }>()
+defineProps<{ version: ListedVersion; isShown: boolean; isLookedAt: boolean }>()
+const emit = defineEmits<{ look: []; restore: [] }>()
 const route = useRoute()
 
 const when = (text: string) =>
@@ -12,7 +12,7 @@ const when = (text: string) =>
 
 <template>
   <div
-    class="grid grid-cols-[minmax(0,1fr)_260px_auto] items-center gap-4 border-b border-hair bg-sheet px-3 py-2"
+    class="grid grid-cols-[minmax(0,1fr)_260px_auto_auto] max-[900px]:grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-4 border-b border-hair bg-sheet px-3 py-2"
     :class="isShown && 'shadow-[inset_4px_0_0_var(--ink)]'"
   >
     <RouterLink
@@ -28,7 +28,7 @@ const when = (text: string) =>
         >{{ when(version.created_at) }}{{ version.is_automatic ? ', saved by Tonada' : '' }}</span
       >
     </RouterLink>
-    <span class="keeps-color flex h-7 border border-hair" aria-hidden="true">
+    <span class="keeps-color flex h-7 border border-hair max-[900px]:hidden" aria-hidden="true">
       <span
         v-for="(hex, row) in version.hexes"
         :key="row"
@@ -36,6 +36,16 @@ const when = (text: string) =>
         :style="{ backgroundColor: hex }"
       ></span>
     </span>
+    <button
+      type="button"
+      class="button"
+      :class="isLookedAt && 'bg-ink! text-sheet!'"
+      :aria-pressed="isLookedAt"
+      :aria-label="`Look at it: version ${version.number.toString()}, in every view`"
+      @click="emit('look')"
+    >
+      Look at it
+    </button>
     <button type="button" class="button" @click="emit('restore')">Restore</button>
   </div>
 </template>

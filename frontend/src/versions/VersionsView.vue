@@ -61,10 +61,25 @@ async function cut(text: string, isAutomatic = false) {
   }
 }
 
+/** Every view shows the version then, read-only, until one goes back. */
+async function look(version: ListedVersion) {
+  const id = take.take?.id
+  if (!id) return
+  problem.value = ''
+  try {
+    const { document } = await readVersion({ take_id: id, number: version.number })
+    const { number: which, description } = version
+    if (id === take.take?.id) take.look({ number: which, description, document })
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+}
+
 /** Restoring makes a new state of an old one; what is there now is cut as a version first. */
 async function restore(version: ListedVersion) {
   const id = take.take?.id
   if (!id) return
+  take.look(undefined)
   await cut(`Before going back to version ${version.number.toString()}`, true)
   if (problem.value) return
   try {
@@ -106,6 +121,8 @@ async function restore(version: ListedVersion) {
           <VersionCard
             :version="version"
             :is-shown="number === version.number"
+            :is-looked-at="take.looking?.number === version.number"
+            @look="look(version)"
             @restore="restore(version)"
           />
         </li>
@@ -116,10 +133,10 @@ async function restore(version: ListedVersion) {
     </div>
     <SidePanel>
       <ChangeList
-        v-if="shown && take.document"
+        v-if="shown && take.now"
         :title="`From version ${shown.number} to now`"
         :before="shown.document"
-        :after="asKept(take.document)"
+        :after="asKept(take.now)"
       />
     </SidePanel>
   </main>
