@@ -178,6 +178,26 @@ def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None
     expect(page.get_by_text(re.compile("Before the palette “"))).to_be_visible()
 
 
+def test_over_a_slow_line_what_was_shown_before_is_never_taken(page: Page) -> None:
+    cards = open_palettes(page)
+    cards.nth(3).click()
+    act = panel(page).get_by_role("button", name=re.compile("^(Take it as|Put it into)"))
+    expect(act).to_be_enabled()
+
+    def slow(route: Route) -> None:
+        time.sleep(0.8)
+        route.continue_()
+
+    page.route("**/api/changes", slow)
+    panel(page).get_by_role("radio", name="What is free").click()
+    expect(act).to_be_disabled()
+    act.click(timeout=5000)
+    measure = page.get_by_role("region", name="The measure")
+    expect(measure).to_contain_text(SHIPPED[names(cards)[3]].by_role["paper"])
+    for value in HELD:
+        expect(measure).to_contain_text(value)
+
+
 def test_one_colour_of_it_is_taken_into_a_role(page: Page) -> None:
     cards = open_palettes(page)
     cards.nth(0).click()
@@ -263,8 +283,8 @@ def test_a_brand_without_anything_begins_with_a_palette(page: Page) -> None:
 
 @pytest.mark.parametrize("width", [390, 1000])
 def test_nothing_runs_over_the_edge_of_a_narrow_screen(page: Page, width: int) -> None:
-    page.set_viewport_size({"width": width, "height": 800})
     cards = open_palettes(page)
+    page.set_viewport_size({"width": width, "height": 800})
     cards.first.click()
     expect(panel(page).get_by_role("button", name="Take it as a new take")).to_be_visible()
     assert page.evaluate("document.documentElement.scrollWidth") <= width

@@ -200,8 +200,10 @@ def test_the_faces_are_set_in_themselves(tmp_path: Path) -> None:
     fonts = subprocess.run(
         ["pdffonts", tmp_path / "sheet.pdf"], capture_output=True, text=True, check=True
     ).stdout
-    assert "Letters-1" in fonts
-    assert "Letters-2" in fonts
+    assert "Letters-Fraunces" in fonts
+    assert "Letters-Space-Grotesk" in fonts
+    again = pdf_sheet(replace(TAKE, proof=faces), HEAD, None)
+    assert again == (tmp_path / "sheet.pdf").read_bytes(), "the same each time"
     html = html_sheet(replace(TAKE, proof=faces), HEAD, None)
     assert html.count("data:font/woff2;base64,") == 2
     front = front_of(replace(TAKE, proof=faces), evaluate(TAKE), None)

@@ -59,6 +59,7 @@ const {
   problem: unseen,
   extent,
   isHolding,
+  isCurrent,
 } = useTried(
   () => chosen.value,
   () => wanted.aaa,
@@ -106,9 +107,9 @@ function act(action: TriedAction) {
 
 async function takeIt() {
   const { value: shown } = tried
-  if (!shown) return
+  if (!shown || !isCurrent.value) return
   const { palette, document } = shown
-  await (extent.value === 'free' ? taking.asFree : taking.asTake)(palette, document)
+  await (shown.extent === 'free' ? taking.asFree : taking.asTake)(palette, document)
 }
 
 const sorts = computed(() =>
@@ -226,7 +227,7 @@ const suggested = computed(() =>
       :tried="tried"
       :is-holding="isHolding"
       :is-empty-take="take.isEmpty"
-      :is-busy="taking.isBusy.value"
+      :is-busy="taking.isBusy.value || !isCurrent"
       :roles="roles"
       :problem="taking.problem.value || unseen"
       :done="taking.done.value"

@@ -9,6 +9,8 @@ export type Extent = 'all' | 'free'
 
 interface Tried {
   palette: Palette
+  /** What it is that stands here: while another one is asked for, nothing can be done with it. */
+  extent: Extent
   document: TakeDocument
   /** What can't be reached, in sentences; nothing where every pair passes. */
   said: readonly string[]
@@ -40,7 +42,7 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
     )
     const proof = take.document?.proof ?? found.document.proof
     const failing = found.failing
-    return { palette, document: { ...found.document, proof }, said: [], failing }
+    return { palette, extent: 'all', document: { ...found.document, proof }, said: [], failing }
   }
 
   async function free(
@@ -53,7 +55,13 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
     const made = await given(
       api.POST('/api/changes', { body: { document, change, page: null }, signal }),
     )
-    return { palette, document: made.document, said: made.said, failing: made.evaluation.failing }
+    return {
+      palette,
+      extent: 'free',
+      document: made.document,
+      said: made.said,
+      failing: made.evaluation.failing,
+    }
   }
 
   async function look() {
@@ -84,5 +92,9 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
     const { value: found } = tried
     return found && now?.id === found.palette.id ? { ...found, palette: now } : found
   })
-  return { tried: shown, problem, extent, isHolding }
+  /** Whether what is shown is what is asked for, and not what was before. */
+  const isCurrent = computed(
+    () => tried.value?.palette.id === chosen()?.id && tried.value?.extent === extent.value,
+  )
+  return { tried: shown, problem, extent, isHolding, isCurrent }
 }

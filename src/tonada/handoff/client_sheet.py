@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import atexit
 import base64
+import os
 import re
 from dataclasses import dataclass
 from functools import lru_cache
@@ -23,9 +24,11 @@ from tonada.core.color.wcag import TEXTS
 from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Evaluation, evaluate
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.proof.typefaces import TYPEFACE_NAMES
 from tonada.core.roles.ramp_rows import rows_of
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take
+from tonada.handoff.page_faces import face_data
 from tonada.handoff.sheet_front import front_of
 
 if TYPE_CHECKING:
@@ -92,7 +95,8 @@ def pdf_sheet(
     pages: SheetPages = FIRST_PAGE,
 ) -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
-    return pdf_of(_page(take, head, press, pages, paper=paper, embeds=False))
+    faces = take.proof.heading_face, take.proof.text_face
+    return pdf_of(_page(take, head, press, pages, paper=paper, embeds=False), faces)
 
 
 def page_of(template: str, *, embeds: bool, **values: Any) -> str:
@@ -101,14 +105,18 @@ def page_of(template: str, *, embeds: bool, **values: Any) -> str:
     return _environment().get_template(template).render(faces=faces, **values)
 
 
-def pdf_of(page: str) -> bytes:
-    """Return a page as a PDF: fonts embedded, tagged (PDF/UA-1)."""
+def pdf_of(page: str, letters: tuple[str, ...] = ()) -> bytes:
+    """Return a page as a PDF: fonts embedded, tagged (PDF/UA-1).
+
+    letters: typefaces of the sample pages that it sets something in, as “Letters” and their names.
+    """
     weasyprint = _weasyprint()
     # Nothing is fetched but what is in the page itself.
     fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
     html = weasyprint.HTML(string=page, url_fetcher=fetcher)
     faces, configuration = _fonts()
-    made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=[faces])
+    styles = [faces, *(style for name in dict.fromkeys(letters) if (style := _letter_face(name)))]
+    made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=styles)
     return bytes(made or b"")
 
 
@@ -119,6 +127,9 @@ def _weasyprint() -> Any:
     It lets Pillow take images that are cut off, for the whole process; uploads must not profit from it.
     """
     before = ImageFile.LOAD_TRUNCATED_IMAGES
+    # fontTools writes the hour into every variable font that it cuts down, unless it is told one: the same
+    # sheet is to be the same file. (reproducible-builds.org, SOURCE_DATE_EPOCH: 1 January 1980)
+    os.environ.setdefault("SOURCE_DATE_EPOCH", "315532800")
     import weasyprint
     import weasyprint.text.fonts
     import weasyprint.urls
@@ -140,8 +151,22 @@ def _fonts() -> tuple[CSS, FontConfiguration]:
     return weasyprint.CSS(string=style, font_config=configuration), configuration
 
 
+@lru_cache(maxsize=len(TYPEFACE_NAMES))
+def _letter_face(name: str) -> CSS | None:
+    """Return a typeface of the sample pages, read once: the configuration keeps every font it was given."""
+    data = face_data(name)
+    if data is None:
+        return None
+    style = (
+        f'@font-face {{ font-family: "Letters {name}"; font-weight: 100 900; '
+        f"src: url(data:font/woff2;base64,{data}); }}"
+    )
+    return _weasyprint().CSS(string=style, font_config=_fonts()[1])
+
+
 # Let go of before the interpreter is: the library's own clean-up needs it.
 atexit.register(_fonts.cache_clear)
+atexit.register(_letter_face.cache_clear)
 
 
 @lru_cache(maxsize=1)

@@ -102,8 +102,13 @@ def test_a_colour_that_could_be_taken_for_a_held_one_gives_way() -> None:
     )
     led, _ = fill_free(taken, checked_colors({Role.PRIMARY: "#8a3f24", Role.SECONDARY: "#2f6273"}), "near")
     assert led.hex_of(Role.PRIMARY) == "#2f6273"
+    # And where it has none, Primary stays as it was.
+    kept, _ = fill_free(taken, checked_colors({Role.PRIMARY: "#8a3f24"}), "near")
+    assert kept.hex_of(Role.PRIMARY) == taken.hex_of(Role.PRIMARY)
+    accent = Swatch("s1", "Brick", "#8a3f24", True, Origin("typed", "typed"))
+    lonely = Take((accent,), (Assignment(Role.ACCENT, "s1", ""),))
     with pytest.raises(InputError, match="is held"):
-        fill_free(taken, checked_colors({Role.PRIMARY: "#8a3f24"}), "near")
+        fill_free(lonely, checked_colors({Role.PRIMARY: "#8a3f24"}), "near")
 
 
 def test_free_swatches_without_a_role_stay_unless_they_had_one() -> None:

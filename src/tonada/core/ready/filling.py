@@ -56,9 +56,12 @@ def _wanted(
     if Role.PRIMARY not in held and Role.PRIMARY not in wanted:
         # Its Primary is nearly what is held in another role: the next colour of the palette leads.
         role = next((role for role in BRAND if role in wanted), None)
-        if role is None:
+        if role is not None:
+            wanted[Role.PRIMARY] = wanted.pop(role)
+        elif take.has_role(Role.PRIMARY):
+            wanted[Role.PRIMARY] = (take.hex_of(Role.PRIMARY), "As it was: the palette has no other colour.")
+        else:
             raise InputError("Everything that this palette could change is held.", field="document")
-        wanted[Role.PRIMARY] = wanted.pop(role)
     primary = wanted[Role.PRIMARY][0] if Role.PRIMARY in wanted else take.hex_of(Role.PRIMARY)
     for role, make in ((Role.SECONDARY, make_secondary), (Role.ACCENT, make_accent)):
         if role not in wanted and role not in held:
