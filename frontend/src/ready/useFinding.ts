@@ -1,7 +1,7 @@
 /** What palettes are to be like, and those that were found: kept while one looks at other steps. */
 import { createGlobalState } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, given, ProblemError } from '@/api/client'
 import type { FoundPalettes, Palette, PaletteNote, PaletteQuestion } from '@/api/types'
 import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
@@ -80,7 +80,9 @@ export function useFinding(held: () => readonly string[]) {
       palettes.value = start ? [...(palettes.value ?? []), ...found.palettes] : found.palettes
       question.answered()
     } catch (reason) {
-      question.failed(reason)
+      // The palette that others were to be like was deleted, here or in another window.
+      if (reason instanceof ProblemError && reason.problem.field === 'like') wanted.like = undefined
+      else question.failed(reason)
     } finally {
       isAsking.value = false
     }
