@@ -101,6 +101,25 @@ def test_notes_are_put_moved_and_taken_away_without_a_pointer(page: Page) -> Non
     expect(cards.first).to_have_accessible_name(before[0])
 
 
+def test_a_note_is_put_and_dragged_in_one_go_and_stays_one(page: Page) -> None:
+    open_palettes(page)
+    refused: list[int] = []
+    page.on("response", lambda one: refused.append(one.status) if one.status >= 400 else None)
+    box = page.get_by_test_id("find-stave").bounding_box()
+    assert box
+    for number, left in enumerate((60, 110, 160), 1):
+        page.mouse.move(box["x"] + left, box["y"] + 60)
+        page.mouse.down()
+        for step in range(12):
+            page.mouse.move(box["x"] + left + step, box["y"] + 60 + 2 * step)
+        page.mouse.up()
+        expect(page.get_by_role("button", name=re.compile(r"^Note \d"))).to_have_count(number)
+    page.mouse.click(box["x"] + 20, box["y"] + 20)
+    expect(page.get_by_role("button", name=re.compile(r"^Note \d"))).to_have_count(3)
+    expect(page.get_by_role("button", name="Add a note")).to_be_disabled()
+    assert refused == []
+
+
 def test_words_moods_hues_ground_and_level_narrow_and_are_said(page: Page) -> None:
     cards = open_palettes(page)
     page.get_by_role("button", name="warm", exact=True).click()

@@ -66,12 +66,12 @@ function at(event: PointerEvent) {
 function press(event: PointerEvent, row?: number) {
   const place = at(event)
   if (!place) return
-  if (row === undefined) {
-    if (notes.value.length >= props.vocabulary.most_notes) return
-    add(place.across, place.position)
-  }
-  dragged = row ?? notes.value.length - 1
-  chosen.value = dragged
+  // The list itself is one behind until whoever has it has answered.
+  const next = row ?? notes.value.length
+  if (next >= props.vocabulary.most_notes) return
+  if (row === undefined) add(place.across, place.position)
+  dragged = next
+  chosen.value = next
   stave.value?.setPointerCapture(event.pointerId)
 }
 
