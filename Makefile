@@ -48,7 +48,7 @@ pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
 	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
 frontend-test: frontend/node_modules/.installed ## the front end's own tests: documents, stores, layout
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent test
-test: ## what proves a change, in about five minutes on two idle cores
+test: ## what proves a change
 	@$(MAKE) --no-print-directory --output-sync=target -j2 lint frontend-test
 	@$(MAKE) --no-print-directory pytest
 test-long: export TONADA_TESTS=long

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 import re
-import time
 
 import pytest
 from playwright.sync_api import Locator, Page, Route, expect
@@ -148,20 +147,26 @@ def test_answers_that_overtake_each_other_leave_the_newest(page: Page) -> None:
     open_palettes(page)
     asked: list[str] = []
 
-    def slow(route: Route) -> None:
+    held: list[Route] = []
+
+    def first_waits(route: Route) -> None:
         words = json.loads(route.request.post_data or "{}")["words"]
         asked.append(words)
-        # The first question takes longest.
-        time.sleep(0.6 if words == "t" else 0.05)
-        route.continue_()
+        if words == "t":
+            held.append(route)
+        else:
+            route.continue_()
 
-    page.route("**/api/palettes/search", slow)
+    page.route("**/api/palettes/search", first_waits)
     field = page.get_by_label("Words")
-    field.press_sequentially("teal", delay=30)
+    with page.expect_request("**/api/palettes/search"):
+        field.press_sequentially("t")
+    field.press_sequentially("eal")
+    assert asked == ["t"], "the others wait"
+    held[0].continue_()
     rows = find(index_of(shipped_palettes()), Question(words="teal"))
     found(page, f"{len(rows)} of 480")
-    assert asked[0] == "t"
-    assert asked[-1] == "teal"
+    assert asked == ["t", "teal"]
 
 
 def test_a_palette_becomes_a_new_take_and_the_old_one_stays(page: Page) -> None:
@@ -203,14 +208,13 @@ def test_over_a_slow_line_what_was_shown_before_is_never_taken(page: Page) -> No
     act = panel(page).get_by_role("button", name=re.compile("^(Take it as|Put it into)"))
     expect(act).to_be_enabled()
 
-    def slow(route: Route) -> None:
-        time.sleep(0.8)
-        route.continue_()
-
-    page.route("**/api/changes", slow)
-    panel(page).get_by_role("radio", name="What is free").click()
+    held: list[Route] = []
+    page.route("**/api/changes", lambda route: held.append(route))
+    with page.expect_request("**/api/changes"):
+        panel(page).get_by_role("radio", name="What is free").click()
     expect(act).to_be_disabled()
-    act.click(timeout=5000)
+    held[0].continue_()
+    act.click()
     measure = page.get_by_role("region", name="The measure")
     expect(measure).to_contain_text(SHIPPED[names(cards)[3]].by_role["paper"])
     for value in HELD:
@@ -227,6 +231,29 @@ def test_one_colour_of_it_is_taken_into_a_role(page: Page) -> None:
     expect(page.get_by_role("region", name="The measure")).to_contain_text(color)
     page.get_by_role("button", name="Undo").click()
     expect(page.get_by_role("region", name="The measure")).not_to_contain_text(color)
+
+
+def test_nothing_is_taken_into_a_version_that_is_looked_at(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("menuitem", name="Versions").click()
+    page.get_by_role("button", name="Save a version").click()
+    page.get_by_role("button", name=re.compile("^Look at it: version 1")).click()
+    page.get_by_role("link", name="Source", exact=True).click()
+    page.get_by_role("link", name="Ready-made palettes").click()
+    cards = page.get_by_role("radiogroup", name="Palettes", exact=True).get_by_role("radio")
+    cards.first.click()
+    before = measure_values(page)
+    refusal = panel(page).get_by_role("alert").filter(has_text="You are looking at a version")
+    panel(page).get_by_role("button", name=re.compile("^Secondary")).click()
+    page.get_by_role("menuitem", name="As Accent").click()
+    expect(refusal).to_be_visible()
+    refusal.get_by_role("button", name="Dismiss").click()
+    panel(page).get_by_role("radio", name="What is free").click()
+    panel(page).get_by_role("button", name="Put it into this take").click()
+    expect(refusal).to_be_visible()
+    expect(panel(page).get_by_role("status").last).not_to_contain_text("Undo")
+    assert measure_values(page) == before
 
 
 def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> None:

@@ -144,7 +144,7 @@ def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: P
     page.go_back()
     look.click()
     bar = page.get_by_test_id("looking")
-    expect(bar).to_contain_text("You are looking at Version 1, “as it began”")
+    expect(bar).to_contain_text("You are looking at version 1, “as it began”")
     expect(measure).to_contain_text("#2b3a8c")
     assert axe_findings(page) == []
     page.get_by_role("link", name="Harmony").click()

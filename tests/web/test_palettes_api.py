@@ -12,6 +12,7 @@ import pytest
 from tests.takes import FAILING, TAKE
 from tests.web.conftest import Client
 from tests.web.test_refusals import problem_of
+from tonada.core.ready.palette import PALETTE_ROLES
 from tonada.core.ready.shipped import shipped_palettes
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
@@ -132,7 +133,10 @@ def test_a_take_is_kept_found_renamed_deleted_and_brought_back(client: Client) -
     assert kept["passing"] == kept["pairs"]
     assert next(one["id"] for one in search(client, words="garten")["palettes"]) == kept["id"]
     assert [one["id"] for one in search(client, words="日本")["palettes"]] == [kept["id"]]
-    assert search(client, shelf="own")["found"] == 1
+    (found,) = search(client, shelf="own")["palettes"]
+    order = [color["role"] for color in found["colors"]]
+    assert order == [role for role in PALETTE_ROLES if role in order], "as the measure has them"
+    assert found["colors"] == kept["colors"]
     path = f"/api/palettes/{kept['id']}"
     assert client.put(path, json={"name": "Garden", "tags": []}).get_json()["name"] == "Garden"
     assert search(client, words="日本")["found"] == 0

@@ -15,7 +15,7 @@ const problem = ref('')
 const told = computed(() => {
   const { looking } = take
   if (!looking) return ''
-  const name = `Version ${looking.number.toString()}${looking.description ? `, “${looking.description}”` : ''}`
+  const name = `version ${looking.number.toString()}${looking.description ? `, “${looking.description}”` : ''}`
   return take.isRefused
     ? `Nothing was changed: a version never changes. Go back to the take, or make a take of it.`
     : `You are looking at ${name}. Every view shows it; nothing can be changed.`

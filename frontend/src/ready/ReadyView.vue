@@ -215,7 +215,10 @@ const suggested = computed(() =>
         <p v-if="answer?.found === 0" class="text-quiet">
           No palette is like that. Ask for less: fewer words, or one note instead of several.
         </p>
-        <p v-else-if="palettes && !hasMore" class="mt-4 text-small text-quiet">
+        <p
+          v-else-if="palettes && !hasMore && wanted.shelf === 'all'"
+          class="mt-4 text-small text-quiet"
+        >
           Those that ship with Tonada pass AA on their own pages, by day and by night, and their
           brand colours can be told apart by colour-blind eyes.
         </p>

@@ -44,6 +44,7 @@ export function useTaking() {
   const asTake = (palette: Palette, document: TakeDocument) =>
     attempt(async () => {
       if (take.isEmpty) {
+        take.mustBeChangeable()
         take.change(document)
         await take.allSaved()
         done.value = `This take has the colours of “${palette.name}”.`
@@ -68,6 +69,7 @@ export function useTaking() {
   /** One colour of it, held, in a role if one is named. */
   const asColor = (palette: Palette, color: PaletteColor, role: string | null) =>
     attempt(async () => {
+      take.mustBeChangeable()
       if (!take.isEmpty) await before(palette)
       const origin = {
         kind: 'source' as const,

@@ -363,7 +363,7 @@ it('shows a version everywhere, refuses to change it, and goes back to the take 
   take.change(named('Noon'))
   take.undo()
   take.redo()
-  await expect(take.cutVersion('x')).rejects.toThrow('looked at')
+  await expect(take.cutVersion('x')).rejects.toThrow('looking at a version')
   await settled()
   expect([nameOf(take.document), take.isRefused, puts().length]).toEqual(['Dawn', true, before])
   take.look(undefined)

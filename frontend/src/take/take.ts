@@ -134,6 +134,14 @@ export const useTakeStore = defineStore('take', () => {
     return isRefused.value
   }
 
+  /** Before a change of several steps, so that what is refused is not said to be done. */
+  function mustBeChangeable() {
+    if (refuses())
+      throw new UserError(
+        'You are looking at a version, which never changes. Go back to the take first.',
+      )
+  }
+
   /** What waited for the server is made of the take as it is now, whatever is looked at. */
   function record(next: TakeDocument, figures?: Evaluation) {
     if (!kept.value || next === now.value) return
@@ -202,8 +210,7 @@ export const useTakeStore = defineStore('take', () => {
 
   /** Keep the saved state as a version; before something large this happens by itself. */
   async function cutVersion(description: string, is_automatic = false) {
-    if (refuses())
-      throw new UserError('A version is looked at, and never changes. Go back to the take first.')
+    mustBeChangeable()
     await allSaved()
     if (!take.value) return
     await given(
@@ -267,5 +274,6 @@ export const useTakeStore = defineStore('take', () => {
     createEmpty,
     allSaved,
     cutVersion,
+    mustBeChangeable,
   }
 })

@@ -100,6 +100,13 @@ def test_references_lead_through_the_whole_file() -> None:
     assert sized.skipped[0].startswith("“sizes” was left out")
 
 
+def test_tokens_beside_groups_are_not_lost_in_silence() -> None:
+    token = {"$type": "color", "$value": "#102030"}
+    read = read_palettes(json.dumps({"Sea": {"primary": token}, "accent": token}).encode())
+    assert [one.name for one in read.palettes] == ["Sea"]
+    assert read.skipped == ("What stands outside of the groups was left out: each group is a palette.",)
+
+
 def test_tokens_without_roles_lead_in_their_order_and_tokens_at_the_top_are_one_palette() -> None:
     token = {"$type": "color", "$value": "#102030"}
     grouped = {"Sea": {"deep water": token, "foam": {**token, "$value": "#e0f0ff"}}, "$description": "x"}
@@ -120,7 +127,7 @@ def test_tokens_without_roles_lead_in_their_order_and_tokens_at_the_top_are_one_
         pytest.param(own([], version=9), "version", id="a later version"),
         pytest.param(own({}), "no list", id="no list"),
         pytest.param(own([]), "No palette", id="no palette"),
-        pytest.param(b'{"a": 1}', "No palette", id="no colours"),
+        pytest.param(b'{"a": 1}', "^No palette was found in the file. No colour was found", id="no colours"),
         pytest.param(b" " * (MAX_LIST_BYTES + 1), "kB", id="too large"),
     ],
 )

@@ -175,13 +175,13 @@ def _token_groups(root: dict[str, Json]) -> Iterator[tuple[str, ReadyPalette | s
             colors = checked_colors(_roles_of(read_token_object(root, key)))
             extensions = group.get("$extensions")
             tags = tags_from(_list(extensions.get(TAGS_KEY)) if isinstance(extensions, dict) else [])
-            yield _shown(key), ReadyPalette("", plain_name(key) or "", colors, traits_of(colors), tags=tags)
+            yield "", ReadyPalette("", plain_name(key) or "", colors, traits_of(colors), tags=tags)
         except InputError as reason:
-            yield _shown(key), str(reason)
-
-
-def _shown(key: str | None) -> str:
-    return f"“{(key or 'The file')[:40]}”"
+            if key is None:
+                raise InputError(f"No palette was found in the file. {reason}", field="file") from reason
+            yield f"“{key[:40]}”", str(reason)
+    if groups and any(isinstance(value, dict) and "$value" in value for value in root.values()):
+        yield "What stands outside of the groups", "each group is a palette."
 
 
 def _roles_of(found: ColorList) -> dict[Role, Hex]:

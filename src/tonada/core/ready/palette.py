@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
+from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.errors import InputError
 from tonada.core.harmony.character import CHARACTERS, Character, chroma_share
@@ -116,7 +117,7 @@ def traits_of(colors: tuple[RoleColor, ...]) -> Traits:
         ground="dark" if is_dark else "light",
         character=nearest_character(by_role),
         loudness=loudness_of(by_role),
-        lead=lead[2] if lead[1] >= 0.03 else None,
+        lead=lead[2] if lead[1] >= NEUTRAL_BELOW else None,
     )
 
 

@@ -11,8 +11,8 @@ from tonada.core.ready.finding import Index, index_of
 from tonada.core.ready.palette import (
     Proof,
     ReadyPalette,
-    RoleColor,
     Traits,
+    checked_colors,
     traits_of,
 )
 from tonada.core.ready.serving import moods_of, trades_of
@@ -79,7 +79,8 @@ def palette_of(row: PaletteRow) -> ReadyPalette:
     return ReadyPalette(
         id=str(row.id),
         name=row.name,
-        colors=tuple(RoleColor(Role(role), value) for role, value in row.colors.items()),
+        # PostgreSQL keeps the keys of a jsonb in an order of its own.
+        colors=checked_colors({Role(role): value for role, value in row.colors.items()}),
         traits=Traits(**figures["traits"]),
         moods=tuple(figures["moods"]),
         trades=tuple(figures["trades"]),
