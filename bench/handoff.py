@@ -20,7 +20,7 @@ from tonada.demo.seed import demo_file
 from tonada.handoff.client_sheet import ExportHeader
 from tonada.handoff.files import Handoff, make_file
 from tonada.handoff.press_profile import usual_press
-from tonada.web.proof.models import ProofAnswer
+from tonada.document.page_figures import PageFigures
 
 COLORS = ("#2b3a8c", "#b6653a", "#d7b13c")
 
@@ -52,7 +52,7 @@ def run() -> str:
                 "WeasyPrint, one line", empty),
             Row("grounds, 72 figures", milliseconds(lambda: grounds_of(take), times=51),
                 "reading an old stylesheet", reading),
-            Row("the proof's whole answer", milliseconds(lambda: ProofAnswer.of(take), times=51),
+            Row("the proof's whole answer", milliseconds(lambda: PageFigures.of(take), times=51),
                 "reading an old stylesheet", reading),
             Row("a stylesheet in new colours", milliseconds(lambda: restyle(take, sheet, mapping)),
                 "reading it", reading),

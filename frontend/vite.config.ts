@@ -9,7 +9,7 @@ export default defineConfig({
     // The Content-Security-Policy allows no data: address, so that nothing may be inlined.
     assetsInlineLimit: 0,
     target: 'es2022',
-    // The application, and the page of its API.
-    rolldownOptions: { input: ['index.html', 'docs.html'] },
+    // The application, the page of its API, and a client's review.
+    rolldownOptions: { input: ['index.html', 'docs.html', 'review.html'] },
   },
 })

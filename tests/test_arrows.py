@@ -17,9 +17,12 @@ ALLOWED = {
     "store": {"core"},
     "handoff": {"core", "document"},
     "reading": {"core"},
+    "review": {"core", "document", "handoff"},
+    "mail": set(),
+    "reviewing": {"core", "document", "handoff", "review", "store"},
     "rendering": {"core"},
-    "web": {"core", "document", "handoff", "store", "reading"},
-    "demo": {"core", "document", "store", "reading"},
+    "web": {"core", "document", "handoff", "store", "reading", "review", "reviewing", "mail"},
+    "demo": {"core", "document", "handoff", "store", "reading", "review", "reviewing", "mail"},
     "run": {"core", "document", "store", "reading", "web", "demo"},
     "cli": {"core", "document", "store", "reading", "handoff", "rendering", "run"},
 }
@@ -37,6 +40,7 @@ CORE = (
     "ready",
     "formats",
     "handoff",
+    "review",
 )
 # What every folder may know.
 COMMON = {"errors", "limits"}
@@ -47,6 +51,8 @@ FORBIDDEN_OUTSIDE = {
     "store": {"flask", "pydantic"},
     "reading": {"flask", "psycopg", "pydantic"},
     "rendering": {"flask", "psycopg", "pydantic"},
+    "review": {"flask", "psycopg"},
+    "mail": {"flask", "psycopg", "pydantic"},
     "web": {"psycopg"},
 }
 

@@ -69,6 +69,19 @@ export const router = createRouter({
       ],
     },
     {
+      path: '/brands/:brandId/reviews/:reviewId?',
+      name: 'reviews',
+      component: () => import('@/review/designer/ReviewsView.vue'),
+      props: true,
+      meta: { title: 'Reviews' },
+    },
+    {
+      path: '/mails/:mailId?',
+      name: 'mails',
+      component: () => import('@/studio/MailsView.vue'),
+      meta: { title: 'Mails' },
+    },
+    {
       path: '/:anything(.*)*',
       name: 'nowhere',
       component: () => import('@/frame/NowhereView.vue'),

@@ -13,10 +13,11 @@ from tonada.store import brands, destinations, handoffs, sources, takes, version
 from tonada.store.data_migrations import DATA_MIGRATIONS
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
+from tonada.store.reviews import frozen
 
 FOLDER = resources.files("tonada.store") / "migrations"
 SCRIPTS = sorted(entry.name for entry in FOLDER.iterdir() if entry.name.endswith(".sql"))
-STUDIO, BRAND, TAKE, HALF = (UUID(int=number) for number in (1, 2, 3, 4))
+STUDIO, BRAND, TAKE, HALF, REVIEW = (UUID(int=number) for number in (1, 2, 3, 4, 5))
 
 # What a server of each schema would have kept, in its columns; each row also stays from there on.
 KEPT = {
@@ -52,6 +53,18 @@ KEPT = {
     "0008": "",
     "0009": "",
     "0010": "",
+    "0011": """
+        insert into review_file (workspace_id, digest, mimetype, content)
+            values ('{studio}', sha256('draws'), 'text/javascript', 'draws');
+        insert into page_set (workspace_id, digest, files)
+            values ('{studio}', sha256('set'), '{{"pages.js": "ab"}}');
+        insert into review
+            (id, workspace_id, brand_id, may_comment, may_choose, may_approve, page_set, content)
+            values ('{review}', '{studio}', '{brand}', true, true, true, sha256('set'),
+                    '{{"format": 1, "brand": "Orrin Peak", "takes": [{{"name": "Midnight"}}]}}');
+        insert into review_take (workspace_id, review_id, place, take_id, version_number, digest)
+            values ('{studio}', '{review}', 0, '{take}', 1, sha256('document'));
+    """,
 }
 
 
@@ -71,7 +84,7 @@ def test_every_migration_has_data_in_this_test() -> None:
 
 @pytest.mark.parametrize("last", [name[:4] for name in SCRIPTS])
 def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, last: str) -> None:
-    ids = {"studio": STUDIO, "brand": BRAND, "take": TAKE, "half": HALF}
+    ids = {"studio": STUDIO, "brand": BRAND, "take": TAKE, "half": HALF, "review": REVIEW}
     done = [name for name in SCRIPTS if name[:4] <= last]
     with psycopg.connect(empty_url) as connection:
         connection.execute("select set_config('tonada.workspace', '*', false)")
@@ -102,6 +115,15 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
             assert sources.contents(connection, STUDIO, kept.id) == [("a.svg", b"x")]
         if last >= "0002":
             assert sources.claim(connection, STUDIO, 5) is not None
+        if last >= "0011":
+            review = frozen.find(connection, STUDIO, REVIEW)
+            assert (review.content["format"], review.content["takes"][0]["name"]) == (1, "Midnight")
+            assert frozen.read_set(connection, STUDIO, review.page_set) == {"pages.js": "ab"}
+            with (
+                pytest.raises(psycopg.errors.RaiseException, match="never changed"),
+                connection.transaction(),
+            ):
+                connection.execute("update review set content = '{}'")
         if last >= "0003":
             version = versions.find(connection, STUDIO, TAKE, 1)
             assert (version.description, version.document) == ("first", {"format": 2, "level": "A"})

@@ -15,6 +15,7 @@ from psycopg import sql
 
 from tests.sampling import IS_LONG
 from tests.served import PATIENCE_SECONDS
+from tests.store.reviews import a_review
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store import brands, destinations, handoffs, palettes, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
@@ -37,6 +38,7 @@ def filled(database_url: str) -> dict[str, UUID]:
             take = takes.create(connection, workspace, brand, {}).id
             versions.cut(connection, workspace, take, description="first")
             handoffs.record(connection, workspace, take, 1, "css")
+            a_review(connection, workspace, brand, take)
             palettes.create(connection, workspace, [NewPalette("a", (), {}, {}, None)])
             palettes.star(connection, workspace, "a", is_starred=True)
             destinations.create(connection, workspace, name, [])
@@ -58,7 +60,7 @@ def count(connection: Connection, table: str) -> int:
 
 
 def test_every_table_has_the_second_wall_for_its_owner_too(tables: list[tuple[str, bool, bool, str]]) -> None:
-    assert len(tables) == 11
+    assert len(tables) == 20
     for name, is_on, is_forced, owner in tables:
         assert (is_on, is_forced) == (True, True), name
         assert owner != APPLICATION

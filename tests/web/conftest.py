@@ -22,12 +22,28 @@ from tonada.web.settings import Settings
 
 @pytest.fixture
 def app(database_url: str, tmp_path: Path) -> Iterator[Flask]:
-    (tmp_path / "index.html").write_text("<!doctype html><title>Tonada</title>")
+    built_front_end(tmp_path)
     settings = Settings(database_url, "a secret for the tests, long enough", tmp_path, rate_limits=False)
     made = create_app(settings)
     yield made
     made.extensions["tonada.readings"].stop()
+    made.extensions["tonada.courier"].stop()
     made.extensions["tonada"].close()
+
+
+def built_front_end(folder: Path) -> None:
+    """Write the least that a build of the front end has: pages, and what draws a review."""
+    (folder / "index.html").write_text("<!doctype html><title>Tonada</title>")
+    (folder / "review.html").write_text("<!doctype html><title>A review</title>")
+    for name in ("pages", "client"):
+        (folder / name).mkdir()
+        (folder / name / f"{name}.js").write_text(f"// </script> draws the {name}")
+        (folder / name / "karla.woff2").write_bytes(b"letters")
+        style = (
+            '@font-face{font-family:Karla Variable;src:url(./karla.woff2) format("woff2")}'
+            '@font-face{font-family:"Lora Variable";src:url("karla.woff2")}body{margin:0}'
+        )
+        (folder / name / f"{name}.css").write_text(style)
 
 
 class Client(FlaskClient):

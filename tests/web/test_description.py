@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import re
 import subprocess
 import sys
 import threading
@@ -47,8 +48,7 @@ def test_every_change_asks_for_the_session_and_its_token(client: Client) -> None
         for method, operation in methods.items():
             if {"session": [], "token": []} in operation["security"]:
                 filled = path.replace("{number}", "1").replace("{kind}", "css")
-                for name in ("brand", "take", "source", "destination", "palette"):
-                    filled = filled.replace(f"{{{name}_id}}", "00000000-0000-4000-8000-000000000000")
+                filled = re.sub(r"{\w+_id}", "00000000-0000-4000-8000-000000000000", filled)
                 answer = client.open(filled, method=method.upper(), json={})
                 assert answer.status_code == 403, (method, path)
 

@@ -28,6 +28,15 @@ const state = computed(() => {
     ? `${countOf(failing, 'pair falls', 'pairs fall')} short of ${level}`
     : `Every pair passes ${level}`
 })
+/** What is out for review, and what came back. */
+const review = computed(() => {
+  const { reviews } = props.brand
+  if (!reviews) return ''
+  const { approved, out, unresolved } = reviews
+  const state = approved ?? (out ? 'Out for review' : '')
+  const said = unresolved ? countOf(unresolved, 'remark', 'remarks').toLowerCase() : ''
+  return [state, said].filter(Boolean).join(', ')
+})
 const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: string }[]>> = {
   open: [
     { value: 'rename', label: 'Rename' },
@@ -79,6 +88,12 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
           <p class="mt-1 flex flex-wrap gap-x-4">
             <span class="text-quiet">{{ countOf(brand.takes, 'take', 'takes') }}</span>
             <span :class="brand.swatches.length ? 'font-semibold' : ''">{{ state }}</span>
+            <RouterLink
+              v-if="review && shelf === 'open'"
+              class="relative z-10 underline"
+              :to="{ name: 'reviews', params: { brandId: brand.brand.id } }"
+              >{{ review }}</RouterLink
+            >
           </p>
         </div>
         <time

@@ -12,6 +12,8 @@ import NoticeBar from '@/ui/NoticeBar.vue'
 import NotationSheet from '@/handoff/NotationSheet.vue'
 import PasteDialog from '@/source/PasteDialog.vue'
 import { useUnanswered } from '@/ui/useAnswer'
+import { useCameBackStore } from '@/review/cameBack'
+import { useEvents } from '@/ui/useEvents'
 import { useColorDrag } from './useColorDrag'
 import { useCopy } from '@/ui/useCopy'
 import { useFileIntake } from '@/source/useFileIntake'
@@ -26,6 +28,13 @@ const router = useRouter()
 const { announcement } = useCopy()
 const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()
+const cameBack = useCameBackStore()
+watch(
+  () => take.take?.id,
+  (id) => void cameBack.read(id),
+  { immediate: true },
+)
+useEvents('/api/reviews/events', () => void cameBack.again())
 const failure = ref('')
 /** What was deleted and can be brought back: the take, or the whole brand. */
 const deleted = ref<'take' | 'brand'>()

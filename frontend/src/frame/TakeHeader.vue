@@ -6,12 +6,14 @@ import TakeTabs from './TakeTabs.vue'
 import ViewMenu from './ViewMenu.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
+import { useCameBackStore } from '@/review/cameBack'
 import { useTakeActions } from './useTakeActions'
 import { countOf } from '@/ui/format'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
 const brand = useBrandStore()
+const cameBack = useCameBackStore()
 const take = useTakeStore()
 
 const waiting = computed(() => {
@@ -68,6 +70,21 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
         Redo
       </button>
     </div>
+    <RouterLink
+      v-if="!take.isEmpty && brand.detail"
+      :to="{
+        name: 'reviews',
+        params: { brandId: brand.detail.brand.id },
+        query: { take: take.take?.id },
+      }"
+      class="button"
+      data-testid="reviews"
+      >Review<span
+        v-if="cameBack.remarks.length"
+        class="ml-1.5 border border-quiet px-1 text-[11px] leading-4"
+        >{{ cameBack.remarks.length }} open</span
+      ></RouterLink
+    >
     <RouterLink v-if="!take.isEmpty" :to="{ name: 'handoff' }" class="button-solid"
       >Hand off</RouterLink
     >

@@ -3,12 +3,14 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ref } from 'vue'
 import KeySheet from './KeySheet.vue'
 import WordSheet from './WordSheet.vue'
+import StudioDialog from '@/studio/StudioDialog.vue'
 import { useWorkspace } from './useWorkspace'
 import type { Workspace } from './useWorkspace'
 
 const { workspace } = useWorkspace()
 const showsKeys = ref(false)
 const showsWords = ref(false)
+const showsStudio = ref(false)
 const WORKSPACES: readonly { value: Workspace; label: string }[] = [
   { value: 'light', label: 'Light workspace' },
   { value: 'dark', label: 'Dark workspace' },
@@ -50,8 +52,27 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
           Words <span class="value">W</span>
         </button>
       </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button
+          type="button"
+          class="flex w-full border-t border-hair px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          @click="showsStudio = true"
+        >
+          Studio
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <RouterLink
+          :to="{ name: 'mails' }"
+          class="flex w-full px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          >Mails</RouterLink
+        >
+      </MenuItem>
     </MenuItems>
   </Menu>
   <KeySheet v-model="showsKeys" />
   <WordSheet v-model="showsWords" />
+  <StudioDialog v-model="showsStudio" />
 </template>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, given } from '@/api/client'
 import type { FileKind, FileOptions } from '@/api/types'
+import PaletteLink from '@/review/designer/PaletteLink.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
 import SidePanel from '@/frame/SidePanel.vue'
 import ChangesPanel from './ChangesPanel.vue'
@@ -108,6 +109,7 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
     <SidePanel>
       <template v-if="!take.isEmpty">
         <VersionNote :newest="newest" :is-cut="isCut" @cut="versionToHand('a version')" />
+        <PaletteLink v-if="part === 'values'" :key="take.take?.id" />
         <FileOptionsPanel
           v-if="part === 'files' && vocabulary"
           v-model="options"

@@ -6,7 +6,7 @@ import { isSameDocument } from '@/take/same'
 import { asKept } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
 
-/** What leaves is always a version: the newest one where it is what is shown, else one is cut. */
+/** What leaves is always a version: the one that is looked at, else the newest, else a new one. */
 export function useHandoff() {
   const take = useTakeStore()
   const problem = ref('')
@@ -46,6 +46,8 @@ export function useHandoff() {
     if (!id) return undefined
     try {
       await take.allSaved()
+      const looked = take.looking?.number
+      if (looked) return await record(id, looked, what)
       await load()
       if (!isCut.value) {
         await take.cutVersion(`Handed off: ${what}`, true)
@@ -54,15 +56,19 @@ export function useHandoff() {
       const number = newest.value?.number
       // Another take was opened meanwhile: nothing of that one may leave as this one.
       if (id !== take.take?.id || !number) return undefined
-      await api.POST('/api/takes/{take_id}/versions/{number}/handoffs', {
-        params: { path: { take_id: id, number } },
-        body: { what },
-      })
-      return { id, number }
+      return await record(id, number, what)
     } catch (reason) {
       problem.value = explain(reason)
       return undefined
     }
+  }
+
+  async function record(id: string, number: number, what: string) {
+    await api.POST('/api/takes/{take_id}/versions/{number}/handoffs', {
+      params: { path: { take_id: id, number } },
+      body: { what },
+    })
+    return { id, number }
   }
 
   async function download(kind: FileKind, name: string, options: FileOptions) {

@@ -1,15 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch, watchPostEffect } from 'vue'
-import { provideProof } from './context'
 import type { ProofContext } from './context'
-import ArticlePage from './pages/ArticlePage.vue'
-import DashboardPage from './pages/DashboardPage.vue'
-import FormPage from './pages/FormPage.vue'
-import HomePage from './pages/HomePage.vue'
-import MailPage from './pages/MailPage.vue'
-import ShopPage from './pages/ShopPage.vue'
-import StylePage from './pages/StylePage.vue'
+import { drawMarks } from './marks'
+import type { Mark } from './marks'
 import { elementOf, figuresOf, readPart } from './parts'
+import { rootVariables } from './rootVariables'
+import SamplePage from './SamplePage.vue'
 import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
 
@@ -26,30 +22,21 @@ const props = withDefaults(
     chosen?: string | undefined
     outlined?: boolean
     picks?: boolean
+    /** Numbers at parts: what a client said there. */
+    marks?: readonly Mark[]
   }>(),
-  { chosen: undefined, outlined: false, picks: false },
+  { chosen: undefined, outlined: false, picks: false, marks: () => [] },
 )
 const emit = defineEmits<{
   pick: [part: string, section: string | undefined, paint: string | undefined]
   hover: [part: string | undefined]
   drawn: [page: Document]
   scroll: [share: number]
+  mark: [id: string]
 }>()
 
 /** An address of its own would be in the quirks of old pages, in which sizes are measured otherwise. */
 const SHEET = '<!doctype html><html lang="en"><head></head><body></body></html>'
-const PAGES = {
-  home: HomePage,
-  article: ArticlePage,
-  shop: ShopPage,
-  dashboard: DashboardPage,
-  form: FormPage,
-  mail: MailPage,
-  style: StylePage,
-} as const
-const component = computed(() => PAGES[props.context.page as keyof typeof PAGES])
-
-provideProof(computed(() => props.context))
 const root = shallowRef<HTMLElement>()
 useFrameSight(root)
 let page: Document | undefined
@@ -72,24 +59,7 @@ function prepare(event: Event) {
   page.defaultView?.addEventListener('scroll', onScroll, { passive: true })
 }
 
-const variables = computed(() => {
-  const { settings, figures } = props.context
-  const face = (name: string) => `'${name} Variable', sans-serif`
-  const sizes = figures.styles.flatMap((one) => [
-    [`--size-${one.style}`, `${one.size.toString()}px`],
-    [`--tablet-${one.style}`, `${one.tablet.toString()}px`],
-    [`--phone-${one.style}`, `${one.phone.toString()}px`],
-    [`--weight-${one.style}`, one.weight.toString()],
-  ])
-  const paints = figures.paints.map((one) => [`--paint-${one.name.replace(' ', '-')}`, one.hex])
-  const text = figures.styles.find((one) => one.style === 'text')
-  return {
-    '--heading-face': face(settings.heading_face),
-    '--text-face': face(settings.text_face),
-    '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
-    ...Object.fromEntries([...sizes, ...paints]),
-  } as Record<string, string>
-})
+const variables = computed(() => rootVariables(props.context))
 watchPostEffect(() => {
   for (const [name, value] of Object.entries(variables.value))
     root.value?.style.setProperty(name, value)
@@ -98,7 +68,7 @@ watchPostEffect(() => {
 
 /** The marks of what is chosen and what falls short are put on after every drawing. */
 watch(
-  [() => props.context, () => props.chosen, () => props.outlined, root],
+  [() => props.context, () => props.chosen, () => props.outlined, () => props.marks, root],
   () => {
     announce()
   },
@@ -112,6 +82,9 @@ function announce() {
     element.classList.remove('is-chosen')
   }
   if (props.chosen) elementOf(page, props.chosen)?.classList.add('is-chosen')
+  drawMarks(page, props.marks, props.scale, (id) => {
+    emit('mark', id)
+  })
   emit('drawn', page)
 }
 
@@ -168,7 +141,7 @@ defineExpose({ follow, reveal, body: root })
       @load="prepare"
     ></iframe>
     <Teleport v-if="root" :to="root">
-      <component :is="component" />
+      <SamplePage :context="context" />
     </Teleport>
   </div>
 </template>

@@ -31,6 +31,8 @@ import type { Arrangement } from './scatter'
 import { useContext } from './useContext'
 import { useDrawnPage } from './useDrawnPage'
 import { useProof } from './useProof'
+import { useCameBackStore } from '@/review/cameBack'
+import PartRemarks from '@/review/designer/PartRemarks.vue'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
@@ -117,6 +119,25 @@ function pick(name: string, section: string | undefined) {
 function choose(name: string) {
   select(name)
   frame.value?.reveal(name)
+}
+/** What clients said, at the parts that they meant. */
+const cameBack = useCameBackStore()
+const marks = computed(() =>
+  cameBack.remarks
+    .map(({ remark }, row) => ({ remark, number: row + 1 }))
+    .filter(({ remark: { about } }) => about.kind === 'part' && about.page === page.value)
+    .map(({ remark, number }) => ({
+      id: remark.id,
+      number,
+      part: remark.about.part,
+      label: `Remark ${number.toString()}, ${remark.about.name}`,
+    })),
+)
+function openMark(id: string) {
+  const part = marks.value.find((one) => one.id === id)?.part
+  const name = part && parts.value.find((one) => one.name.startsWith(part))?.name
+  tab.value = 0
+  if (name) choose(name)
 }
 const hovered = ref<string>()
 const pointed = computed(() => {
@@ -224,6 +245,8 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
             :chosen="isFullscreen ? undefined : selected"
             :outlined="isOutlined"
             picks
+            :marks="marks"
+            @mark="openMark"
             @pick="pick"
             @hover="hovered = $event"
             @drawn="read"
@@ -260,6 +283,13 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
         </TabList>
         <TabPanels>
           <TabPanel>
+            <PartRemarks
+              v-if="brand.detail"
+              :page="page"
+              :part="part?.name"
+              :brand-id="brand.detail.brand.id"
+              @choose="choose"
+            />
             <PartInspector
               v-if="part"
               :key="part.name"

@@ -2,7 +2,13 @@
 import { useRoute } from 'vue-router'
 import type { ListedVersion } from '@/api/types'
 
-defineProps<{ version: ListedVersion; isShown: boolean; isLookedAt: boolean }>()
+defineProps<{
+  version: ListedVersion
+  isShown: boolean
+  isLookedAt: boolean
+  /** Who approved it, where a client did. */
+  approvedBy: string | undefined
+}>()
 const emit = defineEmits<{ look: []; restore: [] }>()
 const route = useRoute()
 
@@ -23,6 +29,9 @@ const when = (text: string) =>
       <span class="block wrap-break-word">
         <b class="font-semibold">Version {{ version.number }}</b>
         <span v-if="version.description">, {{ version.description }}</span>
+        <b v-if="approvedBy" class="ml-2 border border-ink px-1 font-semibold"
+          >approved by <span dir="auto">{{ approvedBy }}</span></b
+        >
       </span>
       <span class="block text-quiet"
         >{{ when(version.created_at) }}{{ version.is_automatic ? ', saved by Tonada' : '' }}</span

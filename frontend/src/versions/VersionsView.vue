@@ -7,6 +7,7 @@ import SidePanel from '@/frame/SidePanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import ChangeList from './ChangeList.vue'
 import VersionCard from './VersionCard.vue'
+import { useCameBackStore } from '@/review/cameBack'
 import { asKept } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
 import { useFollowing } from '@/ui/useFollowing'
@@ -16,6 +17,7 @@ defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const route = useRoute()
+const cameBack = useCameBackStore()
 const note = ref('')
 const problem = ref('')
 const {
@@ -122,6 +124,7 @@ async function restore(version: ListedVersion) {
             :version="version"
             :is-shown="number === version.number"
             :is-looked-at="take.looking?.number === version.number"
+            :approved-by="cameBack.approvals.find((one) => one.version === version.number)?.who"
             @look="look(version)"
             @restore="restore(version)"
           />

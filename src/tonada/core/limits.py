@@ -57,6 +57,20 @@ MAX_HELD_TO_MATCH: Final = 12
 MAX_PALETTE_WORDS: Final = 120
 MAX_SHOWN_PALETTES: Final = 60
 
+# Reviews: what is shown, and what clients may add to one.
+MAX_REVIEW_TAKES: Final = 4
+MAX_GREETING_LENGTH: Final = 600
+MAX_REVIEW_LINKS: Final = 40
+MAX_REMARK_LENGTH: Final = 2_000
+MAX_REMARKS: Final = 1_000
+MAX_REVIEW_EVENTS: Final = 2_000
+# Of one review that was sent as a file.
+MAX_ANSWERS_CHARACTERS: Final = 400_000
+# One's own words may be changed for so long.
+EDITABLE_MINUTES: Final = 10
+# In a row, by one link; then none is taken for a quarter of an hour.
+WRONG_PASSPHRASES: Final = 10
+
 MAX_SWATCHES: Final = 48
 MAX_PAIRS: Final = 200
 MAX_ROLES: Final = 40

@@ -14,7 +14,7 @@ from tonada.core.roles.proposal import propose_roles
 from tonada.core.source.pictures import Extraction, extract_colors, render_preview
 from tonada.core.take.proof_settings import ProofSettings
 from tonada.core.take.take import Assignment, Origin, Pair, Role, Swatch, Take
-from tonada.demo import pictures
+from tonada.demo import pictures, reviews
 from tonada.document.take import TakeDocument
 from tonada.reading.intake import Upload, take_in
 from tonada.reading.results import image_to_json, mood_to_json
@@ -67,9 +67,11 @@ def _seed_orrin_peak(connection: Connection, workspace: UUID) -> None:
     proposed = _sampled(_build(extraction, source, "peak-logo.svg"))
     at_dusk = _sampled(_build(colors, dusk, "dusk-ridge.jpg"))
     proof = ProofSettings(logo=str(source))
+    made = []
     for take in (proposed, _set_by_eye(proposed), at_dusk):
         document = TakeDocument.of(replace(take, proof=proof)).model_dump(mode="json")
-        takes.create(connection, workspace, brand, document)
+        made.append(takes.create(connection, workspace, brand, document).id)
+    reviews.seed_observatory(connection, workspace, brand, (made[0], made[2]))
 
 
 def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
@@ -77,8 +79,9 @@ def _seed_saltmarsh(connection: Connection, workspace: UUID) -> None:
     logo = pictures.saltmarsh_logo(demo_file("saltmarsh-logo.svg"))
     source, extraction = _keep(connection, workspace, brand, "saltmarsh-logo.png", logo)
     _keep(connection, workspace, brand, "old-page.png", pictures.old_page())
-    take = _build(extraction, source, "saltmarsh-logo.png")
-    takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+    take = replace(_build(extraction, source, "saltmarsh-logo.png"), proof=ProofSettings(logo=str(source)))
+    made = takes.create(connection, workspace, brand, TakeDocument.of(take).model_dump(mode="json"))
+    reviews.seed_saltmarsh(connection, workspace, brand, made.id)
 
 
 def _seed_juniper(connection: Connection, workspace: UUID) -> None:

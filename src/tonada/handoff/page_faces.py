@@ -20,11 +20,11 @@ def face_data(name: str) -> str | None:
     if name not in TYPEFACE_NAMES:
         return None
     slug = name.lower().replace(" ", "-")
-    found = sorted(_assets().glob(f"{slug}-latin-wght-normal-*.woff2"))
+    found = sorted((built_front_end() / "assets").glob(f"{slug}-latin-wght-normal-*.woff2"))
     return base64.b64encode(found[0].read_bytes()).decode() if found else None
 
 
-def _assets() -> Path:
+def built_front_end() -> Path:
+    """Return the folder of the built front end: TONADA_FRONTEND, or where `make setup` builds it."""
     built = os.environ.get("TONADA_FRONTEND")
-    folder = Path(built) if built else Path(__file__).resolve().parents[3] / "frontend" / "dist"
-    return folder / "assets"
+    return Path(built) if built else Path(__file__).resolve().parents[3] / "frontend" / "dist"

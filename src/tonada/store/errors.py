@@ -6,6 +6,8 @@ StoreError
 ├── LastTake          a brand keeps at least one take
 ├── StaleRevision     someone saved in between; carries what is saved now (in takes.py)
 ├── StaleDestination  the same for a destination
+├── NotYours          a remark is somebody else's, or too old to be changed (in reviews/remarks.py)
+├── Closed            the review is approved (in reviews/verdicts.py)
 ├── NotStorable       a text has a character that no column holds
 └── StoreUnavailable  the database can't be reached or can't be used
 """

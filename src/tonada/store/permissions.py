@@ -12,7 +12,7 @@ from psycopg import sql
 from tonada.store.database import Connection
 
 # Rows of these are added and then never changed.
-_ADDED: Final = ("version", "handoff")
+_ADDED: Final = ("version", "handoff", "review_file", "page_set", "review_take", "review_event")
 _CHANGED: Final = (
     "workspace",
     "brand",
@@ -23,6 +23,11 @@ _CHANGED: Final = (
     "destination",
     "palette",
     "palette_use",
+    "review",
+    "review_link",
+    "remark",
+    "approval",
+    "mail",
 )
 
 ADD: LiteralString = "grant select, insert on {} to {}"

@@ -23,6 +23,10 @@ from tonada.web.pairs import views as sight
 from tonada.web.palettes import views as palettes
 from tonada.web.proof import views as proof
 from tonada.web.proxies import NamedProxies
+from tonada.web.reviews import client_views, hosts, outside, page, studio
+from tonada.web.reviews import views as reviews
+from tonada.web.reviews.courier import Courier
+from tonada.web.reviews.streams import Streams
 from tonada.web.session import views as session
 from tonada.web.settings import Settings
 from tonada.web.sources import lists, loupe
@@ -60,10 +64,13 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
     if settings.log is not None:
         logs.set_up(settings.log)
     logs.register(app)
+    hosts.register(app, settings)
     security.register(app, settings)
     problems.register(app)
     access = app.extensions["tonada"] = Access(Database(settings.database_url))
     app.extensions["tonada.readings"] = Readings(access)
+    app.extensions["tonada.courier"] = Courier(access, settings.mail)
+    app.extensions["tonada.streams"] = Streams(settings.database_url)
     for blueprint in (
         session.api,
         brands.api,
@@ -83,9 +90,15 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         recolour.computed,
         takes.api,
         computation.api,
+        reviews.api,
+        outside.api,
+        studio.api,
+        client_views.api,
+        client_views.door,
     ):
         app.register_api(blueprint)
     app.register_blueprint(health.health)
+    app.register_blueprint(page.pages)
     frontend.register(app, settings.frontend)
     app.wsgi_app = NamedProxies(  # type: ignore[method-assign]  # the documented way to add middleware
         app.wsgi_app, settings.proxies, https=settings.https

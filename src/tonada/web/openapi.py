@@ -18,7 +18,8 @@ PROBLEM_TYPE: Final = "application/problem+json"
 _CHANGES: Final = ("post", "put", "patch", "delete")
 # Source: RFC 9110, 15.5.14 and 15.5.21; Python 3.13 calls them otherwise than 3.11.
 _NAMES: Final = {
-    "400": "Bad Request", "403": "Forbidden", "404": "Not Found", "405": "Method Not Allowed",
+    "400": "Bad Request", "401": "Unauthorized", "403": "Forbidden", "404": "Not Found",
+    "405": "Method Not Allowed",
     "409": "Conflict", "410": "Gone", "413": "Content Too Large", "415": "Unsupported Media Type",
     "422": "Unprocessable Content", "429": "Too Many Requests", "500": "Internal Server Error",
     "503": "Service Unavailable",
@@ -38,6 +39,17 @@ _TOKEN: Final[Node] = {
     "name": "X-CSRF-Token",
     "description": "csrf_token of GET /api/session, with the cookie that came with it",
 }
+EVENTS: Final = "text/event-stream"
+# Of a stream: only that something is new, and no word of what.
+_EVENT: Final[Node] = {"schema": {"type": "object", "properties": {"event": {"const": "new"}}}}
+# What answers of reviews are that have no model: by the end of their path.
+_OF_REVIEWS: Final[tuple[tuple[str, tuple[str, ...], Node], ...]] = (
+    ("/events", (EVENTS,), {}),
+    ("/reviews/{review_id}/file", ("text/html",), {"headers": _ATTACHMENT}),
+    ("/reviews/{review_id}/history", ("application/pdf",), {"headers": _ATTACHMENT}),
+    ("/files/{digest}", ("image/png", "application/pdf"), {}),
+    ("/mails/{mail_id}/page", ("text/html",), {}),
+)
 _ABOUT: Final = (
     "Everything that the pages do. A script asks GET /api/session once and sends its cookie and its token "
     "with every change: docs/examples/from_logo_to_palette.py. Errors are problem documents (RFC 9457)."
@@ -61,7 +73,7 @@ def openapi_document() -> Node:
     for path, methods in document["paths"].items():
         for method, operation in methods.items():
             name = blueprints[path, method]
-            operation["tags"] = [name.removesuffix("_computed")]
+            operation["tags"] = [name.removesuffix("_computed").removesuffix("_door")]
             _complete(path, method, operation, needs_token=method in _CHANGES and not _is_exempt(name))
     operations = [one for methods in document["paths"].values() for one in methods.values()]
     document["tags"] = [{"name": tag} for tag in sorted({one["tags"][0] for one in operations})]
@@ -116,6 +128,11 @@ def _without_a_model(path: str, method: str) -> Node:
     if path.endswith("/palettes/files"):
         json_file: Node = {"application/json": {"schema": {"type": "object"}}}
         return {"200": {"description": "The file", "content": json_file, "headers": _ATTACHMENT}}
+    for ending, mimetypes, headers in _OF_REVIEWS:
+        if path.endswith(ending):
+            kind = _EVENT if mimetypes == (EVENTS,) else _BINARY
+            content = dict.fromkeys(mimetypes, kind)
+            return {"200": {"description": "The file or stream", "content": content, **headers}}
     picture = {"description": "The picture", "content": {"image/png": _BINARY}, "headers": _VALIDATOR}
     return {"200": picture, "304": {"description": "Not Modified, where If-None-Match has its ETag"}}
 
@@ -125,6 +142,9 @@ def _problems(path: str, operation: Node, *, is_change: bool) -> list[str]:
     found = ["400", "429", "500", "503"]
     if is_change:
         found.append("403")
+    # A link to a review may have a passphrase.
+    if path.startswith("/api/review/"):
+        found.append("401")
     if "{" in path:
         found += ["404", "410", "409"] if is_change else ["404", "410"]
     if "requestBody" in operation:

@@ -18,6 +18,7 @@ from werkzeug.exceptions import NotFound as NoSuchAddress
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
 from tonada.reading.bounded import ReadingBusy, ReadingInterrupted
+from tonada.review.page_set import NotBuilt
 from tonada.store.errors import (
     LastTake,
     NotFound,
@@ -26,8 +27,11 @@ from tonada.store.errors import (
     StaleDestination,
     StoreUnavailable,
 )
+from tonada.store.reviews.remarks import NotYours
+from tonada.store.reviews.verdicts import Closed
 from tonada.store.takes import StaleRevision
 from tonada.web.logs import security_event
+from tonada.web.reviews.errors import PassphraseNeeded, ReviewEnded
 from tonada.web.security import limiter
 from tonada.web.takes.models import Problem, TakeAnswer
 
@@ -36,6 +40,8 @@ log = logging.getLogger("tonada")
 
 # A page whose token ran out reads it anew by itself; for a person that is no error.
 CSRF_REFUSED: Final = "urn:tonada:csrf-refused"
+# A review's page asks for the passphrase then.
+LOCKED: Final = "urn:tonada:passphrase-needed"
 NOTHING_HERE: Final = "There is nothing at this address."
 
 
@@ -75,6 +81,11 @@ def register(app: Flask) -> None:
     app.register_error_handler(NotFound, lambda e: problem(404, str(e)))
     app.register_error_handler(Removed, _removed)
     app.register_error_handler(LastTake, lambda e: problem(409, str(e)))
+    app.register_error_handler(NotYours, lambda e: problem(409, str(e)))
+    app.register_error_handler(Closed, lambda e: problem(409, str(e)))
+    app.register_error_handler(ReviewEnded, lambda e: problem(410, str(e)))
+    app.register_error_handler(PassphraseNeeded, lambda e: problem(401, str(e), kind=LOCKED))
+    app.register_error_handler(NotBuilt, lambda e: problem(503, str(e)))
     app.register_error_handler(StaleDestination, lambda e: problem(409, str(e)))
     app.register_error_handler(StaleRevision, _stale)
     app.register_error_handler(NotStorable, lambda e: problem(422, str(e)))

@@ -13,6 +13,7 @@ from flask_wtf.csrf import CSRFProtect
 
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
 from tonada.web.logs import security_event
+from tonada.web.reviews.hosts import name_of
 from tonada.web.settings import Settings
 
 CONTENT_SECURITY_POLICY: Final = "; ".join(
@@ -88,7 +89,7 @@ def register(app: Flask, settings: Settings) -> None:
     """Wire it into the application."""
     app.config.update(
         SECRET_KEY=settings.secret_key,
-        TRUSTED_HOSTS=list(settings.hosts),
+        TRUSTED_HOSTS=[*settings.hosts, *map(name_of, settings.review_hosts)],
         # Stylesheets come as several files.
         MAX_FORM_PARTS=64,
         # By what arrives, whatever it is called; routes that take files allow more.

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Final
 from uuid import UUID
 
@@ -15,6 +16,8 @@ from tonada.core.take.take import SIGNALS, Role
 from tonada.document.take import TakeDocument
 from tonada.store import brand_copies, brands, sources, takes
 from tonada.store.brands import ListedBrand
+from tonada.store.reviews import lists
+from tonada.store.reviews.lists import ListedReview
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.sources.models import BrandDetail, SourceAnswer
@@ -22,6 +25,7 @@ from tonada.web.takes.models import (
     ArchiveBody,
     BrandAnswer,
     BrandBody,
+    BrandReviews,
     BrandsAnswer,
     BrandsQuery,
     BrandSummary,
@@ -54,9 +58,14 @@ def list_brands(query: BrandsQuery) -> Response:
             shelf=query.shelf,
             find=query.find or None,
         )
+        came_back = lists.of_brands(connection, workspace, [row.id for row in rows])
     shown = rows[:BRANDS_A_PAGE]
     following = shown[-1].id if len(rows) > len(shown) else None
-    return answer(BrandsAnswer(brands=tuple(map(_summary, shown)), next=following))
+    return answer(
+        BrandsAnswer(
+            brands=tuple(_summary(row, _reviews_of(row.id, came_back)) for row in shown), next=following
+        )
+    )
 
 
 @api.post("/brands", responses={201: BrandAnswer}, summary="A new brand with one empty take")
@@ -123,7 +132,22 @@ def restore_brand(path: BrandPath) -> Response:
     return answer(BrandAnswer.of(row))
 
 
-def _summary(row: ListedBrand) -> BrandSummary:
+def _reviews_of(brand: UUID, came_back: Sequence[ListedReview]) -> BrandReviews | None:
+    own = [one for one in came_back if one.brand_id == brand]
+    if not own:
+        return None
+    # The newest review comes first.
+    approved = next((one for one in own if one.approved_at), None)
+    return BrandReviews(
+        out=sum(1 for one in own if one.open_links and not one.withdrawn_at and not one.approved_at),
+        unresolved=sum(one.unresolved for one in own),
+        approved=f"{approved.takes[approved.approved_place or 0]} approved by {approved.approved_by}"
+        if approved
+        else None,
+    )
+
+
+def _summary(row: ListedBrand, reviews: BrandReviews | None) -> BrandSummary:
     take = TakeDocument.model_validate(row.document or {}).to_take()
     evaluation = evaluate(take)
     swatches = tuple(
@@ -143,4 +167,5 @@ def _summary(row: ListedBrand) -> BrandSummary:
         takes=row.takes,
         sources=row.sources,
         changed_at=row.changed_at,
+        reviews=reviews,
     )

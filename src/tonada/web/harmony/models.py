@@ -17,9 +17,9 @@ from tonada.core.pairs.variations import Variation
 from tonada.core.take.parts import Scheme
 from tonada.core.take.proof_settings import VoiceId
 from tonada.document.changes import TakeChange
+from tonada.document.page_figures import PageFigures
 from tonada.document.parts import Model
 from tonada.document.take import TakeDocument
-from tonada.web.proof.models import ProofAnswer
 
 
 class PageWanted(Model):
@@ -47,7 +47,7 @@ class ChangeAnswer(Model):
     document: TakeDocument
     said: tuple[str, ...]
     evaluation: Evaluation
-    page: ProofAnswer | None
+    page: PageFigures | None
 
 
 class VariationsBody(Model):

@@ -11,6 +11,7 @@ from tonada.core.harmony.stave import possible_colors
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.variations import vary_row
 from tonada.core.take.take import Take
+from tonada.document.page_figures import PageFigures
 from tonada.document.take import document_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.harmony.models import (
@@ -26,7 +27,6 @@ from tonada.web.harmony.models import (
     VariationsAnswer,
     VariationsBody,
 )
-from tonada.web.proof.models import ProofAnswer
 from tonada.web.security import csrf, limiter
 from tonada.web.takes.models import EvaluateBody
 
@@ -52,7 +52,7 @@ def change_take(body: ChangeBody) -> Response:
 
 def _page_of(take: Take, wanted: PageWanted) -> orjson.Fragment:
     shown = take if take.scheme == wanted.scheme else take.turned()
-    return orjson.Fragment(ProofAnswer.of(shown, wanted.voice).model_dump_json())
+    return orjson.Fragment(PageFigures.of(shown, wanted.voice).model_dump_json())
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")

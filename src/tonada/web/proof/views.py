@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from flask import Response
 
+from tonada.document.page_figures import PageFigures
 from tonada.web.answers import answer, blueprint
-from tonada.web.proof.models import ProofAnswer, ProofBody, ProofVocabulary
+from tonada.web.proof.models import ProofBody, ProofVocabulary
 from tonada.web.security import csrf, limiter
 
 api = blueprint("proof")
@@ -18,7 +19,7 @@ def read_pages() -> Response:
     return answer(ProofVocabulary.whole())
 
 
-@api.post("/proof", responses={200: ProofAnswer}, summary="Grounds, and what every element uses on them")
+@api.post("/proof", responses={200: PageFigures}, summary="Grounds, and what every element uses on them")
 @limiter.exempt
 def draw(body: ProofBody) -> Response:
-    return answer(ProofAnswer.of(body.document.to_take(), body.voice))
+    return answer(PageFigures.of(body.document.to_take(), body.voice))

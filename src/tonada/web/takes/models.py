@@ -53,6 +53,18 @@ class ShareOfMeasure(Model):
     share: float
 
 
+class BrandReviews(Model):
+    """What of a brand is out for review, and what came back.
+
+    out: reviews with a link that leads there, not approved. unresolved: remarks. approved: what was approved
+    last, and by whom; none where nothing is.
+    """
+
+    out: int
+    unresolved: int
+    approved: str | None
+
+
 class BrandSummary(Model):
     """A brand in the list, with its first take: its main colours on the contrast scale, all in their
     shares, how many pairs fall short of its level. logo: a source that stands for it.
@@ -67,6 +79,7 @@ class BrandSummary(Model):
     takes: int
     sources: int
     changed_at: datetime
+    reviews: BrandReviews | None
 
 
 class BrandsQuery(Model):

@@ -1,0 +1,20 @@
+import type { ProofContext } from './context'
+
+/** What the root of a sample page hands down to all of it: typefaces, sizes, paints of its pictures. */
+export function rootVariables({ settings, figures }: ProofContext): Record<string, string> {
+  const face = (name: string) => `'${name} Variable', sans-serif`
+  const sizes = figures.styles.flatMap((one) => [
+    [`--size-${one.style}`, `${one.size.toString()}px`],
+    [`--tablet-${one.style}`, `${one.tablet.toString()}px`],
+    [`--phone-${one.style}`, `${one.phone.toString()}px`],
+    [`--weight-${one.style}`, one.weight.toString()],
+  ])
+  const paints = figures.paints.map((one) => [`--paint-${one.name.replace(' ', '-')}`, one.hex])
+  const text = figures.styles.find((one) => one.style === 'text')
+  return {
+    '--heading-face': face(settings.heading_face),
+    '--text-face': face(settings.text_face),
+    '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
+    ...Object.fromEntries([...sizes, ...paints]),
+  } as Record<string, string>
+}

@@ -1,0 +1,48 @@
+/** What clients said of the open take, and what of it they approved. */
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { api, given } from '@/api/client'
+import type { CameBack } from '@/api/types'
+import { createLatest } from '@/ui/asking'
+
+export const useCameBackStore = defineStore('came-back', () => {
+  const found = shallowRef<CameBack>()
+  const latest = createLatest()
+  let open: string | undefined
+
+  async function read(take: string | undefined) {
+    if (take !== open) found.value = undefined
+    open = take
+    if (!take) return
+    const path = { take_id: take }
+    try {
+      const answer = await latest.ask((signal) =>
+        given(api.GET('/api/takes/{take_id}/came-back', { params: { path }, signal })),
+      )
+      if (answer) found.value = answer
+    } catch {
+      // It stands beside the work: what isn't known now is asked for again with the next event.
+    }
+  }
+
+  async function resolve(review: string, remark: string) {
+    const path = { review_id: review, remark_id: remark }
+    await given(
+      api.PUT('/api/reviews/{review_id}/remarks/{remark_id}/resolution', {
+        params: { path },
+        body: { resolved: true },
+      }),
+    )
+    await read(open)
+  }
+
+  return {
+    read,
+    resolve,
+    again: () => read(open),
+    remarks: computed(() => found.value?.remarks ?? []),
+    approvals: computed(() => found.value?.approvals ?? []),
+    /** The version that was approved last. */
+    approved: computed(() => found.value?.approvals[0]),
+  }
+})

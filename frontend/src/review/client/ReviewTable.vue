@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { useMediaQuery, useWindowSize } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import NoticeBar from '@/ui/NoticeBar.vue'
+import RadioBar from '@/ui/RadioBar.vue'
+import { useCopy } from '@/ui/useCopy'
+import NameDialog from './NameDialog.vue'
+import SaidPanel from './SaidPanel.vue'
+import SendBack from './SendBack.vue'
+import TakeColumn from './TakeColumn.vue'
+import type { Talk } from './talk'
+import { aboutFrom, useAbout } from './useAbout'
+import type { OpenReview } from './useReview'
+import { useThreads } from './useThreads'
+import VerdictBar from './VerdictBar.vue'
+
+/** What a client is shown, what was said of it, and what they choose. */
+const props = defineProps<{ review: OpenReview; talk: Talk }>()
+const shown = computed(() => {
+  const { value } = props.review.shown
+  if (!value) throw new Error('Nothing is shown yet.')
+  return value
+})
+const content = computed(() => shown.value.content)
+const takes = computed(() => content.value.takes)
+document.title = `Colours for ${content.value.brand}`
+
+const isNarrow = useMediaQuery('(max-width: 899px)')
+const { width: room } = useWindowSize()
+
+const COLORS = 'colors'
+const views = computed(() => [
+  ...content.value.pages.map(({ id, name }) => ({ value: id, label: name })),
+  { value: COLORS, label: 'Colours' },
+])
+const view = ref(views.value[0]?.value ?? COLORS)
+const WIDTHS = [
+  { value: 'wide', label: 'Wide' },
+  { value: 'phone', label: 'Phone' },
+] as const
+const widths = computed(() => WIDTHS.filter(({ value }) => content.value.widths.includes(value)))
+const width = ref<'wide' | 'phone'>(
+  isNarrow.value && content.value.widths.includes('phone')
+    ? 'phone'
+    : (content.value.widths[0] ?? 'wide'),
+)
+const SCHEMES = [
+  { value: 'day', label: 'Day' },
+  { value: 'night', label: 'Night' },
+] as const
+const scheme = ref<'day' | 'night'>('day')
+const hasNight = computed(() => takes.value.some((one) => one.drawn.night))
+
+/** All side by side, or one after another. */
+const ALL = 'all'
+const which = ref<string>(isNarrow.value && takes.value.length > 1 ? '0' : ALL)
+const whiches = computed(() => [
+  ...(isNarrow.value ? [] : [{ value: ALL, label: 'Side by side' }]),
+  ...takes.value.map((one, row) => ({ value: row.toString(), label: one.name })),
+])
+const places = computed(() => {
+  const all = takes.value.map((_, row) => row)
+  if (takes.value.length === 1) return all
+  if (which.value !== ALL) return [Number(which.value)]
+  return isNarrow.value ? [0] : all
+})
+
+const threads = useThreads(
+  () => props.review.said.value,
+  () => takes.value,
+)
+const chosenThread = ref<string>()
+const looked = {
+  content: () => content.value,
+  places: () => places.value,
+  view: () => view.value,
+  scheme: () => scheme.value,
+  width: () => width.value,
+}
+const { about, abouts, seen, chooseAbout, aboutOf } = useAbout(looked)
+const send = (value: string, text: string) =>
+  props.review.say({ name: props.review.name.value, about: aboutFrom(value, looked), text })
+const panel = useTemplateRef<InstanceType<typeof SaidPanel>>('panel')
+const columns = useTemplateRef<InstanceType<typeof TakeColumn>[]>('columns')
+
+async function pick(value: string) {
+  chosenThread.value = undefined
+  chooseAbout(value)
+  await nextTick()
+  await panel.value?.write()
+}
+/** A thread is gone to: its page, its take, its part. */
+async function show(id: string) {
+  chosenThread.value = id
+  const found = threads.value.find((one) => one.id === id)?.first.about
+  if (!found) return
+  if (found.kind === 'color') view.value = COLORS
+  else if (found.page && views.value.some((one) => one.value === found.page))
+    view.value = found.page
+  if (found.kind === 'part') scheme.value = hasNight.value ? (found.scheme ?? 'day') : 'day'
+  if (found.place !== null && found.place !== undefined && !places.value.includes(found.place))
+    which.value = found.place.toString()
+  await nextTick()
+  requestAnimationFrame(() => {
+    for (const column of columns.value ?? []) if (found.part) column.reveal(found.part)
+  })
+}
+function showInPanel(id: string) {
+  chosenThread.value = id
+  panel.value?.reveal(id)
+}
+
+const place = computed(() => {
+  const { approval } = props.review.said.value
+  if (approval) return approval.place
+  if (takes.value.length === 1) return 0
+  return props.review.choice.value?.place ?? undefined
+})
+const sheet = computed(() => {
+  const take = takes.value[place.value ?? places.value[0] ?? 0]
+  return take && props.talk.fileOf(take.sheet)
+})
+const mayChoose = computed(
+  () => shown.value.mayChoose && takes.value.length > 1 && !props.review.said.value.approval,
+)
+const isNaming = ref<number>()
+async function choose(row: number) {
+  if (!props.review.name.value) {
+    isNaming.value = row
+    return
+  }
+  await props.review.choose(row)
+}
+async function chooseAs(name: string) {
+  const row = isNaming.value
+  isNaming.value = undefined
+  props.review.rename(name)
+  if (row !== undefined) await props.review.choose(row)
+}
+
+function follow(from: number, share: number) {
+  columns.value?.forEach((column, row) => {
+    if (row !== from) column.follow(share)
+  })
+}
+const isSending = ref(false)
+const { announcement } = useCopy()
+const logo = computed(() => takes.value.find((one) => one.logo)?.logo)
+const ends = computed(
+  () =>
+    shown.value.endsAt &&
+    new Date(new Date(shown.value.endsAt).getTime() - 86_400_000).toLocaleDateString('en-GB', {
+      day: 'numeric',
+      month: 'long',
+    }),
+)
+</script>
+
+<template>
+  <div class="grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] min-[900px]:h-dvh">
+    <header
+      class="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-ink bg-sheet px-4 py-2.5"
+    >
+      <img
+        v-if="logo"
+        :src="talk.fileOf(logo)"
+        alt=""
+        class="keeps-color h-10 max-w-24 flex-none object-contain"
+      />
+      <div class="min-w-0 flex-1 basis-72">
+        <h1 class="text-title leading-tight [overflow-wrap:anywhere]" dir="auto">
+          Colours for {{ content.brand }}
+        </h1>
+        <p class="whitespace-pre-line text-quiet [overflow-wrap:anywhere]" dir="auto">
+          {{ content.greeting || 'Have a look, and say what you think. Nothing here can break.'
+          }}<template v-if="ends"> Until {{ ends }}.</template>
+        </p>
+      </div>
+      <div class="flex min-w-0 flex-wrap gap-x-5 gap-y-2">
+        <RadioBar v-if="takes.length > 1" v-model="which" label="Suggestions" :options="whiches" />
+        <RadioBar v-if="views.length > 1" v-model="view" label="What is shown" :options="views" />
+        <RadioBar
+          v-if="widths.length > 1 && view !== COLORS && !isNarrow"
+          v-model="width"
+          label="Width"
+          :options="widths"
+        />
+        <RadioBar v-if="hasNight" v-model="scheme" label="Day or night" :options="SCHEMES" />
+      </div>
+    </header>
+    <div
+      class="grid min-h-0 gap-3.5 p-3"
+      :class="shown.mayComment && 'min-[900px]:grid-cols-[minmax(0,1fr)_300px]'"
+    >
+      <main
+        class="flex min-h-0 min-w-0 gap-3.5"
+        :class="isNarrow && 'flex-col'"
+        aria-label="Suggestions"
+      >
+        <TakeColumn
+          v-for="(row, at) in places"
+          :key="row"
+          ref="columns"
+          :take="takes[row]!"
+          :place="row"
+          :view="view"
+          :scheme="scheme"
+          :width="width"
+          :is-narrow="isNarrow"
+          :room="room"
+          :talk="talk"
+          :threads="threads"
+          :picked="aboutOf(row)"
+          :is-chosen="place === row && takes.length > 1"
+          :may-choose="mayChoose"
+          :may-comment="shown.mayComment"
+          :is-alone="takes.length === 1"
+          @choose="choose(row)"
+          @pick="pick"
+          @mark="showInPanel"
+          @parts="seen(row, $event)"
+          @scroll="follow(at, $event)"
+        />
+      </main>
+      <SaidPanel
+        v-if="shown.mayComment"
+        ref="panel"
+        v-model:about="about"
+        v-model:chosen="chosenThread"
+        :review="review"
+        :threads="threads"
+        :abouts="abouts"
+        :is-narrow="isNarrow"
+        :is-online="talk.isOnline"
+        :longest="shown.mostCharacters"
+        :send="send"
+        @show="show"
+      />
+    </div>
+    <VerdictBar
+      :review="review"
+      :place="place"
+      :sheet="sheet"
+      :is-online="talk.isOnline"
+      class="max-[899px]:sticky max-[899px]:bottom-0"
+      @send="isSending = true"
+    />
+    <NoticeBar
+      v-if="review.problem.value"
+      class="fixed inset-x-4 bottom-24 z-30 mx-auto max-w-180"
+      :text="review.problem.value"
+      @dismiss="review.dismiss()"
+    />
+    <NameDialog :shown="isNaming !== undefined" @close="isNaming = undefined" @name="chooseAs" />
+    <SendBack
+      v-if="!talk.isOnline"
+      v-model="isSending"
+      :talk="talk"
+      :name="review.name.value"
+      :brand="content.brand"
+      @named="review.rename"
+    />
+    <p class="sr-only" role="status">{{ review.news.value }} {{ announcement }}</p>
+  </div>
+</template>

@@ -1,0 +1,8 @@
+/** A client’s page, by the link that they were sent. */
+import { createApp } from 'vue'
+import ReviewPage from './ReviewPage.vue'
+import { serverTalk } from './serverTalk'
+import '@/style.css'
+
+const token = location.pathname.split('/')[2] ?? ''
+createApp(ReviewPage, { talk: serverTalk(token) }).mount('#app')

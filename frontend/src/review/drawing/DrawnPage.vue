@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed, watchPostEffect } from 'vue'
+import type { ProofContext } from '@/proof/context'
+import { rootVariables } from '@/proof/rootVariables'
+import SamplePage from '@/proof/SamplePage.vue'
+import { VOICES } from '@/proof/voices'
+import type { Drawn } from './drawn'
+
+/** A sample page in a window of its own, from nothing but what was kept of it. */
+const props = defineProps<{ drawn: Drawn }>()
+const context = computed<ProofContext>(() => {
+  const { page, brand, settings, figures, logo, picture } = props.drawn
+  const copy = VOICES[figures.voice]
+  return {
+    brand,
+    copy,
+    page,
+    figures,
+    settings,
+    logo,
+    picture,
+    layer: figures.layer ?? undefined,
+  }
+})
+watchPostEffect(() => {
+  for (const [name, value] of Object.entries(rootVariables(context.value)))
+    document.body.style.setProperty(name, value)
+})
+</script>
+
+<template>
+  <SamplePage :context="context" />
+</template>

@@ -1,0 +1,28 @@
+/**
+ * What a review keeps of a page, and the way in which it is asked to be drawn. Both are kept with every
+ * review, with the script itself: a later Tonada draws an earlier review by what was kept with it. See
+ * docs/decisions/0028-a-review-keeps-what-draws-it.md.
+ */
+import type { ProofFigures, ProofSettings } from '@/api/types'
+
+export interface Drawn {
+  page: string
+  brand: string
+  settings: ProofSettings
+  figures: ProofFigures
+  /** Addresses of pictures; they may be data addresses. */
+  logo: string | undefined
+  picture: string | undefined
+}
+
+declare global {
+  interface Window {
+    /** In the frame of a page only. */
+    tonadaPages?: Drawing
+  }
+}
+
+export interface Drawing {
+  version: 1
+  draw: (drawn: Drawn) => void
+}

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, explain, given } from '@/api/client'
+import SheetDialog from '@/ui/SheetDialog.vue'
+
+/** Who the studio is: what clients read, and where it is told what came back. Set once. */
+const shown = defineModel<boolean>({ required: true })
+const studio = ref('')
+const notified = ref('')
+const sends = ref('')
+const problem = ref('')
+const isLoaded = ref(false)
+
+watch(shown, async (isShown) => {
+  if (!isShown) return
+  problem.value = ''
+  isLoaded.value = false
+  try {
+    const found = await given(api.GET('/api/studio'))
+    studio.value = found.studio
+    notified.value = found.notified
+    sends.value = found.sends
+    isLoaded.value = true
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+})
+async function keep() {
+  try {
+    const body = { studio: studio.value.trim(), notified: notified.value.trim() }
+    await given(api.PUT('/api/studio', { body }))
+    shown.value = false
+  } catch (reason) {
+    problem.value = explain(reason)
+  }
+}
+</script>
+
+<template>
+  <SheetDialog
+    v-model="shown"
+    title="Studio"
+    description="Clients read this name on reviews and in mails."
+  >
+    <form class="mt-3 flex flex-col gap-3" @submit.prevent="keep">
+      <label class="block"
+        >Name of the studio
+        <input
+          v-model="studio"
+          class="field mt-1"
+          dir="auto"
+          maxlength="80"
+          autocomplete="organization"
+        />
+      </label>
+      <label class="block"
+        >Tell me by mail what comes back
+        <input
+          v-model="notified"
+          type="email"
+          class="field mt-1"
+          maxlength="190"
+          autocomplete="email"
+          placeholder="nobody"
+        />
+      </label>
+      <p v-if="sends === 'outbox'" class="text-quiet">
+        No mail server is set up, so mails stay here:
+        <RouterLink :to="{ name: 'mails' }" class="underline" @click="shown = false"
+          >read them</RouterLink
+        >.
+      </p>
+      <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
+      <div class="flex gap-2">
+        <button class="button-solid" :disabled="!isLoaded">Keep</button>
+        <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
+      </div>
+    </form>
+  </SheetDialog>
+</template>

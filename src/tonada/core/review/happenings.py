@@ -1,0 +1,93 @@
+"""What can happen to a review, and how it is told: for the history, on a page and on paper."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from typing import Any, Final, Literal, TypeAlias
+
+Kind: TypeAlias = Literal[
+    "made",
+    "link made",
+    "opened",
+    "remarked",
+    "answered",
+    "edited",
+    "taken back",
+    "resolved",
+    "unresolved",
+    "chosen",
+    "approved",
+    "reopened",
+    "prolonged",
+    "link withdrawn",
+    "withdrawn",
+    "answers taken in",
+]
+
+
+@dataclass(frozen=True, slots=True)
+class Happening:
+    """Something that happened. who: a client's name, empty for the designer. detail: by kind, see SAID."""
+
+    kind: str
+    who: str
+    detail: Mapping[str, Any]
+
+
+def sentence_of(one: Happening) -> str:
+    """Return what happened as a sentence in plain English, with its full stop."""
+    say = _SAID.get(one.kind)
+    return say(one) if say else f"{_who(one)}: {one.kind}."
+
+
+def _who(one: Happening) -> str:
+    return one.who or "The designer"
+
+
+def _chosen(one: Happening) -> str:
+    reason = str(one.detail.get("reason") or "")
+    if one.detail.get("place") is None:
+        return f"{_who(one)} chose none of them" + (f": “{reason}”." if reason else ".")
+    return f"{_who(one)} chose {one.detail.get('name')}" + (f": “{reason}”." if reason else ".")
+
+
+def _approved(one: Happening) -> str:
+    detail = one.detail
+    return (
+        f"{_who(one)} approved {detail.get('name')}, version {detail.get('version')} "
+        f"(digest {str(detail.get('digest', ''))[:12]})."
+    )
+
+
+def _for(one: Happening) -> str:
+    name = str(one.detail.get("link") or "")
+    return f" for {name}" if name else ""
+
+
+def _about(one: Happening) -> str:
+    return str(one.detail.get("about") or "the whole")
+
+
+_SAID: Final[Mapping[str, Callable[[Happening], str]]] = {
+    "made": lambda one: f"The review was made with {one.detail.get('takes')}.",
+    "link made": lambda one: f"A link{_for(one)} was made.",
+    "opened": lambda one: f"The link{_for(one)} was opened for the first time.",
+    "remarked": lambda one: f"{_who(one)} said something about {_about(one)}: “{one.detail.get('text')}”",
+    "answered": lambda one: f"{_who(one)} answered: “{one.detail.get('text')}”",
+    "edited": lambda one: f"{_who(one)} changed a remark about {_about(one)}: “{one.detail.get('text')}”",
+    "taken back": lambda one: f"{_who(one)} took a remark about {_about(one)} back.",
+    "resolved": lambda one: f"A remark about {_about(one)} was marked as dealt with.",
+    "unresolved": lambda one: f"A remark about {_about(one)} is open again.",
+    "chosen": _chosen,
+    "approved": _approved,
+    "reopened": lambda one: (
+        "The designer opened the review again"
+        + (f": “{one.detail.get('reason')}”." if one.detail.get("reason") else ".")
+    ),
+    "prolonged": lambda one: f"The link{_for(one)} now ends {one.detail.get('until') or 'never'}.",
+    "link withdrawn": lambda one: f"The link{_for(one)} was withdrawn.",
+    "withdrawn": lambda _: "The review was withdrawn.",
+    "answers taken in": lambda one: f"Answers from a file{_for(one)} were taken in.",
+}
+KINDS: Final = tuple(_SAID)

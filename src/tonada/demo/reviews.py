@@ -1,0 +1,113 @@
+"""The demo's reviews: one that ended in a yes, and one that is out."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import Final
+from uuid import UUID
+
+from tonada.handoff.page_faces import built_front_end
+from tonada.mail.messages import (
+    LINK_LEFT_OUT,
+    CameBack,
+    Sent,
+    approval_made,
+    remark_made,
+    review_sent,
+)
+from tonada.mail.server import Letter
+from tonada.review.page_set import NotBuilt, page_set_in
+from tonada.reviewing.making import WantedLink, WantedReview, WantedTake, make_link, make_review
+from tonada.store.database import Connection
+from tonada.store.reviews import links, mails, remarks, verdicts
+from tonada.store.reviews.frozen import ReviewRow
+from tonada.store.reviews.mails import NewMail, Studio
+from tonada.store.reviews.remarks import NewRemark, Writer
+
+STUDIO: Final = Studio("Lantern Lane Studio", "studio@lantern-lane.example")
+CLIENT: Final = "Ana"
+_HEADING: Final = {"kind": "part", "place": 0, "page": "home", "part": "Opening’s heading"}
+_BUTTON: Final = {"kind": "part", "place": 0, "page": "home", "part": "Opening’s button"}
+
+
+def seed_observatory(connection: Connection, workspace: UUID, brand: UUID, takes: Sequence[UUID]) -> None:
+    """Show two takes to the observatory, which says something, chooses and approves."""
+    mails.set_studio(connection, workspace, STUDIO)
+    shown = [WantedTake(takes[0], "Midnight"), WantedTake(takes[1], "Dusk")]
+    review = _made(connection, workspace, brand, shown, "Two suggestions. Look at both, and choose one.")
+    if review is None:
+        return
+    link, _ = make_link(connection, workspace, review, WantedLink(CLIENT))
+    links.note_opened(connection, workspace, link.id)
+    verdicts.record(connection, workspace, review.id, "opened", link=link.id, detail={"link": CLIENT})
+    writer, designer = Writer(link.id, None), Writer(None, None)
+
+    def say(who: Writer, about: dict[str, object], text: str, answers: UUID | None = None) -> UUID | None:
+        new = NewRemark({**about, "name": about.get("part", "")}, CLIENT, text, answers)
+        made = remarks.create(connection, workspace, review.id, who, new)
+        return made.id if made else None
+
+    first = say(writer, _HEADING, "Lovely on the dark blue, but can it be read from the back row?")
+    say(designer, _HEADING, "Yes: it is well above what a heading of that size needs.", first)
+    say(writer, _BUTTON, "Could this be the copper instead?")
+    say(writer, {"kind": "whole", "place": 1}, "Warmer, but it is less the night sky.")
+    midnight = review.content["takes"][0]
+    detail = {"place": 0, "name": "Midnight", "reason": ""}
+    verdicts.record(connection, workspace, review.id, "chosen", link=link.id, who=CLIENT, detail=detail)
+    approved = {name: midnight[name] for name in ("name", "version", "digest")}
+    verdicts.record(connection, workspace, review.id, "approved", link=link.id, who=CLIENT, detail=approved)
+    verdicts.approve(connection, workspace, review.id, 0, CLIENT, link.id)
+    words = "Could this be the copper instead?"
+    _mail(connection, workspace, review, review_sent("ana@orrin-peak.example", _sent(review)))
+    said = "Ana said something about Opening’s button:"
+    _mail(connection, workspace, review, remark_made(STUDIO.notified, _back(review, said, words)))
+    yes = f"Ana approved Midnight, version {midnight['version']}."
+    _mail(connection, workspace, review, approval_made(STUDIO.notified, _back(review, yes, "")))
+
+
+def seed_saltmarsh(connection: Connection, workspace: UUID, brand: UUID, take: UUID) -> None:
+    """Show one take to the kayak school, which has not looked yet."""
+    shown = [WantedTake(take, "Marsh green")]
+    review = _made(connection, workspace, brand, shown, "Here is a first idea. Say what you think.")
+    if review is not None:
+        make_link(connection, workspace, review, WantedLink("The board"))
+
+
+def _made(
+    connection: Connection, workspace: UUID, brand: UUID, takes: Sequence[WantedTake], greeting: str
+) -> ReviewRow | None:
+    """Return a new review; None where the front end isn't built, so that there is nothing to show."""
+    try:
+        page_set = page_set_in(built_front_end())
+    except NotBuilt:
+        return None
+    wanted = WantedReview(
+        takes=takes,
+        pages=("home", "article", "shop"),
+        widths=("wide", "phone"),
+        greeting=greeting,
+        may_comment=True,
+        may_choose=True,
+        may_approve=True,
+    )
+    return make_review(connection, workspace, brand, wanted, page_set)
+
+
+def _sent(review: ReviewRow) -> Sent:
+    names = [str(one["name"]) for one in review.content["takes"]]
+    brand = str(review.content["brand"])
+    return Sent(brand, STUDIO.studio, review.greeting, names, LINK_LEFT_OUT, "", _colors(review))
+
+
+def _back(review: ReviewRow, what: str, words: str) -> CameBack:
+    address = f"http://127.0.0.1:8600/brands/{review.brand_id}/reviews/{review.id}"
+    return CameBack(str(review.content["brand"]), what, words, address, _colors(review))
+
+
+def _colors(review: ReviewRow) -> list[str]:
+    return [str(one["hex"]) for one in review.content["takes"][0]["colors"]["day"][:6]]
+
+
+def _mail(connection: Connection, workspace: UUID, review: ReviewRow, letter: Letter) -> None:
+    new = NewMail(letter.recipient, letter.subject, letter.text, letter.html)
+    mails.queue(connection, workspace, review.id, [new], is_sent=True)

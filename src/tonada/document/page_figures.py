@@ -1,0 +1,162 @@
+"""What the sample pages are drawn with: grounds, what every element uses on them, sizes, pictures' paints.
+
+Computed of a take; asked for by every view that shows a page, and kept with every review.
+"""
+
+from __future__ import annotations
+
+from tonada.core.color.contrast import ratio_between
+from tonada.core.color.spaces import Hex, hexes_to_srgb8
+from tonada.core.proof.chart_series import NEEDED, series_of
+from tonada.core.proof.choices import needed_for, strictest_size
+from tonada.core.proof.duotone import duotone_ends
+from tonada.core.proof.grounds import Ground, Use, grounds_of
+from tonada.core.proof.pages import section_grounds
+from tonada.core.proof.paints import Paint, paints_of
+from tonada.core.proof.voices import USUAL_VOICE
+from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
+from tonada.core.take.take import Take
+from tonada.document.parts import Model
+
+
+class SeriesColor(Model):
+    """A colour for the series of a chart, with its ratio to the ground and the ratio it needs."""
+
+    key: str
+    name: str
+    hex: str
+    ratio: float
+    needed: float
+    criterion: str = "1.4.11"
+    passes: bool
+
+    @classmethod
+    def of(cls, take: Take, key: str, ground: Hex) -> SeriesColor:
+        value = take.color_of(key)
+        ratio = ratio_between(value, ground)
+        return cls(
+            key=key,
+            name=take.display_name(key),
+            hex=value,
+            ratio=ratio,
+            needed=NEEDED,
+            passes=ratio >= NEEDED,
+        )
+
+
+class GroundAnswer(Model):
+    """series: for charts on this ground, told apart by all eyes."""
+
+    id: str
+    name: str
+    key: str
+    hex: str
+    is_own: bool
+    elements: tuple[Use, ...]
+    series: tuple[SeriesColor, ...]
+
+    @classmethod
+    def of(cls, one: Ground, take: Take) -> GroundAnswer:
+        return cls(
+            id=one.id,
+            name=one.name,
+            key=one.key,
+            hex=one.hex,
+            is_own=one.is_own,
+            elements=one.elements,
+            series=tuple(SeriesColor.of(take, key, one.hex) for key in series_of(take, one.hex)),
+        )
+
+
+class TextStyleAnswer(Model):
+    """A text of the pages: its size in CSS pixels by width, its weight, what it needs and by which criterion.
+
+    needed: in the width that asks most; deciding: the size that a text has there.
+    """
+
+    style: TextStyle
+    size: float
+    tablet: float
+    phone: float
+    deciding: float
+    weight: int
+    needed: float
+    criterion: str
+
+
+class StandsOn(Model):
+    page: str
+    section: str
+    ground: str
+
+
+class LayerAnswer(Model):
+    """A translucent colour over a picture."""
+
+    hex: str
+    alpha: float
+
+
+class DuotoneAnswer(Model):
+    """What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
+    table of a transfer function in SVG."""
+
+    red: str
+    green: str
+    blue: str
+
+    @classmethod
+    def of(cls, dark: Hex, light: Hex) -> DuotoneAnswer:
+        ends = (hexes_to_srgb8((dark, light)) / 255).T.tolist()
+        red, green, blue = (f"{one:.6f} {other:.6f}" for one, other in ends)
+        return cls(red=red, green=green, blue=blue)
+
+
+class PageFigures(Model):
+    """What the sample pages are drawn with. layer: over the picture, where one was chosen.
+
+    voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
+    """
+
+    grounds: tuple[GroundAnswer, ...]
+    sections: tuple[StandsOn, ...]
+    styles: tuple[TextStyleAnswer, ...]
+    layer: LayerAnswer | None
+    voice: VoiceId
+    paints: tuple[Paint, ...]
+    duotone: DuotoneAnswer | None
+
+    @classmethod
+    def of(cls, take: Take, guessed: VoiceId | None = None) -> PageFigures:
+        voice = take.proof.voice or guessed or USUAL_VOICE
+        ends = duotone_ends(take)
+        grounds = grounds_of(take)
+        overlay = take.overlay(take.proof.overlay) if take.proof.overlay else None
+        return cls(
+            grounds=tuple(GroundAnswer.of(one, take) for one in grounds),
+            sections=tuple(
+                StandsOn(page=page, section=section, ground=ground)
+                for page, section, ground in section_grounds(take, [one.id for one in grounds], voice)
+            ),
+            styles=tuple(_style(take, style) for style in TEXT_STYLES),
+            layer=LayerAnswer(hex=take.value_at(overlay.swatch, overlay.step), alpha=overlay.alpha)
+            if overlay
+            else None,
+            voice=voice,
+            paints=paints_of(take),
+            duotone=DuotoneAnswer.of(*ends) if ends else None,
+        )
+
+
+def _style(take: Take, style: TextStyle) -> TextStyleAnswer:
+    size, asked = take.proof.size_of(style), needed_for(take, style)
+    return TextStyleAnswer(
+        style=style,
+        size=size.size,
+        tablet=take.proof.size_of(style, "tablet").size,
+        phone=take.proof.size_of(style, "phone").size,
+        deciding=strictest_size(take, (style,)).size,
+        weight=size.weight,
+        needed=asked.ratio,
+        criterion=asked.criterion,
+    )

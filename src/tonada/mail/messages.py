@@ -1,0 +1,85 @@
+"""What mails about a review say, as text and as HTML in the look of Tonada."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import lru_cache
+from typing import Final
+
+from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
+
+from tonada.mail.server import Letter
+
+# In place of a link in what is kept: the link itself is kept nowhere.
+LINK_LEFT_OUT: Final = "[the link, which is kept nowhere]"
+_LONGEST_SUBJECT: Final = 150
+
+
+@dataclass(frozen=True, slots=True)
+class Sent:
+    """A review that goes out. studio: who sends it, or empty. link: where it is, with its token."""
+
+    brand: str
+    studio: str
+    greeting: str
+    takes: Sequence[str]
+    link: str
+    until: str
+    colors: Sequence[str]
+
+
+@dataclass(frozen=True, slots=True)
+class CameBack:
+    """Something a client did. what: a sentence; words: their own, or empty; address: of the review."""
+
+    brand: str
+    what: str
+    words: str
+    address: str
+    colors: Sequence[str]
+
+
+def review_sent(to: str, given: Sent) -> Letter:
+    """Return the mail that brings a client the link."""
+    who = f"{given.studio}: " if given.studio else ""
+    subject = f"{who}colours for {given.brand}"
+    return _letter("sent", to, subject, review=given)
+
+
+def remark_made(to: str, given: CameBack) -> Letter:
+    """Return the mail that tells the studio of a remark."""
+    return _letter("came_back", to, f"{given.brand}: a remark", back=given)
+
+
+def choice_made(to: str, given: CameBack) -> Letter:
+    """Return the mail that tells the studio of a choice."""
+    return _letter("came_back", to, f"{given.brand}: a choice", back=given)
+
+
+def approval_made(to: str, given: CameBack) -> Letter:
+    """Return the mail that tells the studio of an approval."""
+    return _letter("came_back", to, f"{given.brand}: approved", back=given)
+
+
+def _letter(name: str, to: str, subject: str, **values: object) -> Letter:
+    environment = _environment()
+    return Letter(
+        recipient=to,
+        # A header is one line.
+        subject=" ".join(subject.split())[:_LONGEST_SUBJECT],
+        text=environment.get_template(f"{name}.txt").render(**values),
+        html=environment.get_template(f"{name}.html").render(**values),
+    )
+
+
+@lru_cache(maxsize=1)
+def _environment() -> Environment:
+    return Environment(
+        loader=PackageLoader("tonada.mail"),
+        autoescape=select_autoescape(("html",)),
+        trim_blocks=True,
+        lstrip_blocks=True,
+        undefined=StrictUndefined,
+        keep_trailing_newline=True,
+    )

@@ -1,0 +1,84 @@
+"""Links as the designer gets them: once with their token, and sent where that was asked for."""
+
+from __future__ import annotations
+
+from datetime import timedelta
+from uuid import UUID
+
+from flask import current_app, request
+
+from tonada.mail.messages import LINK_LEFT_OUT, Sent, review_sent
+from tonada.mail.server import MailRefused
+from tonada.reviewing.tokens import Token
+from tonada.store.database import Connection
+from tonada.store.reviews import mails
+from tonada.store.reviews.frozen import ReviewRow
+from tonada.store.reviews.links import LinkRow
+from tonada.web.reviews.client_views import colors_of
+from tonada.web.reviews.courier import Courier, new_mail
+from tonada.web.reviews.hosts import review_origin
+from tonada.web.reviews.models import LinkAnswer, NewLinkAnswer
+
+
+def link_answer(row: LinkRow) -> LinkAnswer:
+    """Return a link as the designer sees it."""
+    return LinkAnswer(
+        id=row.id,
+        name=row.name,
+        has_passphrase=row.passphrase is not None,
+        expires_at=row.expires_at,
+        withdrawn_at=row.withdrawn_at,
+        created_at=row.created_at,
+        first_opened_at=row.first_opened_at,
+        last_opened_at=row.last_opened_at,
+        opened=row.opened,
+    )
+
+
+def new_link_answer(
+    connection: Connection, workspace: UUID, review: ReviewRow, made: tuple[LinkRow, Token], mail: str | None
+) -> NewLinkAnswer:
+    """Return a link with its address, once; and send it where a mail was asked for."""
+    link, token = made
+    path = f"/review/{token.text}"
+    origin = review_origin(current_app.extensions["tonada.review_hosts"], request.host)
+    address = f"{origin}{path}" if origin else None
+    problem = None
+    if mail:
+        problem = _mail_link(connection, workspace, review, link, mail, address)
+    return NewLinkAnswer(
+        link=link_answer(link),
+        path=path,
+        address=address,
+        mailed=bool(mail) and problem is None,
+        problem=problem,
+    )
+
+
+def _mail_link(
+    connection: Connection, workspace: UUID, review: ReviewRow, link: LinkRow, to: str, address: str | None
+) -> str | None:
+    """Send a link; return why it could not be sent. What is kept of the mail has the link left out."""
+    if address is None:
+        return "Not sent: a client can’t reach this machine. Send the review as a file."
+    content = review.content
+
+    def letter_with(where: str) -> Sent:
+        return Sent(
+            brand=str(content["brand"]),
+            studio=str(content["studio"]),
+            greeting=review.greeting,
+            takes=[str(one["name"]) for one in content["takes"]],
+            link=where,
+            until=f"{link.expires_at - timedelta(days=1):%-d %B %Y}" if link.expires_at else "",
+            colors=colors_of(content),
+        )
+
+    courier: Courier = current_app.extensions["tonada.courier"]
+    try:
+        courier.send_now(review_sent(to, letter_with(address)))
+    except MailRefused as reason:
+        return f"Not sent: {reason}. Copy the link instead."
+    kept = new_mail(review_sent(to, letter_with(LINK_LEFT_OUT)))
+    mails.queue(connection, workspace, review.id, [kept], is_sent=True)
+    return None

@@ -1,0 +1,184 @@
+"""A review without a server: sent as one file, its answers taken in as if they had come by link."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from flask import Response, current_app
+
+from tonada.core.errors import InputError
+from tonada.document.review import OutsideAnswers
+from tonada.handoff.client_sheet import page_of, pdf_of
+from tonada.review.answers import read_answers
+from tonada.review.one_file import OneFile, offline_files, review_file
+from tonada.reviewing.tokens import new_token
+from tonada.store import brands
+from tonada.store.database import Connection
+from tonada.store.reviews import frozen, links, notices, remarks, verdicts
+from tonada.store.reviews.frozen import ReviewRow
+from tonada.store.reviews.links import NewLink
+from tonada.store.reviews.remarks import NewRemark
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer, blueprint
+from tonada.web.handoff.handed import attached
+from tonada.web.reviews.client_views import approve_for, checked_about, choose_for
+from tonada.web.reviews.guests import Guest
+from tonada.web.reviews.models import (
+    AnswersBody,
+    ApprovalBody,
+    ChoiceBody,
+    ClientRemarkBody,
+    ReviewPath,
+    TakenInAnswer,
+)
+from tonada.web.reviews.said import history_of
+from tonada.web.reviews.views import designer_name, review_answer
+from tonada.web.security import SHEETS_PER_MINUTE, limiter
+
+api = blueprint("review_files")
+
+
+@api.get("/reviews/<uuid:review_id>/file", summary="A review as one file of HTML that needs no server")
+@limiter.limit(SHEETS_PER_MINUTE)
+def download_review(path: ReviewPath) -> Response:
+    folder = current_app.extensions["tonada.review_hosts"].frontend
+    with workspace_connection() as (connection, workspace):
+        review = frozen.find(connection, workspace, path.review_id)
+        content = review.content
+        shown = {one[kind] for one in content["takes"] for kind in ("logo", "picture", "sheet") if one[kind]}
+        pictures = {
+            digest: (file.mimetype, file.content)
+            for digest in shown
+            for file in (frozen.read_file(connection, workspace, bytes.fromhex(digest)),)
+        }
+        names = frozen.read_set(connection, workspace, review.page_set)
+        drawing = {
+            name: frozen.read_file(connection, workspace, bytes.fromhex(digest)).content
+            for name, digest in names.items()
+        }
+    made = review_file(
+        OneFile(
+            review=str(review.id),
+            content=content,
+            may_comment=review.may_comment,
+            may_choose=review.may_choose,
+            may_approve=review.may_approve,
+            files=pictures,
+            drawing=drawing,
+        ),
+        offline_files(folder),
+    )
+    return attached(made, f"{content['brand']} colours.html", "text/html")
+
+
+@api.post(
+    "/reviews/<uuid:review_id>/answers",
+    responses={200: TakenInAnswer},
+    summary="Take in what came back from a review that was sent as a file",
+)
+def take_in(path: ReviewPath, body: AnswersBody) -> Response:
+    given = read_answers(body.text)
+    if given.review != str(path.review_id):
+        raise InputError("These are answers to another review.", field="text")
+    with workspace_connection() as (connection, workspace):
+        review = frozen.find(connection, workspace, path.review_id)
+        guest = _as_guest(connection, workspace, review, given)
+        added = _take_in(guest, given)
+        notices.tell(connection, review.id)
+        whole = review_answer(connection, workspace, review)
+    return answer(TakenInAnswer(name=given.name, added=added, review=whole))
+
+
+def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, given: OutsideAnswers) -> Guest:
+    """Return the one who wrote a file: the same file, or a later one of theirs, is the same person."""
+    key = f"file {given.key}"
+    known = links.by_selector(connection, workspace, key)
+    if known is None:
+        # A link that leads nowhere: nobody has its token.
+        token = new_token()
+        new = NewLink(f"{given.name}, by file"[:80], key, token.verifier, None, links.now(connection))
+        known = links.create(connection, workspace, review.id, new)
+        verdicts.record(
+            connection,
+            workspace,
+            review.id,
+            "answers taken in",
+            link=known.id,
+            detail={"link": given.name},
+        )
+    elif known.review_id != review.id:
+        raise InputError("These are answers to another review.", field="text")
+    return Guest(connection, workspace, known, review, b"")
+
+
+def _take_in(guest: Guest, given: OutsideAnswers) -> int:
+    """Take in what isn't there already; return how many remarks are new. Raises InputError or Closed."""
+    review = guest.review
+    allowed = (
+        (bool(given.remarks), review.may_comment),
+        (given.choice is not None, review.may_choose),
+        (given.approved is not None, review.may_approve),
+    )
+    if any(there and not may for there, may in allowed):
+        raise InputError("These answers hold what this review doesn't ask for.", field="text")
+    added = 0
+    for one in given.remarks:
+        about = checked_about(guest, ClientRemarkBody(about=one.about, name=given.name, text=one.text))
+        new = NewRemark(about, given.name, one.text, outside_key=one.key)
+        writer = guest.writer
+        made = remarks.create(
+            guest.connection, guest.workspace, review.id, type(writer)(writer.link, None), new
+        )
+        added += made is not None
+    standing = verdicts.approval(guest.connection, guest.workspace, review.id)
+    is_theirs = standing is not None and standing.link_id == guest.link.id
+    if given.choice is not None and not is_theirs:
+        place, reason = given.choice.place, given.choice.reason
+        key = f"{given.key} chose {place} {hash_of(reason)}"
+        choose_for(guest, ChoiceBody(name=given.name, place=place, reason=reason), key)
+    if given.approved is not None and not is_theirs:
+        body = ApprovalBody(name=given.name, place=given.approved, agreed=True)
+        approve_for(guest, body, f"{given.key} approved {given.approved}")
+    return added
+
+
+def hash_of(text: str) -> str:
+    """Return a short digest, so that the same reason is taken in once."""
+    import hashlib
+
+    return hashlib.sha256(text.encode()).hexdigest()[:12]
+
+
+@api.get("/reviews/<uuid:review_id>/history", summary="The history of a review as a PDF")
+@limiter.limit(SHEETS_PER_MINUTE)
+def download_history(path: ReviewPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        review = frozen.find(connection, workspace, path.review_id)
+        brand = brands.find(connection, workspace, review.brand_id)
+        told = history_of(
+            verdicts.events(connection, workspace, review.id),
+            remarks.of_review(connection, workspace, review.id),
+            designer_name(connection, workspace),
+        )
+        approval = verdicts.approval(connection, workspace, review.id)
+    takes = review.content["takes"]
+    page = page_of(
+        "history.html",
+        embeds=False,
+        brand=brand.name,
+        takes=[
+            {
+                "name": one["name"],
+                "version": one["version"],
+                "digest": one["digest"],
+                "colors": [color["hex"] for color in one["colors"]["day"]],
+            }
+            for one in takes
+        ],
+        approval=f"{approval.name} approved {takes[approval.place]['name']}, version "
+        f"{approval.version_number}, on {approval.at:%-d %B %Y}"
+        if approval
+        else None,
+        told=[(f"{one.at:%-d %B %Y, %H:%M} UTC", one.text) for one in told],
+    )
+    return attached(pdf_of(page), f"{brand.name} review.pdf", "application/pdf")

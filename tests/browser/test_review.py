@@ -1,0 +1,409 @@
+"""The client's review in a real browser: by a link, on a phone, by keyboard, from a file."""
+
+from __future__ import annotations
+
+import io
+import json
+import re
+import shutil
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+import pytest
+from PIL import Image
+from playwright.sync_api import Browser, Page, expect
+
+from tests.browser.conftest import ROOT, Server, axe_findings, copied, open_demo
+from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
+
+# What a list box points at while the keyboard moves through it.
+ACTIVE = "document.getElementById(document.activeElement.getAttribute('aria-activedescendant'))?.textContent.trim()"
+PHONE: dict[str, Any] = {"viewport": {"width": 375, "height": 740}, "has_touch": True, "is_mobile": True}
+
+
+def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -> None:
+    open_demo(page)
+    page.get_by_test_id("reviews").click()
+    expect(page.get_by_role("heading", name="Ana approved Midnight")).to_be_visible()
+    page.get_by_role("button", name="Show the client").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Take 3", exact=True).check()
+    dialog.get_by_label("What the client calls Take 1").fill("Midnight")
+    dialog.get_by_label("What the client calls Take 3").fill("Dusk")
+    dialog.get_by_label("Greeting").fill("Two suggestions.")
+    dialog.get_by_label("For whom").fill("Bo")
+    dialog.get_by_role("button", name="Make the link").click()
+    # On a laptop a link leads nobody anywhere, and that is said.
+    made = page.get_by_role("region", name="The new link")
+    expect(made.get_by_text("Nobody else can open a link to this machine.")).to_be_visible()
+    path = made.get_by_role("link", name="See it as a client does").get_attribute("href")
+    assert path
+
+    with client_page(browser, server, path) as client:
+        expect(client.get_by_role("heading", name="Colours for Orrin Peak Observatory")).to_be_visible()
+        frame_of(client, "Dusk")
+        frame_of(client, "Midnight").locator("[data-part='Opening’s heading']").click()
+        about = client.get_by_role("button", name=re.compile("^About: Midnight: Opening’s heading"))
+        expect(about).to_be_visible()
+        # Made for Bo, who needn't say who he is.
+        say(client, "Can it be read from the back row?")
+        mark = frame_of(client, "Midnight").get_by_role(
+            "button", name="Remark 1, Opening’s heading, Midnight"
+        )
+        expect(mark).to_have_text("1")
+
+        # The designer sees it without reloading, and answers.
+        thread = page.get_by_role("article").filter(has_text="back row")
+        expect(thread).to_be_visible()
+        thread.get_by_role("button", name="Answer").click()
+        thread.get_by_label("Your answer").fill("It has 7.8.")
+        thread.get_by_role("button", name="Answer").click()
+        expect(client.get_by_test_id("said").get_by_text("It has 7.8.")).to_be_visible()
+        expect(client.get_by_test_id("said").get_by_text("Lantern Lane Studio")).to_be_visible()
+
+        client.get_by_role("button", name="This one: Dusk").click()
+        expect(client.get_by_text("You chose Dusk.")).to_be_visible()
+        client.get_by_role("button", name="This one: Midnight").click()
+        expect(client.get_by_text("You chose Midnight.")).to_be_visible()
+        expect(
+            page.get_by_role("heading", name="Bo chose Midnight, and has not approved it yet")
+        ).to_be_visible()
+        client.get_by_role("button", name="Approve Midnight").click()
+        approve = client.get_by_role("dialog").get_by_role("button", name="Approve", exact=True)
+        expect(approve).to_be_disabled()
+        client.get_by_label("I approve these colours").check()
+        approve.click()
+        expect(client.get_by_text("Midnight is approved.")).to_be_visible()
+        expect(client.get_by_role("button", name="This one: Dusk")).to_have_count(0)
+
+    expect(page.get_by_role("heading", name="Bo approved Midnight")).to_be_visible()
+    history = page.get_by_role("region", name="History")
+    expect(history.get_by_text(re.compile(r"Bo approved Midnight, version 2 \(digest"))).to_be_visible()
+    page.get_by_role("button", name="Open it again").first.click()
+    page.get_by_role("dialog").get_by_label("Why, for the history").fill("The logo changed")
+    page.get_by_role("dialog").get_by_role("button", name="Open it again").click()
+    expect(history.get_by_text("The designer opened the review again: “The logo changed”.")).to_be_visible()
+
+
+def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None:
+    made = shown(page)
+    with client_page(browser, server, made["link"]["path"], **PHONE) as client:
+        frame = frame_of(client, "Midnight")
+        # The page is as long as it is: one finger scrolls everything.
+        assert client.evaluate("document.documentElement.scrollWidth") <= 375
+        frame.locator("[data-part='Opening’s paragraph']").tap()
+        dialog = client.get_by_role("dialog", name="Say something")
+        expect(dialog.get_by_role("button", name="About: Midnight: Opening’s paragraph")).to_be_visible()
+        dialog.get_by_label("What you think").fill("Small on my phone")
+        dialog.get_by_label("Your name").fill("Ana")
+        dialog.get_by_role("button", name="Say it").tap()
+        expect(dialog).to_have_count(0)
+        expect(frame.get_by_role("button", name=re.compile("^Remark 1"))).to_be_visible()
+        client.get_by_role("radio", name="Dusk").tap()
+        frame_of(client, "Dusk")
+        client.get_by_role("button", name="This one: Dusk").tap()
+        expect(client.get_by_text("You chose Dusk.")).to_be_visible()
+        client.get_by_role("radio", name="Colours").tap()
+        color = client.get_by_test_id("colors").get_by_role("listitem").first
+        color.get_by_role("button", name=re.compile("^Say something about")).tap()
+        expect(
+            client.get_by_role("dialog").get_by_role("button", name=re.compile("^About: Dusk: "))
+        ).to_be_visible()
+        client.keyboard.press("Escape")
+        assert client.evaluate("document.documentElement.scrollWidth") <= 375
+        assert axe_findings(client) == []
+
+
+def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> None:
+    made = shown(page)
+    with client_page(browser, server, made["link"]["path"]) as client:
+        frame_of(client, "Midnight")
+
+        def tab_to(name: str) -> None:
+            for _ in range(80):
+                client.keyboard.press("Tab")
+                focused = client.evaluate(
+                    "document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent"
+                )
+                if str(focused).strip().startswith(name):
+                    return
+            raise AssertionError(f"no way to {name}")
+
+        tab_to("This one: Midnight")
+        client.keyboard.press("Enter")
+        client.get_by_role("dialog").get_by_label("Your name").press_sequentially("Ana")
+        client.keyboard.press("Enter")
+        expect(client.get_by_text("You chose Midnight.")).to_be_visible()
+        tab_to("About: All of it")
+        client.keyboard.press("Enter")
+        for _ in range(200):
+            client.keyboard.press("ArrowDown")
+            pointed = client.evaluate(ACTIVE)
+            if pointed == "Dusk: Opening’s heading":
+                break
+        client.keyboard.press("Enter")
+        expect(client.get_by_role("button", name="About: Dusk: Opening’s heading")).to_be_focused()
+        client.keyboard.press("Tab")
+        client.keyboard.type("Warmer")
+        tab_to("Say it")
+        client.keyboard.press("Enter")
+        expect(client.get_by_test_id("said").get_by_text("Opening’s heading, Dusk")).to_be_visible()
+        tab_to("Approve Midnight")
+        client.keyboard.press("Enter")
+        client.get_by_label("I approve these colours").focus()
+        client.keyboard.press("Space")
+        client.keyboard.press("Tab")
+        client.keyboard.press("Enter")
+        expect(client.get_by_text("Midnight is approved.")).to_be_visible()
+
+
+def test_ones_own_words_are_changed_and_taken_back(page: Page, browser: Browser, server: Server) -> None:
+    made = shown(page)
+    with client_page(browser, server, made["link"]["path"]) as client:
+        frame_of(client, "Midnight")
+        say(client, "Too dark <b>by far</b>", name="Ana")
+        said = client.get_by_test_id("said")
+        said.get_by_role("button", name="Change").click()
+        said.get_by_label("The remark").fill("Rather dark")
+        said.get_by_role("button", name="Keep").click()
+        expect(said.get_by_text("Rather dark")).to_be_visible()
+        expect(said.get_by_text("changed")).to_be_visible()
+        said.get_by_role("button", name="Take back").click()
+        expect(said.get_by_text("Rather dark")).to_have_count(0)
+        # None of them, with a reason.
+        client.get_by_role("button", name="None of them").click()
+        dialog = client.get_by_role("dialog")
+        expect(dialog.get_by_role("button", name="Send")).to_be_disabled()
+        dialog.get_by_label("Why").fill("Too cold")
+        dialog.get_by_role("button", name="Send").click()
+        expect(client.get_by_text("You chose none of them.")).to_be_visible()
+
+
+def test_a_file_works_without_a_server_and_its_answers_come_back(
+    page: Page, browser: Browser, tmp_path: Path
+) -> None:
+    made = shown(page)
+    review = made["review"]["id"]
+    page.goto(f"/brands/{made['review']['brand_id']}/reviews/{review}")
+    with page.expect_download() as download:
+        page.get_by_role("link", name="Review as a file").click()
+    file = tmp_path / download.value.suggested_filename
+    download.value.save_as(file)
+    assert file.name == "Orrin Peak Observatory colours.html"
+
+    context = browser.new_context(viewport={"width": 1280, "height": 800}, offline=True)
+    context.grant_permissions(["clipboard-read", "clipboard-write"])
+    client = context.new_page()
+    complaints: list[str] = []
+    requests: list[str] = []
+    client.on("pageerror", lambda error: complaints.append(str(error)))
+    client.on("console", lambda said: complaints.append(said.text) if said.type == "error" else None)
+    client.on("request", lambda request: requests.append(request.url))
+    client.goto(file.as_uri())
+    frame = frame_of(client, "Midnight")
+    # In its own typeface, which is in the file.
+    assert client.evaluate("[...document.fonts].some((one) => one.status === 'loaded')")
+    heading = frame.locator("[data-part='Opening’s heading']")
+    heading.click()
+    say(client, "Schön — “sehr” 夜", name="Zoë")
+    client.get_by_role("button", name="This one: Dusk").click()
+    client.get_by_role("button", name="Approve Dusk").click()
+    client.get_by_label("I approve these colours").check()
+    client.get_by_role("dialog").get_by_role("button", name="Approve", exact=True).click()
+    expect(client.get_by_text("Dusk is approved.")).to_be_visible()
+    # It is still there when the file is opened again.
+    client.reload()
+    expect(client.get_by_text("Dusk is approved.")).to_be_visible()
+    client.get_by_role("button", name="Send your answers back").click()
+    client.get_by_role("button", name="Copy them as text").click()
+    expect(client.get_by_role("button", name="Copied")).to_be_visible()
+    text = client.evaluate("navigator.clipboard.readText()")
+    with client.expect_download() as answers:
+        client.get_by_role("button", name="Save your answers").click()
+    saved = tmp_path / "answers.json"
+    answers.value.save_as(saved)
+    assert [one for one in requests if not one.startswith(("file:", "data:", "blob:", "about:"))] == []
+    assert complaints == []
+    context.close()
+
+    page.get_by_role("button", name="Take in answers").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Or the text of the mail").fill("> Hello,\n> " + text.replace("\n", "\n> "))
+    dialog.get_by_role("button", name="Take them in").click()
+    expect(dialog.get_by_text("Zoë’s answers were taken in, with one new remark.")).to_be_visible()
+    # The file says the same again, and adds nothing.
+    dialog.get_by_label("The file that came back").set_input_files(saved)
+    expect(dialog.get_by_text("Zoë’s answers were taken in, with 0 new remarks.")).to_be_visible()
+    dialog.get_by_role("button", name="Close").click()
+    expect(page.get_by_role("heading", name="Zoë approved Dusk")).to_be_visible()
+    expect(page.get_by_role("article").filter(has_text="Schön — “sehr” 夜")).to_have_count(1)
+
+
+def test_answers_that_are_none_are_refused(page: Page) -> None:
+    made = shown(page)
+    page.goto(f"/brands/{made['review']['brand_id']}/reviews/{made['review']['id']}")
+    page.get_by_role("button", name="Take in answers").click()
+    dialog = page.get_by_role("dialog")
+    for text in ("Hello", json.dumps({"format": "other"}), "TONADA ANSWERS\nabc\nEND OF ANSWERS"):
+        dialog.get_by_label("Or the text of the mail").fill(text)
+        dialog.get_by_role("button", name="Take them in").click()
+        expect(dialog.get_by_role("alert")).to_be_visible()
+        page.wait_for_function("() => !document.querySelector('[role=dialog] [role=status]')")
+
+
+def test_a_review_looks_the_same_after_tonada_was_brought_up_to_date(
+    page: Page, browser: Browser, server: Server, tmp_path: Path
+) -> None:
+    """Another Tonada has other words and other type on its pages; reviews of before have not."""
+    path = shown(page)["link"]["path"]
+    before = pictures_of(browser, server, path)
+    newer = tmp_path / "dist"
+    shutil.copytree(ROOT / "frontend/dist", newer)
+    script, style = newer / "pages/pages.js", newer / "pages/pages.css"
+    script.write_text(script.read_text().replace("Book a place", "Reserve now"))
+    style.write_text(style.read_text() + "h1{letter-spacing:.2em;font-family:serif!important}")
+    server.stop()
+    server.environment["TONADA_FRONTEND"] = str(newer)
+    server.start()
+    after = pictures_of(browser, server, path)
+    for old, new in zip(before, after, strict=True):
+        assert np.array_equal(old, new)
+    # What is shown now is drawn by the newer one.
+    with client_page(browser, server, shown(page)["link"]["path"]) as client:
+        expect(frame_of(client, "Midnight").get_by_text("Reserve now").first).to_be_visible()
+        expect(frame_of(client, "Midnight").get_by_text("Book a place")).to_have_count(0)
+
+
+def pictures_of(browser: Browser, server: Server, path: str) -> list[Any]:
+    found = []
+    with client_page(browser, server, path, reduced_motion="reduce") as client:
+        for take in ("Midnight", "Dusk"):
+            frame_of(client, take)
+        for frame in client.frames[1:]:
+            frame.evaluate("document.fonts.ready.then(() => true)")
+            frame.evaluate("Promise.all([...document.images].map((one) => one.decode())).then(() => true)")
+        client.evaluate("new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))")
+        for element in client.locator("iframe").all():
+            found.append(np.asarray(Image.open(io.BytesIO(element.screenshot())).convert("RGB")))
+    assert len(found) == 2
+    return found
+
+
+def test_a_passphrase_a_wrong_link_and_one_that_ended(page: Page, browser: Browser, server: Server) -> None:
+    made = shown(page, link={"passphrase": "under the dome"})
+    with client_page(browser, server, made["link"]["path"]) as client:
+        expect(client.get_by_role("heading", name="This review has a passphrase")).to_be_visible()
+        assert axe_findings(client) == []
+        client.get_by_label("Passphrase").fill("guess")
+        client.get_by_role("button", name="Open it").click()
+        expect(client.get_by_text("That is not the passphrase.")).to_be_visible()
+        client.get_by_label("Passphrase").fill("under the dome")
+        client.keyboard.press("Enter")
+        frame_of(client, "Midnight")
+        # Withdrawn while it is looked at.
+        ask(page, "POST", f"/api/reviews/{made['review']['id']}/withdrawal", {})
+        expect(client.get_by_role("heading", name="There is no review here")).to_be_visible()
+        expect(client.get_by_text("This review was withdrawn.")).to_be_visible()
+    with client_page(browser, server, "/review/nonsense") as client:
+        expect(client.get_by_role("heading", name="There is no review here")).to_be_visible()
+        assert axe_findings(client) == []
+
+
+def test_just_a_link_to_a_palette(page: Page, browser: Browser, server: Server) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Handoff", exact=True).click()
+    page.get_by_role("button", name="Make a link").click()
+    expect(page.get_by_text("Nobody else can open a link to this machine.")).to_be_visible()
+    brand = brand_of(page)["brand"]["id"]
+    newest = ask(page, "GET", f"/api/brands/{brand}/reviews")["reviews"][0]
+    assert (newest["pages"], newest["may_comment"], newest["may_choose"]) == ([], False, False)
+    link = ask(page, "POST", f"/api/reviews/{newest['id']}/links", {})
+    with client_page(browser, server, link["path"]) as client:
+        colors = client.get_by_test_id("colors")
+        colors.get_by_role("button", name="Copy #2b3a8c").click()
+        copied(client, "#2b3a8c")
+        expect(colors.get_by_role("button", name="#2b3a8c copied")).to_be_visible()
+        expect(colors.get_by_text(re.compile("^The leading colour"))).to_be_visible()
+        expect(client.get_by_test_id("said")).to_have_count(0)
+        expect(client.get_by_role("button", name=re.compile("Approve|This one"))).to_have_count(0)
+        assert axe_findings(client) == []
+
+
+def test_what_came_back_stands_where_the_work_is(page: Page) -> None:
+    page.goto("/")
+    expect(page.get_by_role("link", name="Midnight approved by Ana, three remarks")).to_be_visible()
+    open_demo(page)
+    page.get_by_role("link", name="Proof", exact=True).click()
+    remarks = page.get_by_test_id("part-remarks")
+    expect(remarks.get_by_text("Could this be the copper instead?")).to_be_visible()
+    frame = page.frame_locator("iframe")
+    frame.get_by_role("button", name="Remark 2, Opening’s button").click()
+    expect(page.get_by_role("heading", name=re.compile("Opening’s button"))).to_be_visible()
+    remarks.get_by_role("article").filter(has_text="copper").get_by_role("button", name="Dealt with").click()
+    expect(remarks.get_by_text("copper")).to_have_count(0)
+    # The approved version is marked, and what leaves otherwise is told from it.
+    page.get_by_role("link", name="Handoff", exact=True).click()
+    note = page.get_by_test_id("approved")
+    expect(note.get_by_text("It is what you hand off here.")).to_be_visible()
+    page.goto(page.url.replace("/handoff", "/versions"))
+    expect(page.get_by_test_id("versions").get_by_text("approved by Ana")).to_be_visible()
+
+
+def test_what_is_handed_off_instead_of_what_was_approved_is_said(page: Page) -> None:
+    take = brand_of(page)["takes"][0]["id"]
+    saved = ask(page, "GET", f"/api/takes/{take}")
+    document = saved["document"]
+    document["swatches"][0] |= {"hex": "#2b3a8d"}
+    ask(page, "PUT", f"/api/takes/{take}", {"document": document, "revision": saved["revision"]})
+    page.goto(f"/brands/{saved['brand_id']}/takes/{take}/handoff/files")
+    note = page.get_by_test_id("approved")
+    expect(note.get_by_text("What you hand off here is not what was approved.")).to_be_visible()
+    note.get_by_role("button", name="Hand off version 1").click()
+    expect(note.get_by_text("It is what you hand off here.")).to_be_visible()
+    with page.expect_download() as download:
+        page.get_by_role("button", name=re.compile("^Download")).first.click()
+    content = Path(download.value.path()).read_text()
+    assert "#2b3a8c" in content
+    assert "#2b3a8d" not in content
+
+
+@pytest.mark.parametrize("scheme", ["light", "dark"])
+def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme: str) -> None:
+    made = shown(page)
+    page.evaluate(f"localStorage.setItem('tonada-workspace', '{scheme}')")
+    page.goto(f"/brands/{made['review']['brand_id']}/reviews")
+    page.get_by_role("heading", name="Out for review").wait_for()
+    assert axe_findings(page) == []
+    page.get_by_role("button", name="Show the client").click()
+    page.get_by_role("dialog").get_by_label("Style").wait_for()
+    assert axe_findings(page) == []
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="New link").click()
+    page.get_by_role("dialog").get_by_label("For whom").wait_for()
+    assert axe_findings(page) == []
+    page.goto("/mails")
+    page.get_by_role("link", name="Orrin Peak Observatory: approved").wait_for()
+    assert axe_findings(page) == []
+    with client_page(browser, server, made["link"]["path"], color_scheme=scheme) as client:
+        client.evaluate(f"localStorage.setItem('tonada-workspace', '{scheme}')")
+        client.reload()
+        frame_of(client, "Midnight")
+        say(client, "Hm", name="Ana")
+        assert axe_findings(client) == []
+        client.get_by_role("radio", name="Colours").click()
+        client.get_by_test_id("colors").first.wait_for()
+        assert axe_findings(client) == []
+
+
+def test_the_studio_says_who_it_is(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("button", name="View").click()
+    page.get_by_role("menuitem", name="Studio").click()
+    dialog = page.get_by_role("dialog")
+    name = dialog.get_by_label("Name of the studio")
+    expect(name).to_have_value("Lantern Lane Studio")
+    name.fill("Lantern & Sons")
+    dialog.get_by_role("button", name="Keep").click()
+    expect(dialog).to_have_count(0)
+    assert ask(page, "GET", "/api/studio")["studio"] == "Lantern & Sons"

@@ -1,0 +1,426 @@
+"""The client's review: what a link shows and lets do, and that it lets do nothing else."""
+
+from __future__ import annotations
+
+import base64
+import hashlib
+import json
+import re
+from datetime import UTC, datetime, timedelta
+from typing import Any
+from uuid import uuid4
+
+import pytest
+from flask import Flask
+
+from tests.reviews import Reader, built_take, made_review
+from tests.web.conftest import Client
+from tests.web.test_api import new_brand
+from tests.web.test_refusals import problem_of
+from tonada.core.limits import EDITABLE_MINUTES, WRONG_PASSPHRASES
+from tonada.reviewing.tokens import is_proven, new_token, read_token
+from tonada.store.database import connect
+from tonada.web.app import create_app
+from tonada.web.settings import Settings
+
+
+@pytest.fixture
+def made(client: Client) -> dict[str, Any]:
+    return made_review(client, new_brand(client, "Orrin Peak"), greeting="Two suggestions.")
+
+
+@pytest.fixture
+def reader(app: Flask, made: dict[str, Any]) -> Reader:
+    return Reader(app, made["link"]["path"])
+
+
+def test_a_client_sees_versions_that_never_change(
+    client: Client, reader: Reader, made: dict[str, Any]
+) -> None:
+    first = reader.ask("GET").get_json()
+    content = first["content"]
+    assert (content["brand"], content["greeting"]) == ("Orrin Peak", "Two suggestions.")
+    assert [page["name"] for page in content["pages"]] == ["Home page", "Article"]
+    assert [take["name"] for take in content["takes"]] == ["Take 1", "Dusk"]
+    shown = content["takes"][0]
+    assert set(shown["drawn"]) == {"day", "night"}
+    assert shown["colors"]["day"][0]["hex"] == "#2b3a8c"
+    assert shown["colors"]["day"][0]["used_for"].startswith("The leading colour")
+    assert {"notation": "hex", "text": "#2b3a8c"} in shown["colors"]["day"][0]["values"]
+    # The take goes on; its name, too.
+    take = made["review"]["takes"][0]["take"]
+    document = client.get(f"/api/takes/{take}").get_json()["document"]
+    document["swatches"][0]["hex"] = "#123456"
+    client.put(f"/api/takes/{take}", json={"document": document, "revision": 2})
+    client.patch(f"/api/takes/{take}", json={"name": "Another name"})
+    assert reader.ask("GET").get_json()["content"] == content
+
+
+def test_what_is_shown_is_what_its_digest_says(client: Client, made: dict[str, Any]) -> None:
+    shown = made["review"]["takes"][0]
+    version = client.get(f"/api/takes/{shown['take']}/versions/{shown['version']}").get_json()
+    written = json.dumps(version["document"], sort_keys=True, separators=(",", ":"), ensure_ascii=False)
+    assert hashlib.sha256(written.encode()).hexdigest() == shown["digest"]
+
+
+def test_pictures_and_the_sheet_come_by_the_link(reader: Reader) -> None:
+    answer = reader.ask("GET").get_json()
+    sheet = answer["content"]["takes"][0]["sheet"]
+    got = reader.ask("GET", f"/files/{sheet}")
+    assert got.data.startswith(b"%PDF")
+    assert hashlib.sha256(got.data).hexdigest() == sheet
+    problem_of(reader.ask("GET", f"/files/{'0' * 64}"), 404)
+    script = reader.browser.get(f"{answer['pages_address']}pages.js")
+    assert (script.status_code, script.mimetype) == (200, "text/javascript")
+    assert "immutable" in script.headers["Cache-Control"]
+    assert reader.browser.get(f"{answer['pages_address']}other.js").status_code == 404
+    assert reader.browser.get("/review/pages/nonsense/pages.js").status_code == 404
+
+
+def test_the_page_behind_a_link_is_for_nobody_to_keep(reader: Reader, made: dict[str, Any]) -> None:
+    page = reader.browser.get(made["link"]["path"])
+    assert page.headers["Cache-Control"] == "no-store"
+    assert "noindex" in page.headers["X-Robots-Tag"]
+    assert page.headers["Referrer-Policy"] == "no-referrer"
+    assert reader.ask("GET").headers["Cache-Control"] == "no-store"
+
+
+def test_remarks_are_said_answered_changed_and_taken_back(
+    client: Client, reader: Reader, made: dict[str, Any], app: Flask
+) -> None:
+    about = {"kind": "part", "place": 0, "page": "home", "part": "Headline", "name": "Heading on the opening"}
+    said = reader.say("Is it readable\nfrom the back row?", about=about)
+    remark = said["remarks"][0]
+    assert (remark["author"], remark["is_own"], remark["about"]["part"]) == ("Ana", True, "Headline")
+    review = f"/api/reviews/{made['review']['id']}"
+    whole = client.post(f"{review}/remarks", json={"text": "It has 4.9.", "answers": remark["id"]}).get_json()
+    assert [one["author"] for one in whole["said"]["remarks"]] == ["Ana", "You"]
+    answered = reader.ask("GET", "/said").get_json()["remarks"][1]
+    assert (answered["author"], answered["is_designer"], answered["is_own"]) == ("Your designer", True, False)
+    # Somebody else with the same link is somebody else.
+    other = Reader(app, made["link"]["path"])
+    problem_of(other.ask("PUT", f"/remarks/{remark['id']}", json={"text": "Mine now"}), 409)
+    problem_of(other.ask("DELETE", f"/remarks/{remark['id']}"), 409)
+    changed = reader.ask("PUT", f"/remarks/{remark['id']}", json={"text": "Readable?"}).get_json()
+    assert changed["remarks"][0]["text"] == "Readable?"
+    assert changed["remarks"][0]["edited_at"]
+    gone = reader.ask("DELETE", f"/remarks/{remark['id']}").get_json()["remarks"]
+    assert (gone[0]["is_taken_back"], gone[0]["text"]) == (True, "")
+    assert "Readable?" not in client.get(review).text
+    # What nobody answered goes without a trace for the client.
+    second = reader.say("And this?")["remarks"][-1]
+    left = reader.ask("DELETE", f"/remarks/{second['id']}").get_json()["remarks"]
+    assert second["id"] not in [one["id"] for one in left]
+
+
+def test_ones_own_words_may_be_changed_for_ten_minutes(reader: Reader, owner_url: str) -> None:
+    remark = reader.say("Too late soon")["remarks"][0]
+    with connect(owner_url) as connection:
+        connection.execute("select set_config('tonada.workspace', '*', true)")
+        age = "update remark set created_at = now() - make_interval(mins => %(minutes)s)"
+        connection.execute(age, {"minutes": EDITABLE_MINUTES})
+    problem_of(reader.ask("PUT", f"/remarks/{remark['id']}", json={"text": "Changed"}), 409)
+    problem_of(reader.ask("DELETE", f"/remarks/{remark['id']}"), 409)
+    assert not reader.ask("GET", "/said").get_json()["remarks"][0]["is_own"]
+
+
+def test_a_client_chooses_changes_their_mind_and_approves(
+    client: Client, reader: Reader, made: dict[str, Any]
+) -> None:
+    review = f"/api/reviews/{made['review']['id']}"
+    assert reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}).status_code == 200
+    refused = reader.ask("PUT", "/choice", json={"name": "Ana", "place": None})
+    assert problem_of(refused, 422)["field"] == "reason"
+    reader.ask("PUT", "/choice", json={"name": "Ana", "place": None, "reason": "Too cold."})
+    said = reader.ask("PUT", "/choice", json={"name": "Ana", "place": 1}).get_json()
+    assert [(one["place"], one["who"], one["is_own"]) for one in said["choices"]] == [(1, "Ana", True)]
+    unticked = reader.ask("POST", "/approval", json={"name": "Ana", "place": 1, "agreed": False})
+    assert problem_of(unticked, 422)["field"] == "agreed"
+    approval = reader.ask("POST", "/approval", json={"name": "Ana", "place": 1, "agreed": True}).get_json()[
+        "approval"
+    ]
+    shown = made["review"]["takes"][1]
+    assert (approval["who"], approval["version"], approval["digest"]) == ("Ana", 1, shown["digest"])
+    # It closes the choice, for everybody.
+    problem_of(reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}), 409)
+    problem_of(reader.ask("POST", "/approval", json={"name": "Bo", "place": 0, "agreed": True}), 409)
+    assert reader.say("Lovely.")["approval"] == approval
+    reopened = client.post(f"{review}/reopening", json={"reason": "A new logo."}).get_json()
+    assert reopened["said"]["approval"] is None
+    told = [one["text"] for one in reopened["history"]]
+    assert f"Ana approved Dusk, version 1 (digest {shown['digest'][:12]})." in told
+    assert told[-1] == "The designer opened the review again: “A new logo.”."
+    problem_of(client.post(f"{review}/reopening", json={}), 422)
+    assert reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}).status_code == 200
+
+
+def test_what_a_review_does_not_ask_for_is_refused(client: Client, app: Flask) -> None:
+    made = made_review(client, new_brand(client), may_comment=False, may_choose=False, may_approve=False)
+    reader = Reader(app, made["link"]["path"])
+    problem_of(reader.ask("POST", "/remarks", json={"name": "Ana", "text": "Hm"}), 422)
+    problem_of(reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}), 422)
+    problem_of(reader.ask("POST", "/approval", json={"name": "Ana", "place": 0, "agreed": True}), 422)
+    assert reader.ask("GET", "/said").get_json() == {"remarks": [], "choices": [], "approval": None}
+
+
+def test_a_link_ends_is_prolonged_and_withdrawn(
+    client: Client, app: Flask, made: dict[str, Any], owner_url: str
+) -> None:
+    review = f"/api/reviews/{made['review']['id']}"
+    tomorrow = (datetime.now(UTC) + timedelta(days=1)).date()
+    body = {"name": "Bo", "until": str(tomorrow)}
+    link = client.post(f"{review}/links", json=body).get_json()
+    bo = Reader(app, link["path"])
+    assert bo.ask("GET").get_json()["reader"] == "Bo"
+    with connect(owner_url) as connection:
+        connection.execute("select set_config('tonada.workspace', '*', true)")
+        connection.execute("update review_link set expires_at = now() where name = 'Bo'")
+    assert "ended on" in problem_of(bo.ask("GET"), 410)["detail"]
+    problem_of(bo.ask("POST", "/remarks", json={"name": "Bo", "text": "Still here?"}), 410)
+    one = f"{review}/links/{link['link']['id']}"
+    yesterday = str((datetime.now(UTC) - timedelta(days=2)).date())
+    assert problem_of(client.put(one, json={"until": yesterday}), 422)["field"] == "until"
+    client.put(one, json={"until": None})
+    assert bo.ask("GET").status_code == 200
+    whole = client.post(f"{one}/withdrawal").get_json()
+    assert [bool(each["withdrawn_at"]) for each in whole["links"]] == [False, True]
+    assert "withdrawn" in problem_of(bo.ask("GET"), 410)["detail"]
+    problem_of(client.put(one, json={"until": None}), 404)
+    # The first link still leads there, until the whole is withdrawn.
+    first = Reader(app, made["link"]["path"])
+    assert first.ask("GET").status_code == 200
+    client.post(f"{review}/withdrawal")
+    for rest in ("", "/said", "/events"):
+        problem_of(first.ask("GET", rest), 410)
+    problem_of(client.post(f"{review}/links", json={}), 422)
+
+
+def test_who_opened_a_link_is_seen(client: Client, reader: Reader, made: dict[str, Any]) -> None:
+    reader.ask("GET")
+    link = client.get(f"/api/reviews/{made['review']['id']}").get_json()["links"][0]
+    assert link["opened"] == 2
+    assert link["first_opened_at"] < link["last_opened_at"]
+
+
+def test_a_passphrase_is_asked_for_and_cannot_be_guessed(client: Client, app: Flask) -> None:
+    made = made_review(client, new_brand(client), link={"passphrase": "under the dome"})
+    reader = Reader(app, made["link"]["path"])
+    for rest in ("", "/said", "/events", f"/files/{'0' * 64}"):
+        assert problem_of(reader.ask("GET", rest), 401)["type"] == "urn:tonada:passphrase-needed"
+    reader.token = app.test_client().get("/api/session").get_json()["csrf_token"]
+    reader.browser.get("/api/session")
+    reader.token = reader.browser.get("/api/session").get_json()["csrf_token"]
+    problem_of(reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}), 401)
+    for _ in range(WRONG_PASSPHRASES - 1):
+        said = reader.ask("POST", "/passphrase", json={"passphrase": "guess"})
+        assert problem_of(said, 422)["field"] == "passphrase"
+    assert reader.ask("POST", "/passphrase", json={"passphrase": "under the dome"}).status_code == 204
+    assert reader.ask("GET").status_code == 200
+    # Another browser has to give it, too; and after ten wrong ones even the right one waits.
+    other = Reader(app, made["link"]["path"])
+    other.token = other.browser.get("/api/session").get_json()["csrf_token"]
+    for _ in range(WRONG_PASSPHRASES):
+        other.ask("POST", "/passphrase", json={"passphrase": "guess"})
+    waits = other.ask("POST", "/passphrase", json={"passphrase": "under the dome"})
+    assert "quarter of an hour" in problem_of(waits, 422)["detail"]
+    # Who was let in before goes on.
+    assert reader.ask("GET").status_code == 200
+
+
+def test_tokens_are_long_kept_as_hashes_and_compared_whole(made: dict[str, Any], owner_url: str) -> None:
+    token = made["link"]["path"].removeprefix("/review/")
+    read = read_token(token)
+    assert read is not None
+    with connect(owner_url) as connection:
+        connection.execute("select set_config('tonada.workspace', '*', true)")
+        (row,) = connection.execute("select * from review_link").fetchall()
+        everything = " ".join(
+            str(connection.execute(everything_of).fetchall())
+            for everything_of in (
+                "select * from review_link",
+                "select * from review",
+                "select * from review_event",
+                "select * from mail",
+            )
+        )
+    assert read.verifier in row
+    assert token[12:] not in everything
+    # 192 bits that nobody can guess, and no two alike.
+    assert len(base64.urlsafe_b64decode(token[12:])) * 8 == 192
+    assert len({new_token().text for _ in range(500)}) == 500
+    assert is_proven(read, read.verifier)
+    assert not is_proven(read, b"\0" * 32)
+    assert read_token(token[:-1]) is None
+    assert read_token(f"{token[:-1]}/") is None
+
+
+@pytest.mark.parametrize("change", ["unknown", "its other half", "none", "too long"])
+def test_a_wrong_token_finds_nothing(app: Flask, made: dict[str, Any], change: str) -> None:
+    token = made["link"]["path"].removeprefix("/review/")
+    wrong = {
+        "unknown": new_token().text,
+        "its other half": token[:12] + new_token().text[12:],
+        "none": "x",
+        "too long": token + "A",
+    }[change]
+    browser = app.test_client()
+    for rest in ("", "/said", "/events", f"/files/{'0' * 64}"):
+        problem_of(browser.get(f"/api/review/{wrong}{rest}"), 404)
+
+
+def test_guesses_are_limited_and_readers_are_not(
+    client: Client, app: Flask, database_url: str, made: dict[str, Any]
+) -> None:
+    folder = app.extensions["tonada.review_hosts"].frontend
+    limited = create_app(Settings(database_url, "a secret for the tests, long enough", folder))
+    browser = limited.test_client()
+    for _ in range(40):
+        assert browser.get(f"/api{made['link']['path']}/said").status_code == 200
+    found = [browser.get(f"/api/review/{new_token().text}").status_code for _ in range(25)]
+    assert found[:20] == [404] * 20
+    assert found[20:] == [429] * 5
+    limited.extensions["tonada"].close()
+
+
+REVIEW_ROUTES = re.compile(r"/(api/)?review/")
+
+
+def routes(app: Flask, **values: str) -> list[tuple[str, str]]:
+    """Every route that the application has, with made-up values in it."""
+    found = []
+    for rule in app.url_map.iter_rules():
+        path = re.sub(r"<(?:\w+:)?(\w+)>", lambda one: values.get(one[1], str(uuid4())), rule.rule)
+        found += [(method, path) for method in sorted((rule.methods or set()) - {"HEAD", "OPTIONS"})]
+    return found
+
+
+def test_under_a_host_for_reviews_nothing_else_is_answered(
+    app: Flask, client: Client, database_url: str, made: dict[str, Any]
+) -> None:
+    folder = app.extensions["tonada.review_hosts"].frontend
+    settings = Settings(
+        database_url,
+        "a secret for the tests, long enough",
+        folder,
+        review_hosts=("reviews.example.org:8443",),
+        https=True,
+        rate_limits=False,
+    )
+    both = create_app(settings)
+    outside = {"base_url": "https://reviews.example.org"}
+    browser = both.test_client()
+    opened = browser.get(f"/api{made['link']['path']}", **outside)
+    assert opened.status_code == 200
+    headers = {"X-CSRF-Token": opened.get_json()["csrf_token"], "Referer": "https://reviews.example.org/"}
+    shown = made["review"]["takes"][0]
+    known = {
+        "brand_id": made["review"]["brand_id"],
+        "take_id": shown["take"],
+        "number": "1",
+        "review_id": made["review"]["id"],
+        "view": "brands",
+    }
+    tried = 0
+    for method, path in routes(both, **known):
+        if REVIEW_ROUTES.match(path):
+            continue
+        said = browser.open(path, method=method, headers=headers, json={}, **outside)
+        assert said.status_code == 404, (method, path, said.status_code)
+        assert made["review"]["id"] not in said.text
+        tried += 1
+    assert tried > 100
+    # The rest is where it was, and knows where a client would reach a review.
+    inside = both.test_client()
+    listed = inside.get(f"/api/brands/{made['review']['brand_id']}/reviews").get_json()
+    assert listed["origin"] == "https://reviews.example.org:8443"
+    assert browser.get(made["link"]["path"], **outside).status_code == 200
+    both.extensions["tonada"].close()
+
+
+def test_one_link_reaches_nothing_of_another_review(client: Client, app: Flask, reader: Reader) -> None:
+    other = made_review(client, new_brand(client, "Saltmarsh"))
+    theirs = Reader(app, other["link"]["path"])
+    remark = theirs.say("Secret")["remarks"][0]["id"]
+    sheet = theirs.ask("GET").get_json()["content"]["takes"][0]["sheet"]
+    problem_of(reader.ask("PUT", f"/remarks/{remark}", json={"text": "x"}), 404)
+    problem_of(reader.ask("DELETE", f"/remarks/{remark}"), 404)
+    problem_of(reader.ask("POST", "/remarks", json={"name": "A", "text": "x", "answers": remark}), 404)
+    problem_of(reader.ask("GET", f"/files/{sheet}"), 404)
+    assert "Secret" not in reader.ask("GET").text
+    review = other["review"]["id"]
+    problem_of(client.delete(f"/api/reviews/{uuid4()}/remarks/{remark}"), 404)
+    assert client.get(f"/api/reviews/{review}").get_json()["said"]["remarks"][0]["text"] == "Secret"
+
+
+@pytest.mark.parametrize(
+    ("body", "field"),
+    [
+        ({"takes": []}, "takes"),
+        ({"takes": ["same", "same"]}, "takes"),
+        ({"pages": ["cellar"]}, "pages"),
+        ({"pages": ["home", "home"]}, "pages"),
+        ({"widths": []}, "widths"),
+        ({"greeting": "x" * 601}, "greeting"),
+        ({"link": {"until": "2020-01-01"}}, "until"),
+        ({"link": {"passphrase": "abc"}}, "link.passphrase"),
+        ({"link": {"mail": "nobody"}}, "link.mail"),
+    ],
+)
+def test_a_review_that_cannot_be_made_names_its_field(
+    client: Client, body: dict[str, Any], field: str
+) -> None:
+    brand = new_brand(client)
+    take = built_take(client, brand)
+    asked = {"takes": ["same"], **body}
+    asked["takes"] = [{"take": take} for _ in asked["takes"]]
+    said = problem_of(client.post(f"/api/brands/{brand['id']}/reviews", json=asked), 422)
+    assert said["field"] == field
+    assert client.get(f"/api/brands/{brand['id']}/reviews").get_json()["reviews"] == []
+    assert client.get(f"/api/takes/{take}/versions").get_json()["versions"] == []
+
+
+def test_only_takes_of_the_brand_that_have_colors_are_shown(client: Client) -> None:
+    brand, other = new_brand(client), new_brand(client)
+    path = f"/api/brands/{brand['id']}/reviews"
+    assert (
+        "no colours"
+        in problem_of(client.post(path, json={"takes": [{"take": brand["first_take"]}]}), 422)["detail"]
+    )
+    problem_of(client.post(path, json={"takes": [{"take": built_take(client, other)}]}), 404)
+    problem_of(client.post(path, json={"takes": [{"take": str(uuid4())}]}), 404)
+
+
+def test_what_is_out_and_what_came_back_is_listed(
+    client: Client, reader: Reader, made: dict[str, Any]
+) -> None:
+    reader.say("One")
+    reader.say("Two")
+    remark = reader.ask("GET", "/said").get_json()["remarks"][0]["id"]
+    review = f"/api/reviews/{made['review']['id']}"
+    client.put(f"{review}/remarks/{remark}/resolution", json={"resolved": True})
+    path = f"/api/brands/{made['review']['brand_id']}/reviews"
+    (listed,) = client.get(path).get_json()["reviews"]
+    assert (listed["remarks"], listed["unresolved"], listed["open_links"]) == (2, 1, 1)
+    assert (listed["takes"], listed["pages"]) == (["Take 1", "Dusk"], ["home", "article"])
+    assert listed["approved_by"] is None
+    client.put(f"{review}/remarks/{remark}/resolution", json={"resolved": False})
+    reader.ask("POST", "/approval", json={"name": "Ana", "place": 0, "agreed": True})
+    (listed,) = client.get(path).get_json()["reviews"]
+    assert (listed["unresolved"], listed["approved_by"], listed["approved_place"]) == (2, "Ana", 0)
+    problem_of(client.put(f"{review}/remarks/{uuid4()}/resolution", json={"resolved": True}), 404)
+
+
+def test_the_history_is_a_pdf_too(client: Client, reader: Reader, made: dict[str, Any]) -> None:
+    reader.say("<script>alert(1)</script>")
+    got = client.get(f"/api/reviews/{made['review']['id']}/history")
+    assert got.data.startswith(b"%PDF")
+    assert "attachment" in got.headers["Content-Disposition"]
+
+
+def test_what_a_database_error_would_say_stays_here(reader: Reader) -> None:
+    said = reader.ask("POST", "/remarks", json={"name": "Ana", "text": "a\x00b"})
+    assert "U+0000" in problem_of(said, 422)["detail"]
+    said = reader.ask("POST", "/remarks", json={"name": "Ana", "text": "x", "about": {"place": 3}})
+    assert problem_of(said, 422)["field"] == "about.place"
+    said = reader.ask("POST", "/remarks", json={"name": "\u202e", "text": "x"})
+    assert problem_of(said, 422)["field"] == "name"
