@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import Any
 
 from flask import Flask
@@ -32,6 +33,14 @@ def made_review(client: Any, brand: dict[str, Any], **asked: Any) -> dict[str, A
     assert answer.status_code == 201, answer.text
     made: dict[str, Any] = answer.get_json()
     return made
+
+
+def built_with(ask: Callable[..., tuple[int, Any]], take: str) -> None:
+    """Save a palette of two colours into a take, by whatever asks a server."""
+    colors = [{"hex": "#2b3a8c", "share": 0.6}, {"hex": "#d7b13c", "share": 0.4}]
+    document = ask("POST", "/api/proposals", {"colors": colors})[1]["document"]
+    saved = ask("PUT", f"/api/takes/{take}", {"document": document, "revision": 1})
+    assert saved[0] == 200, saved
 
 
 class Reader:

@@ -18,7 +18,12 @@ from tests.browser.conftest import ROOT, Server, axe_findings, copied, open_demo
 from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
 
 # What a list box points at while the keyboard moves through it.
-ACTIVE = "document.getElementById(document.activeElement.getAttribute('aria-activedescendant'))?.textContent.trim()"
+ACTIVE = """
+() => {
+  const id = document.activeElement.getAttribute('aria-activedescendant')
+  return id && document.getElementById(id)?.textContent.trim()
+}
+"""
 PHONE: dict[str, Any] = {"viewport": {"width": 375, "height": 740}, "has_touch": True, "is_mobile": True}
 
 

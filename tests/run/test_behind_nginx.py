@@ -15,10 +15,12 @@ from typing import Any
 
 import pytest
 
+from tests.reviews import built_with
 from tests.served import Served, free_port
 
 ROOT = Path(__file__).parents[2]
 OUTSIDE = "tonada.example.org"
+REVIEWS = "reviews.example.org"
 
 
 @pytest.fixture(scope="module")
@@ -26,6 +28,7 @@ def served() -> Iterator[Served]:
     place = Path(tempfile.mkdtemp(prefix="tonada-nginx-"))
     place.chmod(0o755)
     settings = {"TONADA_HOSTS": OUTSIDE, "TONADA_HTTPS": "1", "TONADA_PROXIES": "127.0.0.1"}
+    settings["TONADA_REVIEW_HOSTS"] = REVIEWS
     made = Served(place / "data", environment=settings)
     # It is asked by its outside name, as the proxy does.
     made.host = OUTSIDE
@@ -39,6 +42,8 @@ def served() -> Iterator[Served]:
 def proxy(served: Served) -> Iterator[int]:
     """The port of nginx with the example, without its TLS: the certificate is the operator's."""
     port, folder = free_port(), Path(tempfile.mkdtemp(prefix="nginx-"))
+    # Its workers are nobody, and put large bodies there.
+    folder.chmod(0o755)
     example = (ROOT / "docs/examples/nginx.conf").read_text()
     kept = [line for line in example.splitlines() if "ssl_certificate" not in line]
     server = "\n".join(kept).replace("127.0.0.1:8600", f"127.0.0.1:{served.port}")
@@ -153,3 +158,65 @@ def test_three_hundred_slow_uploads_never_reach_the_server(served: Served, proxy
     assert sorted(took)[7] < 1
     for client in slow:
         client.close()
+
+
+def test_reviews_have_a_host_of_their_own_and_nothing_else_is_there(proxy: int, served: Served) -> None:
+    own = session(proxy)
+    brand = ask(proxy, "POST", "/api/brands", {"name": "Shown"}, own)[1]
+    built_with(lambda method, path, body: ask(proxy, method, path, body, own)[:2], brand["first_take"])
+    body = {"takes": [{"take": brand["first_take"]}], "pages": ["home"]}
+    status, made, _ = ask(proxy, "POST", f"/api/brands/{brand['id']}/reviews", body, own)
+    assert status == 201
+    path = made["link"]["path"]
+    assert made["link"]["address"] == f"https://{REVIEWS}{path}"
+
+    there = {"Host": REVIEWS}
+    assert ask(proxy, "GET", path, headers=there)[0] == 200
+    status, shown, headers = ask(proxy, "GET", f"/api{path}", headers=there)
+    assert (status, shown["content"]["brand"]) == (200, "Shown")
+    assert "Secure" in headers["Set-Cookie"]
+    assert ask(proxy, "GET", f"{shown['pages_address']}pages.js", headers=there)[0] == 200
+    cookie = headers["Set-Cookie"].partition(";")[0]
+    writes = {**there, "X-CSRF-Token": shown["csrf_token"], "Cookie": cookie, "Origin": f"https://{REVIEWS}"}
+    assert ask(proxy, "POST", f"/api{path}/remarks", {"name": "Ana", "text": "Hm"}, writes)[0] == 201
+    evil = {**writes, "Origin": f"https://{OUTSIDE}"}
+    assert ask(proxy, "POST", f"/api{path}/remarks", {"name": "Ana", "text": "Hm"}, evil)[0] == 403
+
+    # Nothing else, whatever a client says of its host, at the proxy or behind it.
+    elsewhere = (
+        "/",
+        "/api/brands",
+        "/api/session",
+        f"/brands/{brand['id']}",
+        "/api/reviews/events",
+        "/readyz",
+    )
+    for other in elsewhere:
+        for claimed in ({}, {"X-Forwarded-Host": OUTSIDE}, {"X-Forwarded-Host": "127.0.0.1"}):
+            assert ask(proxy, "GET", other, headers={**there, **claimed})[0] == 404, other
+        # Behind the proxy, too: Tonada itself answers nothing else by that name.
+        assert served.ask("GET", other, headers=there)[0] == 404, other
+    assert ask(proxy, "GET", "/review/../api/brands", headers=there)[0] in (400, 404)
+    assert ask(proxy, "GET", "/review/%2e%2e/api/brands", headers=there)[0] in (400, 404)
+    # What the studio sees is where it was.
+    listed = ask(proxy, "GET", f"/api/brands/{brand['id']}/reviews", headers=own)[1]
+    assert listed["reviews"][0]["unresolved"] == 1
+
+
+def test_a_stream_comes_through_line_by_line(proxy: int) -> None:
+    own = session(proxy)
+    brand = ask(proxy, "POST", "/api/brands", {"name": "Streamed"}, own)[1]
+    built_with(lambda method, path, body: ask(proxy, method, path, body, own)[:2], brand["first_take"])
+    body = {"takes": [{"take": brand["first_take"]}], "pages": []}
+    made = ask(proxy, "POST", f"/api/brands/{brand['id']}/reviews", body, own)[1]
+    path, review = made["link"]["path"], made["review"]["id"]
+    with socket.create_connection(("127.0.0.1", proxy), timeout=60) as reader:
+        reader.sendall(f"GET /api{path}/events HTTP/1.1\r\nHost: {REVIEWS}\r\n\r\n".encode())
+        came = b""
+        while b"event: new" not in came:
+            came += reader.recv(4096)
+        ask(proxy, "POST", f"/api/reviews/{review}/remarks", {"text": "For you"}, own)
+        while came.count(b"event: new") < 2:
+            more = reader.recv(4096)
+            assert more
+            came += more

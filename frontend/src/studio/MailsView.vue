@@ -43,28 +43,26 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
       v-if="outbox?.mails.length"
       class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] gap-4 p-4 max-[900px]:grid-cols-1"
     >
-      <ul
-        class="min-h-0 overflow-y-auto border-t border-ink"
-        aria-label="Mails, the newest first"
-        tabindex="0"
-      >
-        <li v-for="mail in outbox.mails" :key="mail.id">
-          <RouterLink
-            :to="{ name: 'mails', params: { mailId: mail.id } }"
-            class="block border-b border-hair bg-sheet px-3 py-2 hover:underline"
-            :class="chosen?.id === mail.id && 'shadow-[inset_4px_0_0_var(--ink)]'"
-            :aria-current="chosen?.id === mail.id ? 'true' : undefined"
-          >
-            <span class="block font-semibold [overflow-wrap:anywhere]" dir="auto">{{
-              mail.subject
-            }}</span>
-            <span class="block text-quiet [overflow-wrap:anywhere]"
-              >to {{ mail.recipient }} · {{ formatAge(mail.created_at) }} ·
-              {{ stateOf(mail) }}</span
+      <nav class="min-h-0 overflow-y-auto" aria-label="Mails, the newest first" tabindex="0">
+        <ul class="border-t border-ink">
+          <li v-for="mail in outbox.mails" :key="mail.id">
+            <RouterLink
+              :to="{ name: 'mails', params: { mailId: mail.id } }"
+              class="block border-b border-hair bg-sheet px-3 py-2 hover:underline"
+              :class="chosen?.id === mail.id && 'shadow-[inset_4px_0_0_var(--ink)]'"
+              :aria-current="chosen?.id === mail.id ? 'true' : undefined"
             >
-          </RouterLink>
-        </li>
-      </ul>
+              <span class="block font-semibold [overflow-wrap:anywhere]" dir="auto">{{
+                mail.subject
+              }}</span>
+              <span class="block text-quiet [overflow-wrap:anywhere]"
+                >to {{ mail.recipient }} · {{ formatAge(mail.created_at) }} ·
+                {{ stateOf(mail) }}</span
+              >
+            </RouterLink>
+          </li>
+        </ul>
+      </nav>
       <main class="flex min-h-0 flex-col border border-ink bg-sheet">
         <iframe
           v-if="chosen"

@@ -62,6 +62,19 @@ def mail_server(address: str, sender: str) -> MailServer:
 
 def send(server: MailServer, letter: Letter) -> None:
     """Give a mail to the server. Raises MailRefused."""
+    try:
+        message = _message(server, letter)
+        with _connected(server) as connection:
+            if server.user:
+                connection.login(server.user, server.password)
+            connection.send_message(message)
+    except (smtplib.SMTPException, OSError, ValueError) as reason:
+        said = str(reason).splitlines()[0] if str(reason) else type(reason).__name__
+        raise MailRefused(said[:200]) from reason
+
+
+def _message(server: MailServer, letter: Letter) -> EmailMessage:
+    """Return a mail with its headers. Raises ValueError for a name that would end a line of them."""
     message = EmailMessage()
     message["From"] = server.sender
     message["To"] = letter.recipient
@@ -71,14 +84,7 @@ def send(server: MailServer, letter: Letter) -> None:
     message["Auto-Submitted"] = "auto-generated"
     message.set_content(letter.text)
     message.add_alternative(letter.html, subtype="html")
-    try:
-        with _connected(server) as connection:
-            if server.user:
-                connection.login(server.user, server.password)
-            connection.send_message(message)
-    except (smtplib.SMTPException, OSError, ValueError) as reason:
-        said = str(reason).splitlines()[0] if str(reason) else type(reason).__name__
-        raise MailRefused(said[:200]) from reason
+    return message
 
 
 def _connected(server: MailServer) -> smtplib.SMTP:

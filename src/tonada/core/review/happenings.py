@@ -12,10 +12,7 @@ Kind: TypeAlias = Literal[
     "opened",
     "remarked",
     "answered",
-    "edited",
     "taken back",
-    "resolved",
-    "unresolved",
     "chosen",
     "approved",
     "reopened",
@@ -28,7 +25,7 @@ Kind: TypeAlias = Literal[
 
 @dataclass(frozen=True, slots=True)
 class Happening:
-    """Something that happened. who: a client's name, empty for the designer. detail: by kind, see SAID."""
+    """Something that happened. who: a client's name, empty for the designer. detail: by kind, see _SAID."""
 
     kind: str
     who: str
@@ -75,10 +72,7 @@ _SAID: Final[Mapping[str, Callable[[Happening], str]]] = {
     "opened": lambda one: f"The link{_for(one)} was opened for the first time.",
     "remarked": lambda one: f"{_who(one)} said something about {_about(one)}: “{one.detail.get('text')}”",
     "answered": lambda one: f"{_who(one)} answered: “{one.detail.get('text')}”",
-    "edited": lambda one: f"{_who(one)} changed a remark about {_about(one)}: “{one.detail.get('text')}”",
     "taken back": lambda one: f"{_who(one)} took a remark about {_about(one)} back.",
-    "resolved": lambda one: f"A remark about {_about(one)} was marked as dealt with.",
-    "unresolved": lambda one: f"A remark about {_about(one)} is open again.",
     "chosen": _chosen,
     "approved": _approved,
     "reopened": lambda one: (

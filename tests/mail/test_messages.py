@@ -1,0 +1,40 @@
+"""What mails about a review say: the same as text and as HTML, and nothing of a client's that acts."""
+
+from __future__ import annotations
+
+from tonada.mail.messages import CameBack, Sent, approval_made, choice_made, remark_made, review_sent
+
+COLORS = ("#2b3a8c", "#d7b13c")
+
+
+def test_a_review_is_sent_with_its_link() -> None:
+    given = Sent(
+        "Böhm & Söhne", "Lantern Lane", "Hello,\nlook.", ["A", "B"], "https://r.example/x", "", COLORS
+    )
+    letter = review_sent("ana@example.org", given)
+    assert letter.subject == "Lantern Lane: colours for Böhm & Söhne"
+    for said in (letter.text, letter.html):
+        assert "https://r.example/x" in said
+        assert "A, B" in said
+        assert "until" not in said
+    assert "Böhm & Söhne" in letter.text
+    assert "Böhm &amp; Söhne" in letter.html
+    assert all(f'bgcolor="{color}"' in letter.html for color in COLORS)
+    alone = review_sent(
+        "a@example.org", Sent("Böhm", "", "", ["A"], "https://r.example/x", "3 May 2027", COLORS)
+    )
+    assert alone.subject == "colours for Böhm"
+    assert "It can be seen until 3 May 2027." in alone.text
+    assert "choose one" not in alone.text
+
+
+def test_what_a_client_wrote_does_nothing_in_a_mail() -> None:
+    words = "<img src=x onerror=alert(1)>\nSecond line"
+    back = CameBack("Peak\nBcc: x", "<b>Ana</b> said:", words, "https://t.example/r", COLORS)
+    for made in (remark_made, choice_made, approval_made):
+        letter = made("studio@example.org", back)
+        assert "\n" not in letter.subject
+        assert "<img" not in letter.html
+        assert "&lt;img" in letter.html
+        assert words in letter.text
+        assert "https://t.example/r" in letter.html
