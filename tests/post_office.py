@@ -7,7 +7,7 @@ import email.policy
 import socketserver
 import threading
 from email.message import EmailMessage
-from typing import Final, cast
+from typing import Final
 
 _END: Final = b".\r\n"
 
@@ -56,7 +56,7 @@ class PostOffice:
                 while (one := line.rfile.readline()) != _END:
                     lines.append(one[1:] if one.startswith(b"..") else one)
                 read = email.message_from_bytes(b"".join(lines), policy=email.policy.default)
-                self.mails.append(cast("EmailMessage", read))
+                self.mails.append(read)
                 self.envelopes.append((sender, recipient))
                 say("250 taken")
             elif word == b"QUIT":
