@@ -149,7 +149,7 @@ def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> Non
                 break
         client.keyboard.press("Enter")
         expect(client.get_by_role("button", name="About: Dusk: Opening’s heading")).to_be_focused()
-        client.keyboard.press("Tab")
+        client.keyboard.press("Shift+Tab")
         client.keyboard.type("Warmer")
         tab_to("Say it")
         client.keyboard.press("Enter")

@@ -17,16 +17,16 @@ const { copyValue, isCopied } = useCopy()
       :class="chosen === color.hex && 'outline-3 -outline-offset-3 outline-ink'"
     >
       <div
-        class="keeps-color flex min-h-14 items-end px-3 py-2"
+        class="keeps-color flex min-h-14 flex-wrap items-end gap-x-3 gap-y-1 px-3 py-2"
         :style="{ backgroundColor: color.hex, color: color.label }"
       >
-        <h3 class="text-[15px] leading-tight [overflow-wrap:anywhere]" dir="auto">
+        <h3 class="min-w-24 flex-1 text-[15px] leading-tight [overflow-wrap:anywhere]" dir="auto">
           {{ color.name }}
         </h3>
         <button
           v-if="picks"
           type="button"
-          class="ml-auto min-h-7 border border-current px-2 font-semibold whitespace-nowrap"
+          class="min-h-7 border border-current px-2 font-semibold whitespace-nowrap"
           :aria-label="`Say something about ${color.name}`"
           @click="emit('pick', color)"
         >

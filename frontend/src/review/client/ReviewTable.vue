@@ -54,9 +54,13 @@ const hasNight = computed(() => takes.value.some((one) => one.drawn.night))
 /** All side by side, or one after another. */
 const ALL = 'all'
 const which = ref<string>(isNarrow.value && takes.value.length > 1 ? '0' : ALL)
+/** A long name stands whole over its page; here it would hide the others. */
+const LONGEST_NAME = 18
+const shortened = (name: string) =>
+  name.length > LONGEST_NAME ? `${name.slice(0, LONGEST_NAME - 1).trimEnd()}…` : name
 const whiches = computed(() => [
   ...(isNarrow.value ? [] : [{ value: ALL, label: 'Side by side' }]),
-  ...takes.value.map((one, row) => ({ value: row.toString(), label: one.name })),
+  ...takes.value.map((one, row) => ({ value: row.toString(), label: shortened(one.name) })),
 ])
 const places = computed(() => {
   const all = takes.value.map((_, row) => row)

@@ -40,7 +40,6 @@ defineExpose({ focus })
 
 <template>
   <form class="flex flex-col gap-2" aria-label="Say something" @submit.prevent="submit">
-    <ChoiceList v-model="about" label="About" align="left" up :options="abouts" />
     <label class="sr-only" :for="`${id}-text`">What you think</label>
     <textarea
       :id="`${id}-text`"
@@ -51,6 +50,7 @@ defineExpose({ focus })
       :maxlength="longest"
       placeholder="Say what you think …"
     ></textarea>
+    <ChoiceList v-model="about" label="About" align="left" up :options="abouts" />
     <div class="flex items-center gap-2">
       <template v-if="asksName">
         <label class="sr-only" :for="`${id}-name`">Your name</label>
