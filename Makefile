@@ -7,6 +7,8 @@ NODE := PATH="$$(scripts/node-path.sh)"
 FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
 
 .DEFAULT_GOAL := help
+# What was only half built is built again.
+.DELETE_ON_ERROR:
 .PHONY: help setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean ready-made
 
 help: ## list these targets

@@ -44,12 +44,6 @@ def stylesheet(page: Page) -> None:
     page.get_by_text("colours in use").wait_for()
 
 
-def mood(page: Page) -> None:
-    brands(page)
-    page.get_by_role("link", name="Juniper & Loom").click()
-    page.get_by_text("What convention says").wait_for()
-
-
 def pairs(page: Page) -> None:
     source(page)
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
@@ -114,17 +108,6 @@ def slots(page: Page) -> None:
     page.keyboard.press("c")
 
 
-def variations(page: Page) -> None:
-    harmony(page)
-    for name in ("Secondary", "Accent"):
-        page.get_by_role("slider", name=name, exact=True).focus()
-        page.keyboard.press("h")
-        time.sleep(0.3)
-    page.get_by_role("radio", name="split complementary").click()
-    page.get_by_role("button", name="Vary what is free").click()
-    page.get_by_test_id("variations").get_by_role("listitem").first.wait_for()
-
-
 def act(page: Page, action: str) -> None:
     page.get_by_role("button", name="What to do with this take").click()
     page.get_by_role("menuitem", name=action, exact=True).click()
@@ -157,6 +140,30 @@ def ready_made(page: Page) -> None:
     time.sleep(1)
 
 
+def reviews(page: Page) -> None:
+    brands(page)
+    page.get_by_role("link", name=re.compile("^Midnight approved by Ana")).click()
+    page.get_by_role("heading", name="Ana approved Midnight").wait_for()
+
+
+def review(page: Page) -> None:
+    """The client's page, before anything is approved: the demo's review is opened again for it."""
+    reviews(page)
+    page.get_by_role("button", name="Open it again").first.click()
+    page.get_by_role("dialog").get_by_role("button", name="Open it again").click()
+    page.get_by_role("button", name="New link").click()
+    page.get_by_role("dialog").get_by_label("For whom").fill("Ana")
+    page.get_by_role("dialog").get_by_role("button", name="Make the link").click()
+    path = page.get_by_role("link", name="See it as a client does").get_attribute("href")
+    page.goto(str(path))
+    page.get_by_role("button", name="This one: Midnight").click()
+    page.get_by_text("You chose Midnight.").wait_for()
+    for take in ("Midnight", "Dusk"):
+        frame = page.frame_locator(f"iframe[title='A page in the colours of {take}']")
+        frame.locator("[data-part='Opening’s heading']").wait_for()
+    time.sleep(1)
+
+
 def dark(page: Page) -> None:
     page.evaluate("localStorage.setItem('tonada-workspace', 'dark')")
     pairs(page)
@@ -167,7 +174,6 @@ SHOTS = {
     "source": source,
     "source-photograph": photograph,
     "source-stylesheet": stylesheet,
-    "source-mood": mood,
     "harmony": harmony,
     "roles": roles,
     "roles-night": roles_by_night,
@@ -180,7 +186,8 @@ SHOTS = {
     "ready-made": ready_made,
     "compare": compare,
     "recolour": recolour,
-    "variations": variations,
+    "reviews": reviews,
+    "review": review,
     "pairs-dark": dark,
 }
 

@@ -57,6 +57,11 @@ class Reader:
         headers = {"X-CSRF-Token": self.token}
         return self.browser.open(f"{self.api}{rest}", method=method, headers=headers, **given)
 
+    def content(self) -> dict[str, Any]:
+        """Return what is shown."""
+        shown: dict[str, Any] = self.ask("GET", "/content").get_json()
+        return shown
+
     def say(self, text: str, **more: Any) -> dict[str, Any]:
         """Say something; return what was said so far."""
         answer = self.ask("POST", "/remarks", json={"name": "Ana", "text": text, **more})

@@ -112,7 +112,7 @@ def test_every_part_has_a_role_and_a_pair_and_axe_finds_nothing_on_the_pages(pag
         assert all(part and element for part, element in parts)
         assert len({part for part, _ in parts}) == len(parts), name
         stray = frame.evaluate(
-            """() => [...document.querySelectorAll('[style]')].flatMap(one => [...one.style])
+            """() => [...document.body.querySelectorAll('[style]')].flatMap(one => [...one.style])
                .filter(name => /color|background|fill|stroke$/.test(name) && !name.startsWith('--'))
                .filter(name => !['fill', 'stroke'].includes(name))"""
         )

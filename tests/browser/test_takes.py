@@ -44,11 +44,15 @@ def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None
 def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     open_demo(page)
     act(page, "Versions")
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
     expect(page.get_by_text("There are no versions yet")).to_be_visible()
-    page.get_by_label("Note for the version").fill("Shown to the board")
-    page.get_by_role("button", name="Save a version").click()
+    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 1").click()
+    # What the demo's client was shown.
     listed = page.get_by_test_id("versions").locator("li")
     expect(listed).to_have_count(1)
+    page.get_by_label("Note for the version").fill("Shown to the board")
+    page.get_by_role("button", name="Save a version").click()
+    expect(listed).to_have_count(2)
     page.get_by_role("link", name="Harmony").click()
     page.get_by_role("slider", name="Primary, Link", exact=True).focus()
     for _ in range(24):
@@ -57,14 +61,14 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     act(page, "Versions")
     changes = page.get_by_test_id("changes")
     expect(changes).to_contain_text("falls short now")
-    page.get_by_role("link", name=re.compile("^Version 1")).click()
-    expect(page).to_have_url(re.compile(r"/versions/1"))
+    page.get_by_role("link", name=re.compile("^Version 2")).click()
+    expect(page).to_have_url(re.compile(r"/versions/2"))
     assert axe_findings(page) == []
-    page.get_by_role("button", name="Restore").click()
-    expect(listed).to_have_count(2)
-    expect(listed.first).to_contain_text("Before going back to version 1")
+    page.get_by_role("button", name="Restore").first.click()
+    expect(listed).to_have_count(3)
+    expect(listed.first).to_contain_text("Before going back to version 2")
     saved(page, 3)
-    page.get_by_role("link", name=re.compile("^Version 1")).click()
+    page.get_by_role("link", name=re.compile("^Version 2")).click()
     expect(changes).to_contain_text("Nothing is different.")
 
 
@@ -133,7 +137,7 @@ def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: P
     page.get_by_role("menuitem", name="Versions").click()
     page.get_by_label("Note for the version").fill("as it began")
     page.get_by_role("button", name="Save a version").click()
-    look = page.get_by_role("button", name="Look at it: version 1, in every view")
+    look = page.get_by_role("button", name="Look at it: version 2, in every view")
     expect(look).to_be_visible()
     page.get_by_role("link", name="Harmony").click()
     note = page.get_by_role("slider", name="Primary, Link", exact=True)
@@ -144,7 +148,7 @@ def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: P
     page.go_back()
     look.click()
     bar = page.get_by_test_id("looking")
-    expect(bar).to_contain_text("You are looking at version 1, “as it began”")
+    expect(bar).to_contain_text("You are looking at version 2, “as it began”")
     expect(measure).to_contain_text("#2b3a8c")
     assert axe_findings(page) == []
     page.get_by_role("link", name="Harmony").click()

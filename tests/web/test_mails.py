@@ -176,3 +176,6 @@ def test_settings_of_the_mail_are_checked() -> None:
             Settings.from_environment({**given, **wrong})
     hosts = Settings.from_environment({**usual, "TONADA_REVIEW_HOSTS": "Reviews.example.org, r2.example.org"})
     assert hosts.review_hosts == ("reviews.example.org", "r2.example.org")
+    both = {"TONADA_HOSTS": "a.example.org", "TONADA_REVIEW_HOSTS": "A.example.org"}
+    with pytest.raises(SettingsError, match="TONADA_REVIEW_HOSTS"):
+        Settings.from_environment({**usual, **both})

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import base64
+import gzip
 import hashlib
 import json
 import re
@@ -37,8 +38,7 @@ def reader(app: Flask, made: dict[str, Any]) -> Reader:
 def test_a_client_sees_versions_that_never_change(
     client: Client, reader: Reader, made: dict[str, Any]
 ) -> None:
-    first = reader.ask("GET").get_json()
-    content = first["content"]
+    content = reader.content()
     assert (content["brand"], content["greeting"]) == ("Orrin Peak", "Two suggestions.")
     assert [page["name"] for page in content["pages"]] == ["Home page", "Article"]
     assert [take["name"] for take in content["takes"]] == ["Take 1", "Dusk"]
@@ -53,7 +53,7 @@ def test_a_client_sees_versions_that_never_change(
     document["swatches"][0]["hex"] = "#123456"
     client.put(f"/api/takes/{take}", json={"document": document, "revision": 2})
     client.patch(f"/api/takes/{take}", json={"name": "Another name"})
-    assert reader.ask("GET").get_json()["content"] == content
+    assert reader.content() == content
 
 
 def test_what_is_shown_is_what_its_digest_says(client: Client, made: dict[str, Any]) -> None:
@@ -65,7 +65,7 @@ def test_what_is_shown_is_what_its_digest_says(client: Client, made: dict[str, A
 
 def test_pictures_and_the_sheet_come_by_the_link(reader: Reader) -> None:
     answer = reader.ask("GET").get_json()
-    sheet = answer["content"]["takes"][0]["sheet"]
+    sheet = reader.content()["takes"][0]["sheet"]
     got = reader.ask("GET", f"/files/{sheet}")
     assert got.data.startswith(b"%PDF")
     assert hashlib.sha256(got.data).hexdigest() == sheet
@@ -190,7 +190,7 @@ def test_a_link_ends_is_prolonged_and_withdrawn(
     first = Reader(app, made["link"]["path"])
     assert first.ask("GET").status_code == 200
     client.post(f"{review}/withdrawal")
-    for rest in ("", "/said", "/events"):
+    for rest in ("", "/content", "/said", "/events"):
         problem_of(first.ask("GET", rest), 410)
     problem_of(client.post(f"{review}/links", json={}), 422)
 
@@ -205,7 +205,7 @@ def test_who_opened_a_link_is_seen(client: Client, reader: Reader, made: dict[st
 def test_a_passphrase_is_asked_for_and_cannot_be_guessed(client: Client, app: Flask) -> None:
     made = made_review(client, new_brand(client), link={"passphrase": "under the dome"})
     reader = Reader(app, made["link"]["path"])
-    for rest in ("", "/said", "/events", f"/files/{'0' * 64}"):
+    for rest in ("", "/content", "/said", "/events", f"/files/{'0' * 64}"):
         assert problem_of(reader.ask("GET", rest), 401)["type"] == "urn:tonada:passphrase-needed"
     reader.token = app.test_client().get("/api/session").get_json()["csrf_token"]
     reader.browser.get("/api/session")
@@ -264,7 +264,7 @@ def test_a_wrong_token_finds_nothing(app: Flask, made: dict[str, Any], change: s
         "too long": token + "A",
     }[change]
     browser = app.test_client()
-    for rest in ("", "/said", "/events", f"/files/{'0' * 64}"):
+    for rest in ("", "/content", "/said", "/events", f"/files/{'0' * 64}"):
         problem_of(browser.get(f"/api/review/{wrong}{rest}"), 404)
 
 
@@ -341,7 +341,7 @@ def test_one_link_reaches_nothing_of_another_review(client: Client, app: Flask, 
     other = made_review(client, new_brand(client, "Saltmarsh"))
     theirs = Reader(app, other["link"]["path"])
     remark = theirs.say("Secret")["remarks"][0]["id"]
-    sheet = theirs.ask("GET").get_json()["content"]["takes"][0]["sheet"]
+    sheet = theirs.content()["takes"][0]["sheet"]
     problem_of(reader.ask("PUT", f"/remarks/{remark}", json={"text": "x"}), 404)
     problem_of(reader.ask("DELETE", f"/remarks/{remark}"), 404)
     problem_of(reader.ask("POST", "/remarks", json={"name": "A", "text": "x", "answers": remark}), 404)
@@ -424,3 +424,26 @@ def test_what_a_database_error_would_say_stays_here(reader: Reader) -> None:
     assert problem_of(said, 422)["field"] == "about.place"
     said = reader.ask("POST", "/remarks", json={"name": "\u202e", "text": "x"})
     assert problem_of(said, 422)["field"] == "name"
+
+
+def test_large_answers_are_compressed_and_no_token_among_them(reader: Reader) -> None:
+    plain = reader.ask("GET", "/content")
+    headers = {"Accept-Encoding": "gzip, br"}
+    small = reader.browser.get(f"{reader.api}/content", headers=headers)
+    assert small.headers["Content-Encoding"] == "gzip"
+    assert "Content-Encoding" not in plain.headers
+    assert gzip.decompress(small.data) == plain.data
+    assert len(small.data) < len(plain.data) / 5
+    assert reader.token not in plain.text
+    assert "Content-Encoding" not in reader.browser.get(reader.api, headers=headers).headers
+
+
+def test_a_deleted_brand_shows_nothing_until_it_is_back(
+    client: Client, reader: Reader, made: dict[str, Any]
+) -> None:
+    brand = made["review"]["brand_id"]
+    client.delete(f"/api/brands/{brand}")
+    said = problem_of(reader.ask("GET"), 410)
+    assert brand not in str(said)
+    client.post(f"/api/brands/{brand}/restoration")
+    assert reader.ask("GET").status_code == 200

@@ -1536,6 +1536,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/review/{token}/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is shown: never another, so long as there is a review */
+        get: operations["review_read_content_review__string_token__content_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/review/{token}/said": {
         parameters: {
             query?: never;
@@ -1547,23 +1564,6 @@ export interface paths {
         get: operations["review_read_said_review__string_token__said_get"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/review/{token}/passphrase": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Give the passphrase of a review */
-        post: operations["review_give_passphrase_review__string_token__passphrase_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1667,6 +1667,23 @@ export interface paths {
         put?: never;
         /** Approve one of the takes */
         post: operations["review_approve_review__string_token__approval_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/review/{token}/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Give the passphrase of a review */
+        post: operations["review_door_give_passphrase_review__string_token__passphrase_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -6179,7 +6196,9 @@ export interface components {
         };
         /**
          * ClientReviewAnswer
-         * @description What a client sees. pages_address: of what draws the pages. files: address of the review's files.
+         * @description What a client may do, and what was said; what they see is its content.
+         *
+         *     pages_address: of what draws the pages; files_address: of pictures and sheets.
          */
         ClientReviewAnswer: {
             /**
@@ -6187,7 +6206,6 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            content: components["schemas"]["ReviewContent"];
             /** May Comment */
             may_comment: boolean;
             /** May Choose */
@@ -6315,11 +6333,6 @@ export interface components {
             /** Text */
             text: string;
         };
-        /** PassphraseBody */
-        PassphraseBody: {
-            /** Passphrase */
-            passphrase: string;
-        };
         /**
          * ClientRemarkBody
          * @description A remark by a client. answers: the remark that it answers.
@@ -6374,6 +6387,11 @@ export interface components {
             place: number;
             /** Agreed */
             agreed: boolean;
+        };
+        /** PassphraseBody */
+        PassphraseBody: {
+            /** Passphrase */
+            passphrase: string;
         };
     };
     responses: never;
@@ -17506,7 +17524,7 @@ export interface operations {
             };
         };
     };
-    review_read_said_review__string_token__said_get: {
+    review_read_content_review__string_token__content_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -17523,7 +17541,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SaidAnswer"];
+                    "application/json": components["schemas"]["ReviewContent"];
                 };
             };
             /** @description Bad Request */
@@ -17604,7 +17622,7 @@ export interface operations {
             };
         };
     };
-    review_give_passphrase_review__string_token__passphrase_post: {
+    review_read_said_review__string_token__said_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -17613,18 +17631,16 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PassphraseBody"];
-            };
-        };
+        requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SaidAnswer"];
+                };
             };
             /** @description Bad Request */
             400: {
@@ -17644,15 +17660,6 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -17662,35 +17669,8 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
             /** @description Gone */
             410: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Content Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unsupported Media Type */
-            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18496,6 +18476,142 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SaidAnswer"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Content Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    review_door_give_passphrase_review__string_token__passphrase_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassphraseBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

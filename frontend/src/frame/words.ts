@@ -31,5 +31,6 @@ export const WORDS: readonly (readonly [word: string, sentence: string])[] = [
   ['Proof', 'The sample pages, painted in the take.'],
   ['Voice', 'The trade whose words and pictures a sample page has.'],
   ['Version', 'A state of a take that was saved and never changes.'],
+  ['Review', 'Versions that a client is shown by a link, with what they say, choose and approve.'],
   ['Slot', 'A named colour field of something you hand colours to, such as a theme.'],
 ]

@@ -12,6 +12,7 @@ import re
 from dataclasses import dataclass
 from functools import lru_cache
 from importlib.resources import files
+from threading import Lock
 from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
 from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
@@ -49,6 +50,9 @@ _FACES: Final = (
     ("Bricolage Grotesque", 700, "BricolageGrotesque-Bold.ttf"),
     ("Spline Sans Mono", 400, "SplineSansMono-Regular.ttf"),
 )
+# Pango's caches are shared by the threads of a process and not made for it: two sheets at once corrupt its
+# memory, and sooner or later end the worker.
+_ONE_AT_A_TIME: Final = Lock()
 # What is said of each ground, and in which order.
 _TOLD: Final = (Element.HEADING, Element.TEXT, Element.QUIET, Element.LINK, Element.LABEL)
 
@@ -110,13 +114,14 @@ def pdf_of(page: str, letters: tuple[str, ...] = ()) -> bytes:
 
     letters: typefaces of the sample pages that it sets something in, as “Letters” and their names.
     """
-    weasyprint = _weasyprint()
-    # Nothing is fetched but what is in the page itself.
-    fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
-    html = weasyprint.HTML(string=page, url_fetcher=fetcher)
-    faces, configuration = _fonts()
-    styles = [faces, *(style for name in dict.fromkeys(letters) if (style := _letter_face(name)))]
-    made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=styles)
+    with _ONE_AT_A_TIME:
+        weasyprint = _weasyprint()
+        # Nothing is fetched but what is in the page itself.
+        fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
+        html = weasyprint.HTML(string=page, url_fetcher=fetcher)
+        faces, configuration = _fonts()
+        styles = [faces, *(style for name in dict.fromkeys(letters) if (style := _letter_face(name)))]
+        made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=styles)
     return bytes(made or b"")
 
 

@@ -163,6 +163,11 @@ def find(connection: Connection, workspace: UUID, brand: UUID) -> BrandRow:
     return row
 
 
+def is_removed(connection: Connection, workspace: UUID, brand: UUID) -> bool:
+    """Return whether a brand was deleted; it may be restored."""
+    return connection.execute(IS_REMOVED, {"workspace": workspace, "brand": brand}).fetchone() is not None
+
+
 def rename(connection: Connection, workspace: UUID, brand: UUID, name: str) -> BrandRow:
     """Return the brand with its new name. Raises NotFound or Removed."""
     connection.execute(RENAME, {"workspace": workspace, "brand": brand, "name": name})

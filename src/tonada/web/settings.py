@@ -69,13 +69,19 @@ class Settings:
         limits = environment.get("TONADA_LIMITS") or IN_MEMORY
         if not limits.startswith(("redis://", "rediss://", "memory://")):
             raise SettingsError("TONADA_LIMITS must be an address such as redis://127.0.0.1:6379.")
+        # Names of hosts are compared without case, and asked for in small letters.
+        hosts = tuple(host.lower() for host in _listed(environment, "TONADA_HOSTS")) or LOOPBACK_HOSTS
+        review_hosts = tuple(host.lower() for host in _listed(environment, "TONADA_REVIEW_HOSTS"))
+        if set(hosts) & set(review_hosts):
+            raise SettingsError(
+                "A host of TONADA_REVIEW_HOSTS answers reviews alone: name it not in TONADA_HOSTS."
+            )
         return cls(
             database_url=database_url,
             secret_key=secret_key,
             frontend=Path(environment.get("TONADA_FRONTEND") or built_front_end()),
-            # Names of hosts are compared without case, and asked for in small letters.
-            hosts=tuple(host.lower() for host in _listed(environment, "TONADA_HOSTS")) or LOOPBACK_HOSTS,
-            review_hosts=tuple(host.lower() for host in _listed(environment, "TONADA_REVIEW_HOSTS")),
+            hosts=hosts,
+            review_hosts=review_hosts,
             https=environment.get("TONADA_HTTPS") == "1",
             proxies=_proxies(environment),
             limits=limits,

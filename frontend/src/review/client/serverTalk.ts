@@ -1,5 +1,5 @@
 /** A review that a server keeps, by the token in the page's address. */
-import type { ClientReview, ProblemDocument, Said } from '@/api/types'
+import type { ClientReview, ProblemDocument, ReviewContent, Said } from '@/api/types'
 import { followEvents } from '@/ui/useEvents'
 import { Refusal } from './talk'
 import type { Shown, Talk } from './talk'
@@ -12,6 +12,7 @@ export function serverTalk(token: string): Talk {
   const api = `/api/review/${encodeURIComponent(token)}`
   let csrf = ''
   let review: ClientReview | undefined
+  let content: ReviewContent | undefined
 
   async function ask<T>(method: string, rest: string, body?: unknown): Promise<T> {
     const answer = await send(method, rest, body)
@@ -41,11 +42,17 @@ export function serverTalk(token: string): Talk {
   }
 
   async function open(): Promise<Shown> {
-    review = await ask<ClientReview>('GET', '')
+    // Both at once: on a slow line each question costs its way there and back.
+    const [found, whole] = await Promise.all([
+      ask<ClientReview>('GET', ''),
+      content ?? ask<ReviewContent>('GET', '/content'),
+    ])
+    review = found
+    content = whole
     csrf = review.csrf_token
     return {
       id: review.id,
-      content: review.content,
+      content,
       mayComment: review.may_comment,
       mayChoose: review.may_choose,
       mayApprove: review.may_approve,

@@ -34,7 +34,7 @@ async function resolve(review: string, remark: string) {
     class="mb-3"
     data-testid="part-remarks"
   >
-    <h3 class="font-semibold">What clients said</h3>
+    <h2 class="font-semibold">What clients said</h2>
     <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
     <article
       v-for="{ review, remark, number } in shown"

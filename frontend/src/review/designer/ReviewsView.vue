@@ -34,19 +34,16 @@ const take = computed(() => {
   return takes.value.find((one) => one.id === asked)?.id
 })
 const isShowing = ref(false)
-/** Where the link that was made belongs: shown nowhere else. */
-const madeFor = ref<string>()
-
 async function show(body: NewReview): Promise<boolean> {
   const found = await reviews.show(body)
   if (!found) return false
-  madeFor.value = found.id
   await router.replace({ name: 'reviews', params: { reviewId: found.id }, query: route.query })
   return true
 }
 const file = computed(() => review.value && `/api/reviews/${review.value.id}/file`)
-const isOfShown = computed(
-  () => made.value && (!madeFor.value || madeFor.value === review.value?.id),
+/** A link is shown where it belongs, and nowhere else. */
+const link = computed(() =>
+  made.value?.review === review.value?.id ? made.value?.link : undefined,
 )
 </script>
 
@@ -88,9 +85,9 @@ const isOfShown = computed(
           @dismiss="reviews.dismiss()"
         />
         <MadeLink
-          v-if="made && isOfShown"
+          v-if="link"
           class="mb-5"
-          :made="made"
+          :made="link"
           :file="file"
           @dismiss="reviews.forgetLink()"
         />

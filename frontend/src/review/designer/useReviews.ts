@@ -1,7 +1,8 @@
 /** A brand’s reviews, and the one that is looked at; what comes back is there without reloading. */
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, given, UserError } from '@/api/client'
 import type { About, ListedReview, NewLink, NewReview, Review } from '@/api/types'
+import { useTakeStore } from '@/take/take'
 import { createLatest, createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
 import { useEvents } from '@/ui/useEvents'
@@ -25,11 +26,12 @@ export interface LinkWish {
 }
 
 export function useReviews(brandId: () => string, reviewId: () => string | undefined) {
+  const take = useTakeStore()
   const list = shallowRef<readonly ListedReview[]>()
   const origin = ref<string | null>(null)
   const review = shallowRef<Review>()
   /** A link that was made now: the only time that it can be copied. */
-  const made = shallowRef<NewLink>()
+  const made = shallowRef<{ review: string; link: NewLink }>()
   const problem = ref('')
   const question = useQuestion(() => paced.ask(undefined))
   const latest = createLatest()
@@ -89,11 +91,15 @@ export function useReviews(brandId: () => string, reviewId: () => string | undef
 
   async function show(body: NewReview): Promise<Review | undefined> {
     const path = { brand_id: brandId() }
-    const answer = await attempt(() =>
-      given(api.POST('/api/brands/{brand_id}/reviews', { params: { path }, body })),
-    )
+    const answer = await attempt(async () => {
+      // What is shown is what is saved: nothing that was made before may come after.
+      await take.allSaved()
+      const [waiting] = take.unsavedElsewhere
+      if (waiting) throw new UserError(`${waiting} is not saved yet. Try again when it is.`)
+      return given(api.POST('/api/brands/{brand_id}/reviews', { params: { path }, body }))
+    })
     if (!answer) return undefined
-    made.value = answer.link
+    made.value = { review: answer.review.id, link: answer.link }
     return answer.review
   }
 
@@ -104,7 +110,7 @@ export function useReviews(brandId: () => string, reviewId: () => string | undef
     const link = await attempt(() =>
       given(api.POST('/api/reviews/{review_id}/links', { params: { path }, body })),
     )
-    if (link) made.value = link
+    if (link) made.value = { review: id, link }
     void paced.ask(undefined)
     return link !== undefined
   }

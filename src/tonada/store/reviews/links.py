@@ -17,16 +17,16 @@ CREATE = """
     insert into review_link (workspace_id, review_id, name, selector, verifier, passphrase, expires_at)
     values (%(workspace)s, %(review)s, %(name)s, %(selector)s, %(verifier)s, %(passphrase)s, %(expires_at)s)
     returning id, review_id, name, verifier, passphrase, locked_until, expires_at, withdrawn_at, created_at,
-              first_opened_at, last_opened_at, opened
+              first_opened_at, last_opened_at, opened, starts_with(selector, 'file ') as by_file
 """
 BY_SELECTOR = """
     select id, review_id, name, verifier, passphrase, locked_until, expires_at, withdrawn_at, created_at,
-           first_opened_at, last_opened_at, opened
+           first_opened_at, last_opened_at, opened, starts_with(selector, 'file ') as by_file
       from review_link where workspace_id = %(workspace)s and selector = %(selector)s
 """
 OF_REVIEW = """
     select id, review_id, name, verifier, passphrase, locked_until, expires_at, withdrawn_at, created_at,
-           first_opened_at, last_opened_at, opened
+           first_opened_at, last_opened_at, opened, starts_with(selector, 'file ') as by_file
       from review_link where workspace_id = %(workspace)s and review_id = %(review)s
      order by created_at, id
 """
@@ -64,7 +64,10 @@ NOW = "select clock_timestamp()"
 
 @dataclass(frozen=True, slots=True)
 class LinkRow:
-    """A link. verifier: SHA-256 of the half of its token that isn't kept. passphrase: its hash, or None."""
+    """A link. verifier: SHA-256 of the half of its token that isn't kept. passphrase: its hash, or None.
+
+    by_file: it leads nowhere, and stands for who sent answers as a file.
+    """
 
     id: UUID
     review_id: UUID
@@ -78,6 +81,7 @@ class LinkRow:
     first_opened_at: datetime | None
     last_opened_at: datetime | None
     opened: int
+    by_file: bool
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,6 +6,7 @@ from collections.abc import Callable
 from typing import Final
 from uuid import UUID
 
+import orjson
 from flask import Response, current_app, request
 from flask_wtf.csrf import generate_csrf
 
@@ -18,6 +19,7 @@ from tonada.store.reviews import frozen, links, mails, notices, remarks, verdict
 from tonada.store.reviews.remarks import NewRemark
 from tonada.web.answers import answer, blueprint
 from tonada.web.handoff.handed import attached
+from tonada.web.reviews.compressed import compressed
 from tonada.web.reviews.courier import Courier, new_mail
 from tonada.web.reviews.guests import Guest, guest, unlock
 from tonada.web.reviews.models import (
@@ -77,7 +79,6 @@ def read_review(path: TokenPath) -> Response:
     return answer(
         ClientReviewAnswer(
             id=review.id,
-            content=ReviewContent.model_validate(review.content),
             may_comment=review.may_comment,
             may_choose=review.may_choose,
             may_approve=review.may_approve,
@@ -89,6 +90,18 @@ def read_review(path: TokenPath) -> Response:
             said=said,
         )
     )
+
+
+@api.get(
+    "/review/<string:token>/content",
+    responses={200: ReviewContent},
+    summary="What is shown: never another, so long as there is a review",
+)
+@guesses
+def read_content(path: TokenPath) -> Response:
+    with guest(path.token) as found:
+        content = found.review.content
+    return compressed(orjson.dumps(content), "application/json")
 
 
 @api.get("/review/<string:token>/said", responses={200: SaidAnswer}, summary="What was said so far")

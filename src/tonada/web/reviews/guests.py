@@ -16,6 +16,7 @@ from werkzeug.security import check_password_hash
 from tonada.core.errors import InputError
 from tonada.core.limits import WRONG_PASSPHRASES
 from tonada.reviewing.tokens import is_proven, read_token
+from tonada.store import brands
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 from tonada.store.reviews import frozen, links
@@ -62,6 +63,8 @@ def at_the_door(token: str) -> Iterator[Guest]:
         if read is None or link is None or not is_proven(read, link.verifier):
             raise NotFound("review")
         review = frozen.find(connection, workspace, link.review_id)
+        if brands.is_removed(connection, workspace, review.brand_id):
+            raise ReviewEnded("This review is not shown now. Ask your designer.")
         if link.withdrawn_at is not None or review.withdrawn_at is not None:
             raise ReviewEnded("This review was withdrawn. Ask your designer for a new link.")
         if link.expires_at is not None and link.expires_at <= links.now(connection):

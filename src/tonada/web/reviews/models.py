@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.document.parts import Line, Model, Name
-from tonada.document.review import About, Place, RemarkText, ReviewContent, ShortText, Width
+from tonada.document.review import About, Place, RemarkText, ShortText, Width
 from tonada.store.reviews.lists import ListedReview
 from tonada.store.reviews.mails import MailRow, Studio
 from tonada.store.reviews.verdicts import ApprovedVersion
@@ -148,10 +148,12 @@ class SaidAnswer(Model):
 
 
 class ClientReviewAnswer(Model):
-    """What a client sees. pages_address: of what draws the pages. files: address of the review's files."""
+    """What a client may do, and what was said; what they see is its content.
+
+    pages_address: of what draws the pages; files_address: of pictures and sheets.
+    """
 
     id: UUID
-    content: ReviewContent
     may_comment: bool
     may_choose: bool
     may_approve: bool

@@ -11,6 +11,7 @@ from werkzeug.exceptions import NotFound as NoSuchAddress
 from tonada.store.reviews import frozen
 from tonada.web.access import workspace_connection
 from tonada.web.problems import NOTHING_HERE
+from tonada.web.reviews.compressed import compressed
 
 pages = Blueprint("review_page", __name__)
 
@@ -43,6 +44,12 @@ def file(digest: str, name: str) -> Response:
         if name not in names:
             raise NoSuchAddress(NOTHING_HERE)
         found = frozen.read_file(connection, workspace, bytes.fromhex(names[name]))
-    made = Response(found.content, mimetype=found.mimetype)
+    # Fonts and pictures are compressed already.
+    answered = compressed if found.mimetype.startswith("text/") else _as_it_is
+    made = answered(found.content, found.mimetype)
     made.headers["Cache-Control"] = _FOR_EVER
     return made
+
+
+def _as_it_is(content: bytes, mimetype: str) -> Response:
+    return Response(content, mimetype=mimetype)

@@ -84,7 +84,12 @@ class Streams:
 
     async def _keep(self, review: UUID, connection: socket.socket, head: bytes) -> None:
         connection.setblocking(False)
-        reader, writer = await asyncio.open_connection(sock=connection)
+        try:
+            reader, writer = await asyncio.open_connection(sock=connection)
+        except OSError:
+            # Gone before it was kept.
+            connection.close()
+            return
         self._readers[review].add(writer)
         writer.write(head)
         with contextlib.suppress(OSError):

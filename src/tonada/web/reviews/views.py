@@ -242,7 +242,7 @@ def review_answer(connection: Connection, workspace: UUID, review: ReviewRow) ->
             for one, version in zip(content["takes"], shown, strict=True)
         ),
         pages=tuple(page["name"] for page in content["pages"]),
-        links=tuple(map(link_answer, rows)),
+        links=tuple(link_answer(row) for row in rows if not row.by_file),
         said=said_of(connection, workspace, review, Asked(_writer(), YOU)),
         history=history_of(
             verdicts.events(connection, workspace, review.id),
