@@ -140,7 +140,7 @@ def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> Non
         client.get_by_role("dialog").get_by_label("Your name").press_sequentially("Ana")
         client.keyboard.press("Enter")
         expect(client.get_by_text("You chose Midnight.")).to_be_visible()
-        tab_to("About: All of it")
+        tab_to("About: About all of it")
         client.keyboard.press("Enter")
         for _ in range(200):
             client.keyboard.press("ArrowDown")
@@ -412,3 +412,16 @@ def test_the_studio_says_who_it_is(page: Page) -> None:
     dialog.get_by_role("button", name="Keep").click()
     expect(dialog).to_have_count(0)
     assert ask(page, "GET", "/api/studio")["studio"] == "Lantern & Sons"
+
+
+def test_forced_colours_keep_the_palette_and_what_is_chosen(
+    page: Page, browser: Browser, server: Server
+) -> None:
+    made = shown(page)
+    with client_page(browser, server, made["link"]["path"], forced_colors="active") as client:
+        heading = frame_of(client, "Midnight").locator("[data-part='Opening’s heading']")
+        assert heading.evaluate("one => getComputedStyle(one).color") == "rgb(215, 177, 60)"
+        chosen = client.get_by_role("radio", name="Home page").locator("span")
+        other = client.get_by_role("radio", name="Article").locator("span")
+        background = "one => getComputedStyle(one).backgroundColor"
+        assert chosen.evaluate(background) != other.evaluate(background)

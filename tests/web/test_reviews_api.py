@@ -7,6 +7,7 @@ import gzip
 import hashlib
 import json
 import re
+from concurrent.futures import ThreadPoolExecutor
 from datetime import UTC, datetime, timedelta
 from typing import Any
 from uuid import uuid4
@@ -447,3 +448,30 @@ def test_a_deleted_brand_shows_nothing_until_it_is_back(
     assert brand not in str(said)
     client.post(f"/api/brands/{brand}/restoration")
     assert reader.ask("GET").status_code == 200
+
+
+def test_of_two_who_approve_at_once_one_does(app: Flask, client: Client, made: dict[str, Any]) -> None:
+    review = f"/api/reviews/{made['review']['id']}"
+    paths = [client.post(f"{review}/links", json={"name": str(row)}).get_json()["path"] for row in range(6)]
+    readers = [Reader(app, path) for path in paths]
+
+    def approve(row: int) -> int:
+        body = {"name": f"Reader {row}", "place": row % 2, "agreed": True}
+        return readers[row].ask("POST", "/approval", json=body).status_code
+
+    with ThreadPoolExecutor(len(readers)) as pool:
+        statuses = sorted(pool.map(approve, range(len(readers))))
+    assert statuses == [201, *[409] * 5]
+    told = [one["text"] for one in client.get(review).get_json()["history"]]
+    assert sum(" approved " in one for one in told) == 1
+
+
+def test_a_review_holds_so_many_remarks_and_no_more(reader: Reader, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr("tonada.store.reviews.remarks.MAX_REMARKS", 2)
+    reader.say("One")
+    reader.say("Two")
+    refused = reader.ask("POST", "/remarks", json={"name": "Ana", "text": "Three"})
+    assert "at most 2 remarks" in problem_of(refused, 422)["detail"]
+    monkeypatch.setattr("tonada.store.reviews.verdicts.MAX_REVIEW_EVENTS", 1)
+    refused = reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0})
+    assert "takes nothing more" in problem_of(refused, 422)["detail"]

@@ -40,7 +40,7 @@ export const elementAt = (page: Document, part: string) =>
 function buttonOf(
   page: Document,
   mark: Mark,
-  element: Element,
+  element: HTMLElement,
   scale: number,
   beside: number,
   choose: (id: string) => void,
@@ -74,7 +74,9 @@ function buttonOf(
 }
 
 /** Where the words of a part begin and end, not the whole width that it may take. */
-function firstLineOf(element: Element): DOMRect {
+function firstLineOf(element: HTMLElement): DOMRect {
+  // A button is as wide as its background, not as its label.
+  if (element.dataset.element === 'button background') return element.getBoundingClientRect()
   const range = element.ownerDocument.createRange()
   range.selectNodeContents(element)
   const [line] = range.getClientRects()
