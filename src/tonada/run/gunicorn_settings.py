@@ -75,7 +75,8 @@ def post_fork(server: Any, worker: Any) -> None:
 
 
 def post_worker_init(worker: Any) -> None:
-    """Look for long readings that a worker or a server left behind, and get ready for the first file."""
+    """Look for readings and mails that a worker or a server left behind; get ready for the first file."""
     gc.set_threshold(*_COLLECT_AFTER)
-    worker.wsgi.extensions["tonada.readings"].wake()
+    for errand in ("tonada.readings", "tonada.courier"):
+        worker.wsgi.extensions[errand].wake()
     threading.Thread(target=bounded.get_ready, daemon=True).start()

@@ -7,14 +7,13 @@ and none is lost when a worker dies. Without a mail server they stay in the outb
 from __future__ import annotations
 
 import logging
-import threading
 from typing import Final
 
 from tonada.mail.server import Letter, MailRefused, MailServer, send
-from tonada.store.errors import StoreUnavailable
 from tonada.store.reviews import mails
 from tonada.store.reviews.mails import NewMail
 from tonada.web.access import Access
+from tonada.web.errands import Errands
 
 log = logging.getLogger("tonada.mail")
 
@@ -27,9 +26,7 @@ class Courier:
 
     def __init__(self, access: Access, server: MailServer | None) -> None:
         self._access, self._server = access, server
-        self._wanted, self._stopped = threading.Event(), threading.Event()
-        self._thread: threading.Thread | None = None
-        self._lock = threading.Lock()
+        self._errands = Errands("courier", self._send_next, LOOK_SECONDS)
 
     @property
     def sends_by(self) -> str:
@@ -38,37 +35,17 @@ class Courier:
 
     def wake(self) -> None:
         """Look for mails now, and from now on regularly."""
-        if self._server is None:
-            return
-        with self._lock:
-            if self._thread is None:
-                self._thread = threading.Thread(target=self._run, name="courier", daemon=True)
-                self._thread.start()
-        self._wanted.set()
+        if self._server is not None:
+            self._errands.wake()
 
     def stop(self) -> None:
-        """End the thread."""
-        self._stopped.set()
-        self._wanted.set()
-        if self._thread is not None:
-            self._thread.join(5)
+        """Send nothing more."""
+        self._errands.stop()
 
     def send_now(self, letter: Letter) -> None:
         """Give one mail to the server while somebody waits. Raises MailRefused."""
         if self._server is not None:
             send(self._server, letter)
-
-    def _run(self) -> None:
-        while not self._stopped.is_set():
-            try:
-                while not self._stopped.is_set() and self._send_next():
-                    pass
-            except StoreUnavailable as reason:
-                log.warning("mails wait for the database: %s", reason)
-            except Exception:
-                log.exception("a mail failed")
-            self._wanted.wait(LOOK_SECONDS)
-            self._wanted.clear()
 
     def _send_next(self) -> bool:
         """Send the oldest mail that nobody is at; return whether there was one."""

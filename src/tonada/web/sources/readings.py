@@ -7,7 +7,6 @@ and another one starts the reading again. It is cancelled by removing its source
 from __future__ import annotations
 
 import logging
-import threading
 from typing import Any, Final
 
 from flask import current_app
@@ -18,6 +17,7 @@ from tonada.store import sources
 from tonada.store.errors import StoreUnavailable
 from tonada.store.sources import Lease
 from tonada.web.access import Access
+from tonada.web.errands import Errands
 
 log = logging.getLogger("tonada.readings")
 
@@ -34,43 +34,21 @@ class Readings:
 
     def __init__(self, access: Access) -> None:
         self._access = access
-        self._wanted = threading.Event()
-        self._stopped = threading.Event()
-        self._thread: threading.Thread | None = None
-        self._lock = threading.Lock()
+        self._errands = Errands("readings", self._read_next, LOOK_SECONDS)
 
     def wake(self) -> None:
         """Look for something to read now, and from now on regularly."""
-        with self._lock:
-            if self._thread is None:
-                self._thread = threading.Thread(target=self._run, name="readings", daemon=True)
-                self._thread.start()
-        self._wanted.set()
+        self._errands.wake()
 
     def stop(self) -> None:
         """End the thread; a reading under way is left to the others."""
-        self._stopped.set()
-        self._wanted.set()
-        if self._thread is not None:
-            self._thread.join(5)
-
-    def _run(self) -> None:
-        while not self._stopped.is_set():
-            try:
-                while self._read_next():
-                    pass
-            except StoreUnavailable as reason:
-                log.warning("readings wait for the database: %s", reason)
-            except Exception:
-                log.exception("a reading failed")
-            self._wanted.wait(LOOK_SECONDS)
-            self._wanted.clear()
+        self._errands.stop()
 
     def _read_next(self) -> bool:
         """Do the oldest reading that nobody is at; return whether there was one."""
         with self._access.transaction() as (connection, workspace):
             lease = sources.claim(connection, workspace, LEASE_SECONDS)
-        if lease is None or self._stopped.is_set():
+        if lease is None or self._errands.is_stopped:
             return False
         try:
             self._read(lease)
@@ -100,7 +78,7 @@ class Readings:
 
     def _renew(self, lease: Lease, progress: float) -> bool:
         """Hold the reading longer; a database that is away for a moment doesn't end it."""
-        if self._stopped.is_set():
+        if self._errands.is_stopped:
             return False
         try:
             with self._access.transaction() as (connection, workspace):
