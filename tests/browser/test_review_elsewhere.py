@@ -1,4 +1,4 @@
-"""The client's review in Firefox and WebKit, by a link and from a file: a client has the browser they have."""
+"""The client's review in Firefox and WebKit, by a link and from a file: clients have the browser they have."""
 
 from __future__ import annotations
 
