@@ -1,4 +1,4 @@
-"""The client's review in Firefox and WebKit, by a link and from a file: clients have the browser they have."""
+"""The client's review in Firefox and WebKit, by a link and from a file: clients have any browser."""
 
 from __future__ import annotations
 
