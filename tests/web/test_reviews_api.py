@@ -97,7 +97,7 @@ def test_remarks_are_said_answered_changed_and_taken_back(
     whole = client.post(f"{review}/remarks", json={"text": "It has 4.9.", "answers": remark["id"]}).get_json()
     assert [one["author"] for one in whole["said"]["remarks"]] == ["Ana", "You"]
     answered = reader.ask("GET", "/said").get_json()["remarks"][1]
-    assert (answered["author"], answered["is_designer"], answered["is_own"]) == ("Your designer", True, False)
+    assert (answered["author"], answered["is_designer"], answered["is_own"]) == ("The studio", True, False)
     # Somebody else with the same link is somebody else.
     other = Reader(app, made["link"]["path"])
     problem_of(other.ask("PUT", f"/remarks/{remark['id']}", json={"text": "Mine now"}), 409)
@@ -176,7 +176,7 @@ def test_a_link_ends_is_prolonged_and_withdrawn(
     with connect(owner_url) as connection:
         connection.execute("select set_config('tonada.workspace', '*', true)")
         connection.execute("update review_link set expires_at = now() where name = 'Bo'")
-    assert "ended on" in problem_of(bo.ask("GET"), 410)["detail"]
+    assert "could be seen until" in problem_of(bo.ask("GET"), 410)["detail"]
     problem_of(bo.ask("POST", "/remarks", json={"name": "Bo", "text": "Still here?"}), 410)
     one = f"{review}/links/{link['link']['id']}"
     yesterday = str((datetime.now(UTC) - timedelta(days=2)).date())
@@ -405,9 +405,11 @@ def test_what_is_out_and_what_came_back_is_listed(
     assert (listed["takes"], listed["pages"]) == (["Take 1", "Dusk"], ["home", "article"])
     assert listed["approved_by"] is None
     client.put(f"{review}/remarks/{remark}/resolution", json={"resolved": False})
+    reader.ask("PUT", "/choice", json={"name": "Ana", "place": 1})
     reader.ask("POST", "/approval", json={"name": "Ana", "place": 0, "agreed": True})
     (listed,) = client.get(path).get_json()["reviews"]
     assert (listed["unresolved"], listed["approved_by"], listed["approved_place"]) == (2, "Ana", 0)
+    assert listed["last_choice"] == "Ana chose Dusk"
     problem_of(client.put(f"{review}/remarks/{uuid4()}/resolution", json={"resolved": True}), 404)
 
 

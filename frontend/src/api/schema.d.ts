@@ -5629,6 +5629,7 @@ export interface components {
          * @description A review in the list. takes: their names as they are shown. pages: none for a palette alone.
          *
          *     remarks: by clients, without answers; unresolved: of those. open_links: that still lead to it.
+         *     last_choice: by whom and what, as a sentence without its full stop.
          */
         ListedReview: {
             /**

@@ -10,6 +10,8 @@ const props = defineProps<{
   about: string
   isChosen: boolean
   mayAnswer: boolean
+  /** Whether it is the designer who looks. */
+  isDesigner?: boolean
   longest: number
   edit: (remark: string, text: string) => Promise<boolean>
   takeBack: (remark: string) => Promise<boolean>
@@ -73,7 +75,11 @@ function startAnswer() {
           {{ remark.text }}
         </p>
         <p class="text-quiet">
-          <span dir="auto">{{ remark.author }}</span>, {{ formatAge(remark.created_at)
+          <!-- Whoever calls themselves as the studio does is still told from it. -->
+          <b v-if="remark.is_designer" class="text-ink" dir="auto">{{ remark.author }}</b>
+          <span v-else dir="auto">{{ remark.author }}</span>{{
+            remark.is_designer && !isDesigner ? ', your designer' : ''
+          }}, {{ formatAge(remark.created_at)
           }}<template v-if="remark.edited_at">, changed</template>
           <template v-if="remark.is_own">
             · <button type="button" class="underline" @click="change(remark)">Change</button> ·

@@ -156,6 +156,7 @@ const ends = computed(
     new Date(new Date(shown.value.endsAt).getTime() - 86_400_000).toLocaleDateString('en-GB', {
       day: 'numeric',
       month: 'long',
+      timeZone: 'UTC',
     }),
 )
 </script>

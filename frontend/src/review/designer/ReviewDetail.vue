@@ -129,6 +129,7 @@ const when = (text: string) =>
           :about="thread.about"
           :is-chosen="chosen === thread.id"
           may-answer
+          is-designer
           :longest="LONGEST"
           :edit="reviews.edit"
           :take-back="reviews.takeBack"

@@ -45,7 +45,11 @@ const lastDay = (link: ReviewLink) =>
 const isOver = (link: ReviewLink) =>
   link.expires_at !== null && new Date(link.expires_at) <= new Date()
 const dayOf = (link: ReviewLink) =>
-  new Date(lastDay(link) ?? '').toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })
+  new Date(lastDay(link) ?? '').toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  })
 function stateOf(link: ReviewLink): string {
   if (link.withdrawn_at) return 'Withdrawn'
   if (isOver(link)) return `Ended after ${dayOf(link)}`

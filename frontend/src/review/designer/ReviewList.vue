@@ -9,6 +9,7 @@ function stateOf(one: ListedReview): string {
   if (one.approved_at)
     return `${one.takes[one.approved_place ?? 0] ?? ''} approved by ${one.approved_by ?? ''}`
   if (one.withdrawn_at) return 'Withdrawn'
+  if (one.last_choice) return one.last_choice
   if (!one.open_links) return 'No link leads there any more'
   if (!one.last_opened_at) return 'Out, not opened yet'
   return `Out, opened ${formatAge(one.last_opened_at)}`
@@ -16,7 +17,9 @@ function stateOf(one: ListedReview): string {
 function saidOf(one: ListedReview): string {
   if (!one.remarks) return ''
   const all = countOf(one.remarks, 'remark', 'remarks')
-  return one.unresolved ? `${all}, ${one.unresolved.toString()} open` : `${all}, all dealt with`
+  return one.unresolved
+    ? `${all}, ${countOf(one.unresolved, 'open', 'open').toLowerCase()}`
+    : `${all}, all dealt with`
 }
 </script>
 

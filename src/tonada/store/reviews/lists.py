@@ -32,7 +32,7 @@ OF_BRANDS = """
            (select max(last_opened_at) from review_link
              where review_link.workspace_id = review.workspace_id and review_link.review_id = review.id
            ) as last_opened_at,
-           (select event.who || ' ' || coalesce(event.detail ->> 'name', '')
+           (select event.who || ' chose ' || coalesce(event.detail ->> 'name', 'none of them')
               from review_event as event
              where event.workspace_id = review.workspace_id and event.review_id = review.id
                and event.kind = 'chosen' order by event.id desc limit 1) as last_choice,
@@ -50,6 +50,7 @@ class ListedReview:
     """A review in the list. takes: their names as they are shown. pages: none for a palette alone.
 
     remarks: by clients, without answers; unresolved: of those. open_links: that still lead to it.
+    last_choice: by whom and what, as a sentence without its full stop.
     """
 
     id: UUID

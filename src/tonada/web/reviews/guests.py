@@ -7,6 +7,7 @@ import secrets
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
+from datetime import timedelta
 from typing import Final
 from uuid import UUID
 
@@ -68,8 +69,9 @@ def at_the_door(token: str) -> Iterator[Guest]:
         if link.withdrawn_at is not None or review.withdrawn_at is not None:
             raise ReviewEnded("This review was withdrawn. Ask your designer for a new link.")
         if link.expires_at is not None and link.expires_at <= links.now(connection):
+            last = link.expires_at - timedelta(days=1)
             raise ReviewEnded(
-                f"This review ended on {link.expires_at:%-d %B %Y}. Ask your designer to prolong it."
+                f"This review could be seen until {last:%-d %B %Y}. Ask your designer to prolong it."
             )
         yield Guest(connection, workspace, link, review, person_digest())
 

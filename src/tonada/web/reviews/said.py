@@ -25,7 +25,7 @@ from tonada.web.reviews.models import (
     TakeRemark,
 )
 
-DESIGNER = "Your designer"
+DESIGNER = "The studio"
 
 
 @dataclass(frozen=True, slots=True)
