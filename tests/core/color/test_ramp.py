@@ -6,7 +6,7 @@ import colorsys
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from tests.strategies import hexes
@@ -155,13 +155,16 @@ def test_eleven_steps_are_numbered_as_stylesheets_do_and_others_evenly() -> None
 
 
 @given(hexes)
+@example("#0001a3")
 @settings(max_examples=60, deadline=None)
 def test_a_steady_ramp_keeps_the_swatch_s_chroma_wherever_srgb_has_it(value: str) -> None:
     ramp = ramp_of(value, RampSettings("steady"))
     assert ramp.hexes[ramp.own] == value
-    own = float(hex_to_oklch(value)[1])
+    _, own, hue = (float(one) for one in hex_to_oklch(value))
     for row, step in enumerate(ramp.hexes):
-        lightness, chroma, hue = hex_to_oklch(step)
+        lightness, chroma, _ = hex_to_oklch(step)
+        # At the hue that is held: around blue, where the gamut is hollow, that of an 8-bit step may have
+        # another way out of it.
         most = float(largest_chroma(np.array([lightness]), np.array([hue]))[0])
         if row < ramp.own:
             assert chroma == pytest.approx(min(own, STEADY_SHARE * most), abs=0.012), step
