@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 from tests.browser.conftest import Server, axe_findings, make_brand, open_demo
 from tests.browser.saving import saved
@@ -39,6 +39,19 @@ def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None
     saved(page, 1)
     act(page, "Copy as a new take")
     expect(tabs(page)).to_have_count(5)
+
+
+def test_what_is_asked_of_a_take_that_is_still_opening_is_done_when_it_is_open(page: Page) -> None:
+    open_demo(page)
+    held: list[Route] = []
+    page.route("**/api/takes/*", lambda route: held.append(route))
+    with page.expect_request("**/api/takes/*"):
+        tabs(page).nth(1).click()
+    act(page, "Rename")
+    assert page.get_by_role("dialog").count() == 0
+    # Let go of, and with it whatever is asked from here on.
+    page.unroute("**/api/takes/*")
+    expect(page.get_by_label("New name")).to_have_value("Take 2")
 
 
 def test_versions_are_cut_compared_and_restored(page: Page) -> None:

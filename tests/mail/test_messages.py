@@ -38,3 +38,14 @@ def test_what_a_client_wrote_does_nothing_in_a_mail() -> None:
         assert "&lt;img" in letter.html
         assert words in letter.text
         assert "https://t.example/r" in letter.html
+
+
+def test_a_mail_asks_only_for_what_may_be_done() -> None:
+    def said(takes: list[str], comment: bool, choose: bool) -> str:
+        given = Sent("Peak", "", "", takes, "https://r.example/x", "", COLORS, comment, choose)
+        return review_sent("a@example.org", given).text
+
+    assert "Look at A, B, say what you think, and choose one." in said(["A", "B"], True, True)
+    assert "Look at A, B, and choose one." in said(["A", "B"], False, True)
+    assert "Have a look, and say what you think." in said(["A"], True, True)
+    assert "Have a look.\n" in said(["A"], False, False)

@@ -20,7 +20,7 @@ ANSWERS: dict[str, Any] = {
     "key": "abcdef0123456789",
     "name": "Zoë",
     "remarks": [{"key": "k" * 16, "about": {"kind": "whole"}, "text": "Schön — “sehr” 夜"}],
-    "choice": {"place": None, "reason": "Too cold"},
+    "choice": {"place": None, "reason": "Too cold", "at": "2026-11-29T12:00:00Z"},
     "approved": None,
 }
 
@@ -57,7 +57,8 @@ def test_whatever_a_mail_does_to_them_they_are_read(text: str) -> None:
         ({"version": 2}, "version"),
         ({"review": "../x"}, "review"),
         ({"name": ""}, "name"),
-        ({"approved": 4}, "approved"),
+        ({"approved": {"place": 4, "at": "2026-11-29T12:00:00Z"}}, "approved.place"),
+        ({"approved": {"place": 0, "at": "yesterday"}}, "approved.at"),
         ({"remarks": [{"key": "short", "about": {}, "text": "x"}]}, "remarks.0.key"),
         ({"remarks": [{"key": "k" * 16, "about": {"kind": "roof"}, "text": "x"}]}, "remarks.0.about.kind"),
         ({"remarks": [{"key": "k" * 16, "about": {}, "text": "x" * 2001}]}, "remarks.0.text"),

@@ -26,7 +26,7 @@ PATIENCE_SECONDS = 60
 
 def posted(app: Flask, database_url: str, port: int, **more: Any) -> Flask:
     """Return an application that sends by a mail server, and is reached from outside."""
-    folder = app.extensions["tonada.review_hosts"].frontend
+    folder = app.extensions["tonada.settings"].frontend
     server = mail_server(f"smtp://127.0.0.1:{port}", "tonada@example.org")
     settings = Settings(
         database_url,

@@ -6121,12 +6121,16 @@ export interface components {
         /**
          * TakenInAnswer
          * @description name: whose answers they are. added: remarks that are new; the others were there already.
+         *
+         *     is_late: a choice or an approval came after the review was approved, and does not count.
          */
         TakenInAnswer: {
             /** Name */
             name: string;
             /** Added */
             added: number;
+            /** Is Late */
+            is_late: boolean;
             review: components["schemas"]["ReviewAnswer"];
         };
         /**
@@ -6221,11 +6225,6 @@ export interface components {
             pages_address: string;
             /** Files Address */
             files_address: string;
-            /**
-             * Editable Minutes
-             * @default 10
-             */
-            editable_minutes: number;
             /**
              * Most Characters
              * @default 2000

@@ -11,7 +11,7 @@ import TakeHeader from './TakeHeader.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import NotationSheet from '@/handoff/NotationSheet.vue'
 import PasteDialog from '@/source/PasteDialog.vue'
-import { useUnanswered } from '@/ui/useAnswer'
+import { useQuestion, useUnanswered } from '@/ui/useAnswer'
 import { useCameBackStore } from '@/review/cameBack'
 import { useEvents } from '@/ui/useEvents'
 import { useColorDrag } from './useColorDrag'
@@ -29,12 +29,17 @@ const { announcement } = useCopy()
 const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()
 const cameBack = useCameBackStore()
-watch(
-  () => take.take?.id,
-  (id) => void cameBack.read(id),
-  { immediate: true },
-)
-useEvents('/api/reviews/events', () => void cameBack.again())
+const question = useQuestion(readCameBack)
+async function readCameBack() {
+  try {
+    await cameBack.read(take.take?.id)
+    question.answered()
+  } catch (reason) {
+    question.failed(reason)
+  }
+}
+watch(() => take.take?.id, readCameBack, { immediate: true })
+useEvents('/api/reviews/events', () => void readCameBack())
 const failure = ref('')
 /** What was deleted and can be brought back: the take, or the whole brand. */
 const deleted = ref<'take' | 'brand'>()

@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
@@ -35,10 +36,20 @@ export function useTakeActions() {
     await router.push({ name: route.name ?? 'source', params: { ...route.params, takeId: id } })
   }
 
+  /** A take that is being opened still is waited for; unless another one is gone to meanwhile. */
+  async function isOpen(): Promise<boolean> {
+    const { takeId } = route.params
+    const isGone = () => route.params.takeId !== takeId
+    await until(() => isGone() || (take.take?.id === takeId && take.document !== undefined)).toBe(
+      true,
+    )
+    return !isGone()
+  }
+
   const act = (action: TakeAction) =>
     attempt(async () => {
       if (action === 'deleted') showsDeleted.value = true
-      if (!take.take || !take.document) return
+      if (!(await isOpen()) || !take.take || !take.document) return
       if (action === 'copy') await show((await take.createFrom(asKept(take.document))).id)
       else if (action === 'empty') await show((await take.createEmpty()).id)
       else if (action === 'rename') isRenaming.value = true

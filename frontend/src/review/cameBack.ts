@@ -10,19 +10,16 @@ export const useCameBackStore = defineStore('came-back', () => {
   const latest = createLatest()
   let open: string | undefined
 
+  /** Throws where it can't be known: Handoff may not be silent then of what was approved. */
   async function read(take: string | undefined) {
     if (take !== open) found.value = undefined
     open = take
     if (!take) return
     const path = { take_id: take }
-    try {
-      const answer = await latest.ask((signal) =>
-        given(api.GET('/api/takes/{take_id}/came-back', { params: { path }, signal })),
-      )
-      if (answer) found.value = answer
-    } catch {
-      // It stands beside the work: what isn't known now is asked for again with the next event.
-    }
+    const answer = await latest.ask((signal) =>
+      given(api.GET('/api/takes/{take_id}/came-back', { params: { path }, signal })),
+    )
+    if (answer) found.value = answer
   }
 
   async function resolve(review: string, remark: string) {
@@ -39,7 +36,6 @@ export const useCameBackStore = defineStore('came-back', () => {
   return {
     read,
     resolve,
-    again: () => read(open),
     remarks: computed(() => found.value?.remarks ?? []),
     approvals: computed(() => found.value?.approvals ?? []),
     /** The version that was approved last. */

@@ -103,11 +103,22 @@ class OutsideRemark(Model):
     text: RemarkText
 
 
+# When something was done, by the clock of whoever did it: it tells one act from the next.
+Moment = Annotated[str, StringConstraints(pattern=r"^[0-9TZ:.-]{10,30}$")]
+
+
 class OutsideChoice(Model):
     """place: none where none of the takes was chosen; then with a reason."""
 
+    at: Moment
+
     place: Place | None
     reason: Annotated[str, StringConstraints(max_length=limits.MAX_REMARK_LENGTH)] = ""
+
+
+class OutsideApproval(Model):
+    place: Place
+    at: Moment
 
 
 class OutsideAnswers(Model):
@@ -120,7 +131,7 @@ class OutsideAnswers(Model):
     name: Name
     remarks: Annotated[tuple[OutsideRemark, ...], Field(max_length=200)] = ()
     choice: OutsideChoice | None = None
-    approved: Place | None = None
+    approved: OutsideApproval | None = None
 
 
 def document_digest(document: dict[str, Any]) -> str:

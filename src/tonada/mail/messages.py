@@ -18,7 +18,10 @@ _LONGEST_SUBJECT: Final = 150
 
 @dataclass(frozen=True, slots=True)
 class Sent:
-    """A review that goes out. studio: who sends it, or empty. link: where it is, with its token."""
+    """A review that goes out. studio: who sends it, or empty. link: where it is, with its token.
+
+    may_comment, may_choose: what the mail may ask for.
+    """
 
     brand: str
     studio: str
@@ -27,6 +30,19 @@ class Sent:
     link: str
     until: str
     colors: Sequence[str]
+    may_comment: bool = True
+    may_choose: bool = True
+
+    @property
+    def invitation(self) -> str:
+        """What a client is asked for, in a sentence."""
+        wanted = ["say what you think"] if self.may_comment else []
+        if self.may_choose and len(self.takes) > 1:
+            wanted.append("choose one")
+        looked = f"Look at {', '.join(self.takes)}" if len(self.takes) > 1 else "Have a look"
+        if len(wanted) > 1:
+            return f"{looked}, {wanted[0]}, and {wanted[1]}."
+        return f"{looked}, and {wanted[0]}." if wanted else f"{looked}."
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import hashlib
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any, Final
@@ -26,6 +25,7 @@ from tonada.document.review import (
 )
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import ExportHeader, SheetPages, pdf_sheet
+from tonada.review.page_set import ReviewFile, review_file_of
 
 # What a colleague may want to copy, and how each is called.
 NOTATIONS: Final[tuple[WrittenAs, ...]] = ("hex", "rgb", "hsl", "oklch")
@@ -61,39 +61,40 @@ class Frame:
 
 
 @dataclass(frozen=True, slots=True)
-class FileMade:
-    """A file of a review. digest: SHA-256, in hex."""
-
-    digest: str
-    mimetype: str
-    content: bytes
-
-
-@dataclass(frozen=True, slots=True)
 class Frozen:
     """What a review shows, and its files."""
 
     content: ReviewContent
-    files: tuple[FileMade, ...]
+    files: tuple[ReviewFile, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Kept:
+    """Digests of the files of a take."""
+
+    logo: str | None
+    picture: str | None
+    sheet: str
 
 
 def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> Frozen:
     """Return what a client sees of some versions, from now on."""
-    files: list[FileMade] = []
+    files: dict[str, ReviewFile] = {}
 
-    def keep(content: bytes | None, mimetype: str) -> str | None:
-        if content is None:
-            return None
-        files.append(FileMade(hashlib.sha256(content).hexdigest(), mimetype, content))
-        return files[-1].digest
+    def keep(content: bytes, mimetype: str) -> str:
+        file = review_file_of(content, mimetype)
+        return files.setdefault(file.digest, file).digest
 
     shown = []
     for one in materials:
         take = TakeDocument.model_validate(one.document).to_take()
         head = ExportHeader(frame.brand, one.name, "", one.logo, one.dated)
-        sheet = pdf_sheet(take, head, press, pages=SHEET)
-        shown.append(_shown(frame, one, take, keep(one.logo, "image/png"), keep(one.picture, "image/png"),
-                            keep(sheet, "application/pdf") or ""))  # fmt: skip
+        kept = _Kept(
+            logo=keep(one.logo, "image/png") if one.logo else None,
+            picture=keep(one.picture, "image/png") if one.picture else None,
+            sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
+        )
+        shown.append(_shown(frame, one, take, kept))
     names = {page.id: page.name for page in PAGES}
     content = ReviewContent(
         brand=frame.brand,
@@ -103,12 +104,10 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
         widths=tuple(frame.widths),
         takes=tuple(shown),
     )
-    return Frozen(content, tuple({one.digest: one for one in files}.values()))
+    return Frozen(content, tuple(files.values()))
 
 
-def _shown(
-    frame: Frame, material: Material, take: Take, logo: str | None, picture: str | None, sheet: str
-) -> ShownTake:
+def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTake:
     schemes = [take, *([take.turned()] if take.other else [])]
     settings = TakeDocument.of(take).proof.model_dump(mode="json")
     evaluations = [(one, evaluate(one)) for one in schemes]
@@ -143,7 +142,7 @@ def _shown(
             )
             for one, evaluation in evaluations
         },
-        logo=logo,
-        picture=picture,
-        sheet=sheet,
+        logo=kept.logo,
+        picture=kept.picture,
+        sheet=kept.sheet,
     )

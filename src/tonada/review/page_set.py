@@ -32,8 +32,8 @@ class NotBuilt(TonadaError):
 
 
 @dataclass(frozen=True, slots=True)
-class SetFile:
-    """A file that draws the pages. digest: SHA-256, in hex."""
+class ReviewFile:
+    """A file that a review shows, or that draws its pages. digest: SHA-256 of the content, in hex."""
 
     digest: str
     mimetype: str
@@ -45,12 +45,17 @@ class PageSet:
     """All that draws the pages, by name; digest: SHA-256 of names and contents, in hex."""
 
     digest: str
-    files: Mapping[str, SetFile]
+    files: Mapping[str, ReviewFile]
 
     @property
     def names(self) -> dict[str, str]:
         """The digest of each file by its name: what is kept with a review."""
         return {name: one.digest for name, one in self.files.items()}
+
+
+def review_file_of(content: bytes, mimetype: str) -> ReviewFile:
+    """Return a file under its digest."""
+    return ReviewFile(hashlib.sha256(content).hexdigest(), mimetype, content)
 
 
 def page_set_in(folder: Path) -> PageSet:
@@ -65,12 +70,10 @@ def page_set_in(folder: Path) -> PageSet:
 
 @lru_cache(maxsize=4)
 def _read(folder: Path, _changed: int) -> PageSet:
-    found: dict[str, SetFile] = {}
+    found: dict[str, ReviewFile] = {}
     for path in sorted(folder.iterdir()):
         if path.suffix in _TYPES:
-            content = path.read_bytes()
-            digest = hashlib.sha256(content).hexdigest()
-            found[path.name] = SetFile(digest, _TYPES[path.suffix], content)
+            found[path.name] = review_file_of(path.read_bytes(), _TYPES[path.suffix])
     whole = hashlib.sha256("\n".join(f"{name} {one.digest}" for name, one in found.items()).encode())
     return PageSet(whole.hexdigest(), found)
 

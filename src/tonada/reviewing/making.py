@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, time, timedelta
 from uuid import UUID
@@ -18,7 +18,7 @@ from tonada.document.review import Width
 from tonada.document.take import TakeDocument
 from tonada.handoff.press_profile import usual_press
 from tonada.review.freezing import Frame, Material, freeze
-from tonada.review.page_set import PageSet
+from tonada.review.page_set import PageSet, ReviewFile
 from tonada.reviewing.tokens import Token, new_token
 from tonada.store import brands, sources, takes, versions
 from tonada.store.database import Connection
@@ -70,7 +70,8 @@ def make_review(
     """
     brand = brands.find(connection, workspace, brand_id)
     _check(wanted)
-    description = SHOWN_TO_A_CLIENT if wanted.may_comment or wanted.may_choose else HANDED_AS_A_LINK
+    asks = wanted.may_comment or wanted.may_choose or wanted.may_approve
+    description = SHOWN_TO_A_CLIENT if asks else HANDED_AS_A_LINK
     materials = []
     for one in wanted.takes:
         row = takes.find(connection, workspace, one.take)
@@ -87,8 +88,7 @@ def make_review(
         for one, kept in zip(wanted.takes, found.content.takes, strict=True)
     ]
     _keep_set(connection, workspace, page_set)
-    made = [FrozenFile(bytes.fromhex(one.digest), one.mimetype, one.content) for one in found.files]
-    frozen.keep_files(connection, workspace, made)
+    frozen.keep_files(connection, workspace, _rows(found.files))
     new = NewReview(
         brand=brand.id,
         greeting=wanted.greeting,
@@ -151,11 +151,12 @@ def _picture(connection: Connection, workspace: UUID, source: str | None) -> byt
 
 
 def _keep_set(connection: Connection, workspace: UUID, page_set: PageSet) -> None:
-    files = [
-        FrozenFile(bytes.fromhex(one.digest), one.mimetype, one.content) for one in page_set.files.values()
-    ]
-    frozen.keep_files(connection, workspace, files)
+    frozen.keep_files(connection, workspace, _rows(page_set.files.values()))
     frozen.keep_set(connection, workspace, bytes.fromhex(page_set.digest), page_set.names)
+
+
+def _rows(files: Iterable[ReviewFile]) -> list[FrozenFile]:
+    return [FrozenFile(bytes.fromhex(one.digest), one.mimetype, one.content) for one in files]
 
 
 def make_link(

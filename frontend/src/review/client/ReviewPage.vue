@@ -41,6 +41,9 @@ const passphrase = ref('')
         {{ state === 'over' ? 'There is no review here' : 'The review can’t be opened now' }}
       </h1>
       <p role="alert">{{ problem }}</p>
+      <p v-if="state === 'over'" class="text-quiet">
+        Was the whole link copied? Your designer can make another one.
+      </p>
       <button
         v-if="state === 'failed'"
         type="button"

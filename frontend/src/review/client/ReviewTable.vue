@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMediaQuery, useWindowSize } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RadioBar from '@/ui/RadioBar.vue'
@@ -26,7 +26,6 @@ const takes = computed(() => content.value.takes)
 document.title = `Colours for ${content.value.brand}`
 
 const isNarrow = useMediaQuery('(max-width: 899px)')
-const { width: room } = useWindowSize()
 
 const COLORS = 'colors'
 const views = computed(() => [
@@ -149,6 +148,11 @@ function follow(from: number, share: number) {
 }
 const isSending = ref(false)
 const { announcement } = useCopy()
+/** What is said where the designer has said nothing: only what may be done here. */
+const invitation = computed(() => {
+  if (shown.value.mayComment) return 'Have a look, and say what you think. Nothing here can break.'
+  return 'Have a look. Under Colours, press a value to copy it.'
+})
 const logo = computed(() => takes.value.find((one) => one.logo)?.logo)
 const ends = computed(
   () =>
@@ -177,8 +181,7 @@ const ends = computed(
           Colours for {{ content.brand }}
         </h1>
         <p class="whitespace-pre-line text-quiet [overflow-wrap:anywhere]" dir="auto">
-          {{ content.greeting || 'Have a look, and say what you think. Nothing here can break.'
-          }}<template v-if="ends"> Until {{ ends }}.</template>
+          {{ content.greeting || invitation }}<template v-if="ends"> Until {{ ends }}.</template>
         </p>
       </div>
       <div class="flex min-w-0 flex-wrap gap-x-5 gap-y-2">
@@ -212,7 +215,6 @@ const ends = computed(
           :scheme="scheme"
           :width="width"
           :is-narrow="isNarrow"
-          :room="room"
           :talk="talk"
           :threads="threads"
           :picked="aboutOf(row)"

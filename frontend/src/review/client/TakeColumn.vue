@@ -18,8 +18,6 @@ const props = defineProps<{
   scheme: 'day' | 'night'
   width: 'wide' | 'phone'
   isNarrow: boolean
-  /** The width of the window. */
-  room: number
   talk: Talk
   threads: readonly Thread[]
   picked: string | undefined

@@ -85,7 +85,7 @@ describe('what is said without a server', () => {
       key: expect.stringMatching(/^[0-9a-f]{32}$/) as string,
       name: 'Zoë',
       remarks: [{ key: remark?.id, about, text: '夜' }],
-      choice: { place: null, reason: 'Too cold' },
+      choice: { place: null, reason: 'Too cold', at: expect.any(String) as string },
       approved: null,
     })
     // Another file from the same browser is the same person's.

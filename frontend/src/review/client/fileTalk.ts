@@ -22,8 +22,8 @@ interface OutsideAnswers {
   key: string
   name: string
   remarks: readonly { key: string; about: About; text: string }[]
-  choice: { place: number | null; reason: string } | null
-  approved: number | null
+  choice: { place: number | null; reason: string; at: string } | null
+  approved: { place: number; at: string } | null
 }
 
 interface OwnRemark {
@@ -109,7 +109,6 @@ export function fileTalk(embedded: Embedded, keeping: Keeping | undefined): Talk
         mayApprove: embedded.may_approve,
         reader: '',
         endsAt: undefined,
-        editableMinutes: Infinity,
         mostCharacters: 2000,
         said: said(),
       }),
@@ -148,8 +147,8 @@ export function fileTalk(embedded: Embedded, keeping: Keeping | undefined): Talk
         key: own.key,
         name: name || own.name || 'Somebody',
         remarks: own.remarks.map(({ key, about, text }) => ({ key, about, text })),
-        choice: own.choice && { place: own.choice.place, reason: own.choice.reason },
-        approved: own.approved?.place ?? null,
+        choice: own.choice,
+        approved: own.approved,
       }
       const file = `${JSON.stringify(answers, null, 1)}\n`
       return { file, text: packed(JSON.stringify(answers)) }

@@ -58,7 +58,6 @@ export function serverTalk(token: string): Talk {
       mayApprove: review.may_approve,
       reader: review.reader,
       endsAt: review.ends_at ?? undefined,
-      editableMinutes: review.editable_minutes,
       mostCharacters: review.most_characters,
       said: review.said,
     }

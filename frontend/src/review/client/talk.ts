@@ -11,7 +11,6 @@ export interface Shown {
   /** For whom the link was made, or empty. */
   reader: string
   endsAt: string | undefined
-  editableMinutes: number
   mostCharacters: number
   said: Said
 }

@@ -38,7 +38,6 @@ const SHOWN: Shown = {
   mayApprove: true,
   reader: 'Ana',
   endsAt: undefined,
-  editableMinutes: 10,
   mostCharacters: 2000,
   said: NOTHING,
 }

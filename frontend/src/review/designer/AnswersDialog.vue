@@ -5,7 +5,7 @@ import SheetDialog from '@/ui/SheetDialog.vue'
 /** What came back from a review that was sent as a file: the file itself, or the text of a mail. */
 const props = defineProps<{
   problem: string
-  take: (text: string) => Promise<{ name: string; added: number } | undefined>
+  take: (text: string) => Promise<{ name: string; added: number; is_late: boolean } | undefined>
 }>()
 const shown = defineModel<boolean>({ required: true })
 const text = ref('')
@@ -21,7 +21,7 @@ async function takeIn(given: string) {
   text.value = ''
   done.value = `${found.name}’s answers were taken in, with ${
     found.added === 1 ? 'one new remark' : `${found.added.toString()} new remarks`
-  }.`
+  }.${found.is_late ? ' The choice came after the approval, so it does not count.' : ''}`
 }
 async function readFile(event: Event) {
   const input = event.target as HTMLInputElement

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Review } from '@/api/types'
 import RemarkThread from '@/review/client/RemarkThread.vue'
 import { useThreads } from '@/review/client/useThreads'
@@ -39,6 +39,8 @@ const isWithdrawing = ref(false)
 async function withdraw() {
   if (await props.reviews.withdraw()) isWithdrawing.value = false
 }
+// What went wrong in a dialog is of no use once it is closed.
+watch([isTakingIn, isReopening, isWithdrawing], () => props.reviews.dismiss())
 const when = (text: string) =>
   new Date(text).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>

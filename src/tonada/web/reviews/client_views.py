@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from typing import Final
+from collections.abc import Callable, Mapping
+from typing import Any, Final
 from uuid import UUID
 
 import orjson
@@ -238,17 +238,7 @@ def choose_for(found: Guest, body: ChoiceBody, outside_key: str | None = None) -
         raise InputError("Say why none of them will do, so that the next ones can.", field="reason")
     _open(found)
     detail = {"place": body.place, "name": name, "reason": body.reason}
-    is_new = verdicts.record(
-        found.connection,
-        found.workspace,
-        found.review.id,
-        "chosen",
-        link=found.link.id,
-        who=body.name,
-        detail=detail,
-        outside_key=outside_key,
-    )
-    if is_new:
+    if _record(found, "chosen", body.name, detail, outside_key):
         what = f"{body.name} chose {name}." if name else f"{body.name} chose none of them:"
         _tell(found, what, body.reason, choice_made)
 
@@ -258,22 +248,26 @@ def approve_for(found: Guest, body: ApprovalBody, outside_key: str | None = None
     take = _take_at(found, body.place, "place")
     _open(found)
     detail = {"name": take["name"], "version": take["version"], "digest": take["digest"]}
-    is_new = verdicts.record(
-        found.connection,
-        found.workspace,
-        found.review.id,
-        "approved",
-        link=found.link.id,
-        who=body.name,
-        detail=detail,
-        outside_key=outside_key,
-    )
-    if is_new:
+    if _record(found, "approved", body.name, detail, outside_key):
         verdicts.approve(
             found.connection, found.workspace, found.review.id, body.place, body.name, found.link.id
         )
         what = f"{body.name} approved {take['name']}, version {take['version']}."
         _tell(found, what, "", approval_made)
+
+
+def _record(found: Guest, kind: str, who: str, detail: dict[str, Any], outside_key: str | None) -> bool:
+    """Note what a reader did; False for what came from outside and is there already."""
+    return verdicts.record(
+        found.connection,
+        found.workspace,
+        found.review.id,
+        kind,
+        link=found.link.id,
+        who=who,
+        detail=detail,
+        outside_key=outside_key,
+    )
 
 
 def _open(found: Guest) -> None:
@@ -328,13 +322,12 @@ def _wake() -> None:
 
 def designer_address(brand: UUID, review: UUID) -> str:
     """Return where the designer looks at a review: under the application's own host, whoever asks."""
-    settings = current_app.extensions["tonada.review_hosts"]
+    settings = current_app.extensions["tonada.settings"]
     scheme = "https" if settings.https else "http"
     own = request.host if not settings.review_hosts else settings.hosts[0]
     return f"{scheme}://{own}/brands/{brand}/reviews/{review}"
 
 
-def colors_of(content: dict[str, object]) -> list[str]:
+def colors_of(content: Mapping[str, Any]) -> list[str]:
     """Return a few colours of what is shown first, for the head of a mail."""
-    takes: list[dict[str, dict[str, list[dict[str, str]]]]] = content["takes"]  # type: ignore[assignment]
-    return [one["hex"] for one in takes[0]["colors"]["day"][:6]]
+    return [one["hex"] for one in content["takes"][0]["colors"]["day"][:6]]

@@ -23,7 +23,7 @@ def register(app: Flask, settings: Settings) -> None:
 
     if names:
         app.before_request(only_reviews)
-    app.extensions["tonada.review_hosts"] = settings
+    app.extensions["tonada.settings"] = settings
 
 
 def _is_of_a_review(path: str) -> bool:

@@ -3,17 +3,16 @@
 from __future__ import annotations
 
 from datetime import timedelta
-from uuid import UUID
 
 from flask import current_app, request
 
 from tonada.mail.messages import LINK_LEFT_OUT, Sent, review_sent
 from tonada.mail.server import MailRefused
 from tonada.reviewing.tokens import Token
-from tonada.store.database import Connection
 from tonada.store.reviews import mails
 from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.links import LinkRow
+from tonada.web.access import workspace_connection
 from tonada.web.reviews.client_views import colors_of
 from tonada.web.reviews.courier import Courier, new_mail
 from tonada.web.reviews.hosts import review_origin
@@ -35,17 +34,19 @@ def link_answer(row: LinkRow) -> LinkAnswer:
     )
 
 
-def new_link_answer(
-    connection: Connection, workspace: UUID, review: ReviewRow, made: tuple[LinkRow, Token], mail: str | None
-) -> NewLinkAnswer:
-    """Return a link with its address, once; and send it where a mail was asked for."""
+def new_link_answer(review: ReviewRow, made: tuple[LinkRow, Token], mail: str | None) -> NewLinkAnswer:
+    """Return a link with its address, once; and send it where a mail was asked for.
+
+    To be called when the link is kept for good: nobody is sent one that is not, and no transaction waits
+    for a mail server.
+    """
     link, token = made
     path = f"/review/{token.text}"
-    origin = review_origin(current_app.extensions["tonada.review_hosts"], request.host)
+    origin = review_origin(current_app.extensions["tonada.settings"], request.host)
     address = f"{origin}{path}" if origin else None
     problem = None
     if mail:
-        problem = _mail_link(connection, workspace, review, link, mail, address)
+        problem = _mail_link(review, link, mail, address)
     return NewLinkAnswer(
         link=link_answer(link),
         path=path,
@@ -55,9 +56,7 @@ def new_link_answer(
     )
 
 
-def _mail_link(
-    connection: Connection, workspace: UUID, review: ReviewRow, link: LinkRow, to: str, address: str | None
-) -> str | None:
+def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -> str | None:
     """Send a link; return why it could not be sent. What is kept of the mail has the link left out."""
     if address is None:
         return "Not sent: a client can’t reach this machine. Send the review as a file."
@@ -72,6 +71,8 @@ def _mail_link(
             link=where,
             until=f"{link.expires_at - timedelta(days=1):%-d %B %Y}" if link.expires_at else "",
             colors=colors_of(content),
+            may_comment=review.may_comment,
+            may_choose=review.may_choose,
         )
 
     courier: Courier = current_app.extensions["tonada.courier"]
@@ -80,5 +81,6 @@ def _mail_link(
     except MailRefused as reason:
         return f"Not sent: {reason}. Copy the link instead."
     kept = new_mail(review_sent(to, letter_with(LINK_LEFT_OUT)))
-    mails.queue(connection, workspace, review.id, [kept], is_sent=True)
+    with workspace_connection() as (connection, workspace):
+        mails.queue(connection, workspace, review.id, [kept], is_sent=True)
     return None

@@ -161,7 +161,6 @@ class ClientReviewAnswer(Model):
     ends_at: datetime | None
     pages_address: str
     files_address: str
-    editable_minutes: int = limits.EDITABLE_MINUTES
     most_characters: int = limits.MAX_REMARK_LENGTH
     csrf_token: str
     said: SaidAnswer
@@ -284,10 +283,14 @@ class AnswersBody(Model):
 
 
 class TakenInAnswer(Model):
-    """name: whose answers they are. added: remarks that are new; the others were there already."""
+    """name: whose answers they are. added: remarks that are new; the others were there already.
+
+    is_late: a choice or an approval came after the review was approved, and does not count.
+    """
 
     name: str
     added: int
+    is_late: bool
     review: ReviewAnswer
 
 

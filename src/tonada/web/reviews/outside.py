@@ -17,7 +17,7 @@ from tonada.store.database import Connection
 from tonada.store.reviews import frozen, links, notices, remarks, verdicts
 from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.links import NewLink
-from tonada.store.reviews.remarks import NewRemark
+from tonada.store.reviews.remarks import NewRemark, Writer
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.handoff.handed import attached
@@ -41,7 +41,7 @@ api = blueprint("review_files")
 @api.get("/reviews/<uuid:review_id>/file", summary="A review as one file of HTML that needs no server")
 @limiter.limit(SHEETS_PER_MINUTE)
 def download_review(path: ReviewPath) -> Response:
-    folder = current_app.extensions["tonada.review_hosts"].frontend
+    folder = current_app.extensions["tonada.settings"].frontend
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
         content = review.content
@@ -83,10 +83,10 @@ def take_in(path: ReviewPath, body: AnswersBody) -> Response:
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
         guest = _as_guest(connection, workspace, review, given)
-        added = _take_in(guest, given)
+        added, is_late = _take_in(guest, given)
         notices.tell(connection, review.id)
         whole = review_answer(connection, workspace, review)
-    return answer(TakenInAnswer(name=given.name, added=added, review=whole))
+    return answer(TakenInAnswer(name=given.name, added=added, is_late=is_late, review=whole))
 
 
 def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, given: OutsideAnswers) -> Guest:
@@ -111,8 +111,12 @@ def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, given:
     return Guest(connection, workspace, known, review, b"")
 
 
-def _take_in(guest: Guest, given: OutsideAnswers) -> int:
-    """Take in what isn't there already; return how many remarks are new. Raises InputError or Closed."""
+def _take_in(guest: Guest, given: OutsideAnswers) -> tuple[int, bool]:
+    """Take in what isn't there already. Raises InputError.
+
+    Return how many remarks are new, and whether a choice or an approval came too late: after the review
+    was approved by somebody else, which keeps nobody's remarks out.
+    """
     review = guest.review
     allowed = (
         (bool(given.remarks), review.may_comment),
@@ -125,28 +129,19 @@ def _take_in(guest: Guest, given: OutsideAnswers) -> int:
     for one in given.remarks:
         about = checked_about(guest, ClientRemarkBody(about=one.about, name=given.name, text=one.text))
         new = NewRemark(about, given.name, one.text, outside_key=one.key)
-        writer = guest.writer
-        made = remarks.create(
-            guest.connection, guest.workspace, review.id, type(writer)(writer.link, None), new
-        )
-        added += made is not None
+        writer = Writer(guest.link.id, None)
+        added += remarks.create(guest.connection, guest.workspace, review.id, writer, new) is not None
     standing = verdicts.approval(guest.connection, guest.workspace, review.id)
-    is_theirs = standing is not None and standing.link_id == guest.link.id
-    if given.choice is not None and not is_theirs:
-        place, reason = given.choice.place, given.choice.reason
-        key = f"{given.key} chose {place} {hash_of(reason)}"
-        choose_for(guest, ChoiceBody(name=given.name, place=place, reason=reason), key)
-    if given.approved is not None and not is_theirs:
-        body = ApprovalBody(name=given.name, place=given.approved, agreed=True)
-        approve_for(guest, body, f"{given.key} approved {given.approved}")
-    return added
-
-
-def hash_of(text: str) -> str:
-    """Return a short digest, so that the same reason is taken in once."""
-    import hashlib
-
-    return hashlib.sha256(text.encode()).hexdigest()[:12]
+    if standing is not None:
+        decides = given.choice is not None or given.approved is not None
+        return added, decides and standing.link_id != guest.link.id
+    if given.choice is not None:
+        chosen = ChoiceBody(name=given.name, place=given.choice.place, reason=given.choice.reason)
+        choose_for(guest, chosen, f"{given.key} chose {given.choice.at}")
+    if given.approved is not None:
+        approved = ApprovalBody(name=given.name, place=given.approved.place, agreed=True)
+        approve_for(guest, approved, f"{given.key} approved {given.approved.at}")
+    return added, False
 
 
 @api.get("/reviews/<uuid:review_id>/history", summary="The history of a review as a PDF")

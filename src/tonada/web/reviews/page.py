@@ -24,7 +24,7 @@ _FOR_EVER: Final = "public, max-age=31536000, immutable"
 def page(token: str) -> Response:
     """Give the page; whether its token leads anywhere, it asks by itself."""
     del token
-    folder = current_app.extensions["tonada.review_hosts"].frontend
+    folder = current_app.extensions["tonada.settings"].frontend
     if not (folder / "review.html").is_file():
         raise NoSuchAddress("The front end is not built yet. Run: make setup")
     made = send_from_directory(folder, "review.html", max_age=0)

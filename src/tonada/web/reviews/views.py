@@ -62,13 +62,13 @@ def list_reviews(path: BrandPath) -> Response:
 )
 @limiter.limit(SHEETS_PER_MINUTE)
 def create_review(path: BrandPath, body: NewReviewBody) -> Response:
-    page_set = page_set_in(current_app.extensions["tonada.review_hosts"].frontend)
+    page_set = page_set_in(current_app.extensions["tonada.settings"].frontend)
     with workspace_connection() as (connection, workspace):
         review = make_review(connection, workspace, path.brand_id, _wanted(body), page_set)
         link = make_link(connection, workspace, review, _wanted_link(body.link))
         notices.tell(connection, review.id)
-        made = new_link_answer(connection, workspace, review, link, body.link.mail)
         whole = review_answer(connection, workspace, review)
+    made = new_link_answer(review, link, body.link.mail)
     return answer(MadeReviewAnswer(review=whole, link=made), 201)
 
 
@@ -88,8 +88,7 @@ def create_link(path: ReviewPath, body: LinkBody) -> Response:
             raise InputError("This review was withdrawn. Make another one.", field="review")
         made = make_link(connection, workspace, review, _wanted_link(body))
         notices.tell(connection, review.id)
-        shown = new_link_answer(connection, workspace, review, made, body.mail)
-    return answer(shown, 201)
+    return answer(new_link_answer(review, made, body.mail), 201)
 
 
 @api.put(
@@ -274,7 +273,7 @@ def _writer() -> Writer:
 
 
 def _origin() -> str | None:
-    return review_origin(current_app.extensions["tonada.review_hosts"], request.host)
+    return review_origin(current_app.extensions["tonada.settings"], request.host)
 
 
 def _wanted(body: NewReviewBody) -> WantedReview:
