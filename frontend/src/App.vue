@@ -1,10 +1,17 @@
 <script setup lang="ts">
+import { useOutdated } from '@/api/build'
 import { useLostView } from '@/frame/useLostView'
 import { useWorkspace } from '@/frame/useWorkspace'
+import { useKeptFocus } from '@/ui/useKeptFocus'
 import NoticeBar from '@/ui/NoticeBar.vue'
 
 useWorkspace()
+useKeptFocus()
 const { lost, reload, dismiss } = useLostView()
+const isOutdated = useOutdated()
+function renew() {
+  location.reload()
+}
 </script>
 
 <template>
@@ -16,5 +23,13 @@ const { lost, reload, dismiss } = useLostView()
     @dismiss="dismiss"
   >
     <button type="button" class="button-solid" @click="reload">Reload</button>
+  </NoticeBar>
+  <NoticeBar
+    v-else-if="isOutdated"
+    class="fixed inset-x-4 bottom-32 z-50 mx-auto max-w-180"
+    text="There is a new version of Tonada. Reload when it suits you: what isn’t saved yet stays."
+    @dismiss="isOutdated = false"
+  >
+    <button type="button" class="button-solid" @click="renew">Reload</button>
   </NoticeBar>
 </template>

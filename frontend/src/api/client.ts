@@ -1,6 +1,7 @@
 /** The one way to the server. A problem document becomes a ProblemError, whoever looks at the answer. */
 import createClient from 'openapi-fetch'
 import type { Middleware } from 'openapi-fetch'
+import { noteBuild } from './build'
 import type { paths } from './schema'
 import type { ProblemDocument, Session } from './types'
 
@@ -45,11 +46,12 @@ async function fetchWithToken(request: Request): Promise<Response> {
   return patiently(await withToken(again))
 }
 
-function patiently(request: Request): Promise<Response> {
-  if (UPLOAD.test(new URL(request.url).pathname)) return fetch(request)
-  return fetch(request, {
-    signal: AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE_MS)]),
-  })
+async function patiently(request: Request): Promise<Response> {
+  const isUpload = UPLOAD.test(new URL(request.url).pathname)
+  const signal = AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE_MS)])
+  const response = await fetch(request, isUpload ? {} : { signal })
+  noteBuild(response)
+  return response
 }
 
 async function withToken(request: Request): Promise<Request> {

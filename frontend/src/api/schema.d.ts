@@ -3330,7 +3330,7 @@ export interface components {
          * @description Figures of one swatch. srgb8: red, green, blue. position: 0 to 1 on the contrast scale.
          *
          *     better_label: whether white or black text is further from it, so that a label can be set on it.
-         *     on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
+         *     on_ground: contrast ratio to the stave's ground, exact; reaches: what for. term: the colour in a word.
          */
         SwatchFigures: {
             /** Id */
@@ -3363,6 +3363,8 @@ export interface components {
             reaches: "nothing" | "large text and parts" | "body text" | "enhanced text";
             /** Is Neutral */
             is_neutral: boolean;
+            /** Term */
+            term: string;
         };
         /**
          * TextStyleAnswer

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import StepInspector from '@/take/StepInspector.vue'
 import SwatchInspector from '@/take/SwatchInspector.vue'
+import ShareField from './ShareField.vue'
 import { useSelection } from './useSelection'
 import { targetFrom } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
@@ -32,4 +33,5 @@ function openPair(id: string) {
     @pair="openPair"
     @owner="select"
   />
+  <ShareField v-if="selected" :color-key="selected" />
 </template>

@@ -24,7 +24,7 @@ function swapByKey(event: KeyboardEvent) {
   >
     <button
       type="button"
-      class="keeps-color min-h-0 flex-1 touch-none -outline-offset-4"
+      class="keeps-color min-h-0 flex-1 cursor-grab touch-pan-x -outline-offset-4"
       :style="{ backgroundColor: cell.hex }"
       :aria-pressed="selected"
       :aria-label="`${cell.role_names || 'No role'}: ${cell.name}, ${cell.hex}${cell.held ? ', held' : ''}`"
@@ -41,6 +41,7 @@ function swapByKey(event: KeyboardEvent) {
     >
     <div class="border-t border-ink px-1.5 pt-1 pb-1.5">
       <p
+        dir="auto"
         class="line-clamp-2 leading-tight font-semibold wrap-break-word"
         :title="cell.role_names || cell.name"
       >

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Cell } from '@/api/types'
+import { useEscape } from '@/ui/keys'
 import { formatShare } from '@/ui/format'
 
 const props = defineProps<{ left: Cell; right: Cell }>()
@@ -27,6 +28,12 @@ function release() {
   began = undefined
 }
 
+function drop() {
+  began = undefined
+  emit('drop')
+}
+useEscape(() => began !== undefined, drop)
+
 function step(event: KeyboardEvent) {
   const by = { ArrowLeft: -0.01, ArrowRight: 0.01 }[event.key]
   if (by === undefined) return
@@ -41,7 +48,7 @@ function step(event: KeyboardEvent) {
     role="separator"
     tabindex="0"
     aria-orientation="vertical"
-    class="absolute inset-y-0 -right-1 z-10 w-[7px] cursor-ew-resize touch-none hover:border-x hover:border-ink"
+    class="absolute inset-y-0 -right-1 z-10 w-[7px] cursor-ew-resize touch-none before:absolute before:-inset-x-2.25 before:top-0 before:h-15 hover:border-x hover:border-ink"
     :aria-label="`Edge between ${left.role_names || left.name} and ${right.role_names || right.name}`"
     :aria-valuenow="Math.round(left.share * 100)"
     aria-valuemin="0"
@@ -50,8 +57,7 @@ function step(event: KeyboardEvent) {
     @pointerdown="grab"
     @pointermove="move"
     @pointerup="release"
-    @pointercancel="((began = undefined), emit('drop'))"
+    @pointercancel="drop"
     @keydown="step"
-    @keydown.esc="((began = undefined), emit('drop'))"
   ></div>
 </template>

@@ -2,9 +2,11 @@
 import SchemeSwitch from './SchemeSwitch.vue'
 import SightSwitch from './SightSwitch.vue'
 import { useRoute } from 'vue-router'
+import { useInView } from './useInView'
 import { useTakeStore } from '@/take/take'
 
 const take = useTakeStore()
+useInView('steps')
 const route = useRoute()
 const STEPS = [
   { name: 'source', label: 'Source' },
@@ -19,6 +21,7 @@ const STEPS = [
 <template>
   <div class="flex flex-wrap items-stretch border-b border-hair bg-sheet px-4">
     <nav
+      ref="steps"
       aria-label="Steps"
       class="flex h-8.5 items-stretch gap-8 whitespace-nowrap max-[900px]:max-w-full max-[900px]:gap-5 max-[900px]:overflow-x-auto"
     >

@@ -14,6 +14,8 @@ import PasteDialog from '@/source/PasteDialog.vue'
 import { useQuestion, useUnanswered } from '@/ui/useAnswer'
 import { useCameBackStore } from '@/review/cameBack'
 import { useEvents } from '@/ui/useEvents'
+import { useShortfallNews } from './useShortfallNews'
+import { useTakeTitle } from './useTakeTitle'
 import { useColorDrag } from './useColorDrag'
 import { useCopy } from '@/ui/useCopy'
 import { useFileIntake } from '@/source/useFileIntake'
@@ -26,6 +28,8 @@ const brand = useBrandStore()
 const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
+useTakeTitle()
+const news = useShortfallNews()
 const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()
 const cameBack = useCameBackStore()
@@ -92,7 +96,7 @@ const isReady = computed(() => brand.detail && take.document)
 
 <template>
   <div
-    class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh"
+    class="frame grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh"
   >
     <div>
       <TakeHeader />
@@ -159,5 +163,6 @@ const isReady = computed(() => brand.detail && take.document)
     />
     <NotationSheet />
     <p class="sr-only" role="status">{{ announcement }}</p>
+    <p class="sr-only" role="status" data-testid="news">{{ news }}</p>
   </div>
 </template>

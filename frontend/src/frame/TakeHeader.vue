@@ -43,7 +43,7 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
     class="flex min-h-11.5 items-center gap-x-5 gap-y-2 max-[1100px]:gap-x-2.5 border-b border-ink bg-sheet px-4 py-2 max-[900px]:flex-wrap"
   >
     <AppMark />
-    <h1 class="min-w-24 max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
+    <h1 dir="auto" class="min-w-24 max-w-60 truncate text-[14px]" :title="brand.detail?.brand.name">
       {{ brand.detail?.brand.name ?? '' }}
     </h1>
     <TakeTabs

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
+import { useInView } from './useInView'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import DotsIcon from '@/ui/DotsIcon.vue'
 import { api, given } from '@/api/client'
@@ -13,6 +14,14 @@ export type TakeAction =
 const props = defineProps<{ takes: readonly TakeSummary[]; hasDeleted: boolean }>()
 const emit = defineEmits<{ act: [action: TakeAction] }>()
 const route = useRoute()
+const router = useRouter()
+useInView('tabs')
+/** More than stand beside one another in any window are found in a menu too. */
+const MANY = 3
+const addressOf = (takeId: string) => ({
+  name: route.name ?? 'source',
+  params: { ...route.params, takeId },
+})
 const { previewing } = usePagePreview()
 const looking = (id: string) =>
   previewing(async (signal) => {
@@ -37,18 +46,31 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
 
 <template>
   <nav aria-label="Takes" class="flex min-w-0 items-stretch border border-ink">
-    <div class="flex min-w-0 overflow-x-auto">
+    <div ref="tabs" class="flex min-w-0 overflow-x-auto">
       <RouterLink
         v-for="take in takes"
         :key="take.id"
-        :to="{ name: route.name ?? 'source', params: { ...route.params, takeId: take.id } }"
-        class="max-w-40 truncate border-r border-ink px-3 py-1 font-semibold whitespace-nowrap -outline-offset-3"
+        :to="addressOf(take.id)"
+        :title="take.name"
+        dir="auto"
+        class="max-w-40 flex-none truncate border-r border-ink px-3 py-1 font-semibold whitespace-nowrap -outline-offset-3"
         active-class="bg-ink text-sheet"
         :class="route.params.takeId === take.id ? '' : 'hover:bg-surround'"
         v-on="looking(take.id)"
         >{{ take.name }}</RouterLink
       >
     </div>
+    <ActionMenu
+      v-if="takes.length > MANY"
+      class="relative flex border-r border-ink"
+      align="right"
+      :actions="takes.map((one) => ({ value: one.id, label: one.name }))"
+      :label="`All ${takes.length} takes`"
+      button-class="px-2.5 -outline-offset-3 hover:bg-surround"
+      @act="router.push(addressOf($event))"
+    >
+      <span aria-hidden="true">▾</span>
+    </ActionMenu>
     <button
       type="button"
       class="border-r border-ink px-3 font-semibold -outline-offset-3 hover:bg-surround"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
+import { useShortcut } from '@/ui/keys'
 import { WORDS } from './words'
 
 /** What the words mean that are Tonada’s own, one key away. */
@@ -13,16 +13,8 @@ const found = computed(() => {
   return WORDS.filter((entry) => entry.some((part) => part.toLowerCase().includes(text)))
 })
 
-useEventListener(window, 'keydown', (event) => {
-  const isTyping =
-    event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
-  if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key !== 'w') return
-  if (document.querySelector('[role="dialog"], [role="listbox"], [role="menu"]')) return
-  // Else it would be typed into the field that the sheet opens with.
-  event.preventDefault()
-  shown.value = true
-})
+// By its key a letter would be typed into the field that the sheet opens with: that is prevented there.
+useShortcut('words', () => (shown.value = true))
 </script>
 
 <template>

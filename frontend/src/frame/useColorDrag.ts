@@ -1,6 +1,7 @@
 import { createSharedComposable, useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import type { TakeChange } from '@/api/types'
+import { useEscape } from '@/ui/keys'
 import { usePagePreview } from '@/page/usePagePreview'
 import type { Target } from '@/take/roles'
 import { targetOf, isSame } from '@/take/roles'
@@ -73,9 +74,12 @@ export const useColorDrag = createSharedComposable(() => {
     pressed = carried.value = undefined
     if (made) void change.make(made)
   })
-  useEventListener(window, ['pointercancel', 'blur'], () => {
+  function drop() {
+    if (carried.value) hide()
     pressed = carried.value = undefined
-  })
+  }
+  useEventListener(window, ['pointercancel', 'blur'], drop)
+  useEscape(() => carried.value !== undefined, drop)
 
   return { carried, grab, problem: change.problem }
 })

@@ -38,17 +38,17 @@ const printed = (hex: string) => known.value.get(hex)?.printed
 </script>
 
 <template>
-  <div class="flex items-center gap-3">
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
     <span>A click on a colour’s value, anywhere, copies it as</span>
     <ChoiceList v-model="chosen" class="w-48" label="Notation" align="left" :options="options" />
   </div>
   <table class="mt-3 w-full border border-ink bg-sheet" data-testid="values">
     <thead class="text-left text-small text-quiet">
       <tr>
-        <td class="w-14"></td>
-        <th scope="col" class="py-1 font-normal">Role</th>
-        <th scope="col" class="font-normal">Value</th>
-        <th scope="col" class="font-normal">
+        <td class="w-14 max-[640px]:w-9"></td>
+        <th scope="col" class="px-2 py-1 font-normal">Role</th>
+        <th scope="col" class="px-2 font-normal">Value</th>
+        <th scope="col" class="px-2 font-normal">
           {{ vocabulary.press ? `CMYK, ${vocabulary.press}` : 'CMYK needs a press profile' }}
         </th>
         <td></td>
@@ -59,17 +59,17 @@ const printed = (hex: string) => known.value.get(hex)?.printed
         <td class="p-1">
           <span class="keeps-color block h-7" :style="{ backgroundColor: cell.hex }"></span>
         </td>
-        <th scope="row" class="max-w-52 truncate px-2 text-left font-semibold">
+        <th scope="row" dir="auto" class="max-w-52 px-2 text-left font-semibold wrap-break-word">
           {{ cell.role_names || cell.name }}
         </th>
-        <td>
+        <td class="px-2">
           <CopyButton
             :value="cell.hex"
             :what="cell.role_names || cell.name"
             :shown="writtenAs(cell.hex)"
           />
         </td>
-        <td>
+        <td class="px-2">
           <button
             v-if="printed(cell.hex)"
             type="button"

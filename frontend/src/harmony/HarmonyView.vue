@@ -133,7 +133,7 @@ function chooseVariation(document: TakeDocument) {
           :change="ruled"
         />
         <StaveChart
-          class="min-h-80"
+          class="min-h-80 max-[900px]:min-h-110"
           :document="take.shown"
           :evaluation="take.evaluation"
           :greys="greys"

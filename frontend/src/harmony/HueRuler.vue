@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { signed, xOf } from './layout'
-import type { Box } from './layout'
+import { flagRows, flagTop, signed, xOf } from './layout'
+import type { Field } from './layout'
 import type { Flag, Stave } from '@/api/types'
 import { arrowOf } from '@/ui/arrows'
 
-const props = defineProps<{ stave: Stave; field: Box; moves: boolean; anchorMoves: boolean }>()
+const props = defineProps<{ stave: Stave; field: Field; moves: boolean; anchorMoves: boolean }>()
 const emit = defineEmits<{
   grab: [flag: Flag | 'anchor', event: PointerEvent]
   step: [flag: Flag | 'anchor', degrees: number]
@@ -19,7 +19,7 @@ const ticks = computed(() =>
     isLong: tick % 2 === 0,
   })),
 )
-const flags = computed(() =>
+const placed = computed(() =>
   props.stave.flags.map((flag) => {
     const line = xOf(flag.hue, props.stave.hue, props.field)
     return {
@@ -33,6 +33,23 @@ const flags = computed(() =>
     }
   }),
 )
+/** Of a flag with so many letters, about. */
+const widthOf = (letters: number) => letters * 6.7 + 16
+const ANCHOR_WIDTH = widthOf('anchor'.length)
+const flags = computed(() => {
+  const taken = placed.value.map(({ flag, x, label, turn }) => ({
+    x,
+    width: widthOf(label.length + turn.length + (flag.swatch ? 0 : 4)),
+  }))
+  const anchor = { x: middle.value, width: ANCHOR_WIDTH }
+  const [, ...rows] = flagRows([anchor, ...taken], props.field.flagRows)
+  return placed.value.map((one, number) => ({
+    ...one,
+    top: flagTop(props.field, rows[number] ?? 0),
+  }))
+})
+/** What is drawn of the ruler, from where its lowest flags stand. */
+const y = (down: number) => props.field.ruler + down
 
 const degrees = (angle: number) =>
   `${signed(angle) > 0 ? '+' : ''}${Math.round(signed(angle)).toString()}°`
@@ -48,14 +65,14 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
 
 <template>
   <svg class="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
-    <line :x1="field.left" :x2="field.right" y1="14" y2="14" class="stroke-ink" />
+    <line :x1="field.left" :x2="field.right" :y1="y(10)" :y2="y(10)" class="stroke-ink" />
     <line
       v-for="(tick, row) in ticks"
       :key="row"
       :x1="tick.x"
       :x2="tick.x"
-      :y1="tick.isLong ? 27 : 31"
-      y2="36"
+      :y1="y(tick.isLong ? 23 : 27)"
+      :y2="y(32)"
       class="stroke-ink"
     />
     <line
@@ -63,18 +80,18 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
       :key="row"
       :x1="line"
       :x2="line"
-      y1="22"
+      :y1="y(18)"
       :y2="field.bottom"
       class="stroke-ink"
       stroke-dasharray="3 4"
     />
-    <line :x1="middle" :x2="middle" y1="22" :y2="field.bottom" class="stroke-ink" />
+    <line :x1="middle" :x2="middle" :y1="y(18)" :y2="field.bottom" class="stroke-ink" />
   </svg>
   <div
     class="keeps-color absolute h-1.5"
     :style="{
       left: `${field.left}px`,
-      top: '37px',
+      top: `${y(33)}px`,
       width: `${field.right - field.left}px`,
       background: `linear-gradient(in oklch longer hue to right, oklch(0.68 0.13 ${stave.hue - 180}), oklch(0.68 0.13 ${stave.hue + 179.9}))`,
     }"
@@ -82,9 +99,9 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
   <div
     role="slider"
     :tabindex="anchorMoves ? 0 : -1"
-    class="absolute top-1 z-1 flex h-5 -translate-x-1/2 items-center border border-ink bg-ink px-1.5 text-small font-semibold text-sheet"
+    class="absolute z-1 flex h-5 before:absolute before:-inset-0.5 -translate-x-1/2 items-center border border-ink bg-ink px-1.5 text-small font-semibold text-sheet"
     :class="anchorMoves ? 'cursor-ew-resize touch-none' : 'cursor-default'"
-    :style="{ left: `${middle}px` }"
+    :style="{ left: `${middle}px`, top: `${flagTop(field, 0)}px` }"
     :title="anchorMoves ? 'Drag to turn the whole chord' : 'The anchor is held'"
     aria-label="Anchor’s flag: turns the whole chord"
     :aria-disabled="!anchorMoves"
@@ -98,16 +115,16 @@ function step(flag: Flag | 'anchor', event: KeyboardEvent) {
     anchor
   </div>
   <!-- A flag stays itself while its angle changes, so that it keeps the focus and the pointer. -->
-  <template v-for="({ flag, x, label, turn }, row) in flags" :key="row">
+  <template v-for="({ flag, x, top, label, turn }, row) in flags" :key="row">
     <div
       role="slider"
       tabindex="0"
-      class="absolute top-1 flex h-5 -translate-x-1/2 touch-none items-center border bg-sheet px-1.5 text-small font-semibold"
+      class="absolute flex h-5 before:absolute before:-inset-0.5 -translate-x-1/2 touch-none items-center border bg-sheet px-1.5 text-small font-semibold"
       :class="[
         moves ? 'cursor-ew-resize' : 'cursor-default',
         flag.swatch ? 'border-ink' : 'border-dashed border-ink',
       ]"
-      :style="{ left: `${x}px` }"
+      :style="{ left: `${x}px`, top: `${top}px` }"
       data-flag
       :aria-label="
         flag.swatch ? `Partner’s flag at ${label}` : `Open place at ${label}: Enter adds a partner`

@@ -33,7 +33,7 @@ const x = (angle: number) => 46 + (signed(angle) / 360) * 80
       :key="one.name"
       v-slot="{ checked }"
       :value="one.name"
-      class="min-w-0 flex-1 cursor-pointer"
+      class="min-w-20 flex-1 cursor-pointer max-[900px]:min-w-23"
       v-on="previewingChange(() => (one.name === rule ? undefined : change(one.name)))"
     >
       <span

@@ -5,11 +5,11 @@ import HueRuler from './HueRuler.vue'
 import StaveField from './StaveField.vue'
 import StaveNote from './StaveNote.vue'
 import StaveTone from './StaveTone.vue'
-import { LANE, fieldOf, placeNotes, xOf, yOf } from './layout'
+import { fieldOf, placeNotes, xOf, yOf } from './layout'
 import { useNoteKeys } from './useNoteKeys'
 import { useStaveDrag } from './useStaveDrag'
 import type { Evaluation, Flag, Swatch, TakeChange, TakeDocument } from '@/api/types'
-import { formatRatio, roleNames } from '@/ui/format'
+import { formatFixed, formatRatio, roleNames } from '@/ui/format'
 
 const props = defineProps<{
   document: TakeDocument
@@ -78,7 +78,7 @@ const spots = computed(() => {
         swatch,
         name: name.length > 26 ? `${name.slice(0, 25)}…` : name,
         x: isNeutral
-          ? LANE.left + LANE.width / 2
+          ? field.value.lane.left + field.value.lane.width / 2
           : (held?.x ?? xOf(figures.hue, middleHue.value, field.value)),
         y: held?.y ?? yOf(figures.position, field.value),
         width: Math.min(name.length, 26) * LETTER + PADDING + (swatch.held ? 34 : 0),
@@ -100,7 +100,7 @@ const tones = computed(() =>
         cell,
         name: name.length > 26 ? `${name.slice(0, 25)}…` : name,
         x: cell.is_neutral
-          ? LANE.left + LANE.width / 2
+          ? field.value.lane.left + field.value.lane.width / 2
           : xOf(cell.hue, middleHue.value, field.value),
         y: yOf(cell.position, field.value),
         width: Math.min(name.length, 26) * LETTER + PADDING,
@@ -109,7 +109,12 @@ const tones = computed(() =>
     }),
 )
 const placed = computed(() => {
-  const bounds = { left: 60, top: field.value.top - 14, right: width.value, bottom: height.value }
+  const bounds = {
+    left: field.value.lane.left - 28,
+    top: field.value.top - 14,
+    right: width.value,
+    bottom: height.value,
+  }
   return placeNotes([...spots.value, ...tones.value], bounds)
 })
 function standing<T extends { id: string; x: number }>(all: readonly T[]) {
@@ -122,10 +127,11 @@ const notes = computed(() => standing(spots.value))
 const placedTones = computed(() => standing(tones.value))
 
 function spoken(figures: Evaluation['swatches'][number], swatch: Swatch) {
-  const { on_ground: ratio, reaches } = figures
+  const { on_ground: ratio, reaches, term, hue, chroma } = figures
+  const turned = figures.is_neutral ? term : `${term}, hue ${Math.round(hue).toString()} degrees`
   const verdict = reaches === 'nothing' ? 'too close for text' : `enough for ${reaches}`
   const held = swatch.held ? ', held' : ''
-  return `${swatch.name}, ${swatch.hex}${held}, ${formatRatio(ratio)} to 1 on ${stave.value.ground_name}, ${verdict}`
+  return `${turned}, chroma ${formatFixed(chroma, 2)}, ${formatRatio(ratio)} to 1 on ${stave.value.ground_name}, ${verdict}, ${swatch.hex}${held}`
 }
 const fieldChroma = computed(() => {
   const wanted = props.selected ?? stave.value.anchor
@@ -150,7 +156,6 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
     @pointermove="drag.move"
     @pointerup="drag.release"
     @pointercancel="drag.cancel"
-    @keydown.esc="drag.cancel"
   >
     <template v-if="width > 0">
       <StaveField
@@ -212,9 +217,11 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
         @pointerdown="(emit('select', note.id), drag.grab(note.figures, note.x, note.y, $event))"
         @focusin="emit('select', note.id)"
         @keydown="keys.press(note.figures, $event)"
-        @wheel.prevent="keys.wheel(note.figures, $event)"
+        @wheel="keys.wheel(note.figures, note.swatch.held, $event)"
       />
-      <p class="absolute right-2 bottom-1 text-small text-quiet">
+      <p
+        class="pointer-events-none absolute right-2 bottom-1 left-2 text-right text-small leading-4 text-quiet"
+      >
         sideways is hue, up and down is contrast; striped is too close to
         {{ stave.ground_name }} for text
       </p>

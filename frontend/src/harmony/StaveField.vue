@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LANE, xOf, yOf } from './layout'
-import type { Box } from './layout'
+import { xOf, yOf } from './layout'
+import type { Field } from './layout'
 import type { Stave } from '@/api/types'
 import { formatFixed } from '@/ui/format'
 
 const props = defineProps<{
   stave: Stave
-  field: Box
+  field: Field
   greys: readonly string[]
   chroma: number
   hue: number
@@ -29,8 +29,8 @@ const picture = computed(() => ({
   backgroundPositionX: px(xOf(0, props.hue, props.field) - props.field.left),
 }))
 const near = computed(() => ({
-  left: px(LANE.left),
-  width: px(props.field.right - LANE.left),
+  left: px(props.field.lane.left),
+  width: px(props.field.right - props.field.lane.left),
   top: px(yOf(props.stave.near_end, props.field)),
   height: px(yOf(props.stave.near_start, props.field) - yOf(props.stave.near_end, props.field)),
 }))
@@ -46,8 +46,8 @@ const NAMES: Readonly<Record<string, string>> = {
   <div
     class="keeps-color absolute flex flex-col-reverse"
     :style="{
-      left: px(LANE.left),
-      width: px(LANE.width),
+      left: px(field.lane.left),
+      width: px(field.lane.width),
       top: px(field.top),
       height: px(size.height),
     }"
@@ -67,11 +67,11 @@ const NAMES: Readonly<Record<string, string>> = {
     class="glides absolute left-2 right-2"
     :style="{ top: px(yOf(line.position, field)) }"
   >
-    <div class="absolute right-0 h-px bg-ink" :style="{ left: px(LANE.left - 14) }"></div>
+    <div class="absolute right-0 h-px bg-ink" :style="{ left: px(field.lane.left - 14) }"></div>
     <p class="absolute -top-4.5 left-0 leading-4">
       <b class="text-[14px] font-semibold">{{ line.ratio }}</b><span class="text-small"> : 1</span>
     </p>
-    <p class="absolute top-0.5 left-0 w-20 text-[11px] leading-3 text-quiet">
+    <p class="absolute top-0.5 left-0 w-20 max-[600px]:w-14 text-[11px] leading-3 text-quiet">
       {{ NAMES[`${line.ratio}`] }}
     </p>
   </div>

@@ -44,7 +44,8 @@ defineProps<{
       :class="isSelected && 'border-ink font-semibold'"
       :style="{ left: `${label.left}px`, top: `${label.top}px` }"
       aria-hidden="true"
-      >{{ name }}<span v-if="isHeld" class="text-quiet">, held</span></span
+      ><bdi>{{ name }}</bdi
+      ><span v-if="isHeld" class="text-quiet">, held</span></span
     >
   </div>
 </template>

@@ -17,7 +17,7 @@ defineProps<{
   <div>
     <button
       type="button"
-      class="keeps-color absolute border-black outline-offset-2"
+      class="keeps-color absolute border-black outline-offset-2 before:absolute before:-inset-1.25"
       :style="{
         left: `${x - TONE}px`,
         top: `${y - TONE}px`,

@@ -11,21 +11,57 @@ export interface Box {
   bottom: number
 }
 
-/** The margins around the field: the ruler above, the line labels and the neutral lane at the left. */
-export const MARGIN = { top: 54, bottom: 26, left: 162, right: 22 } as const
-export const LANE = { left: 88, width: 62 } as const
+/** Where colours stand by hue, with the lane of neutrals at its left and the rows of flags above it. */
+export interface Field extends Box {
+  lane: { left: number; width: number }
+  flagRows: number
+  /** Top of the lowest row of flags. */
+  ruler: number
+}
+
+/** Around the field: the ruler above, the line labels and the neutral lane at the left. */
+const WIDE = { top: 54, bottom: 26, left: 162, right: 22, lane: { left: 88, width: 62 } } as const
+/** In a narrow frame what stands over the ruler elsewhere has a line of its own. */
+const NARROW = { top: 88, bottom: 44, left: 110, right: 12, lane: { left: 62, width: 40 } } as const
+const NARROW_BELOW = 520
+/** Below it flags that are 30 degrees apart don't stand beside one another. */
+const ROWS_BELOW = 820
+const FLAG_ROW = 22
 export const NOTE = 14
 /** Half the side of a tone: a step that has a role, moved in Roles and not here. */
 export const TONE = 7
 
-export function fieldOf(frame: Frame): Box {
+export function fieldOf(frame: Frame): Field {
+  const margin = frame.width < NARROW_BELOW ? NARROW : WIDE
+  const flagRows = frame.width < NARROW_BELOW ? 3 : frame.width < ROWS_BELOW ? 2 : 1
+  const top = margin.top + (flagRows - 1) * FLAG_ROW
   return {
-    left: MARGIN.left,
-    top: MARGIN.top,
-    right: Math.max(MARGIN.left + 80, frame.width - MARGIN.right),
-    bottom: Math.max(MARGIN.top + 80, frame.height - MARGIN.bottom),
+    left: margin.left,
+    top,
+    right: Math.max(margin.left + 80, frame.width - margin.right),
+    bottom: Math.max(top + 80, frame.height - margin.bottom),
+    lane: margin.lane,
+    flagRows,
+    ruler: top - 50,
   }
 }
+
+/** How far up from the lowest row each flag stands, so that none covers another where that can be. */
+export function flagRows(flags: readonly { x: number; width: number }[], rows: number): number[] {
+  const stood: { row: number; left: number; right: number }[] = []
+  return flags.map(({ x, width }) => {
+    const [left, right] = [x - width / 2 - 2, x + width / 2 + 2]
+    const isFree = (row: number) =>
+      !stood.some((one) => one.row === row && one.left < right && left < one.right)
+    const row = Math.max(
+      0,
+      Array.from({ length: rows }, (_, number) => number).findIndex((number) => isFree(number)),
+    )
+    stood.push({ row, left, right })
+    return row
+  })
+}
+export const flagTop = (field: Field, row: number) => field.ruler - row * FLAG_ROW
 
 /** Up is light: 1 at the top. */
 export const yOf = (position: number, field: Box) =>

@@ -77,7 +77,11 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     event.preventDefault()
   }
 
-  function wheel(figures: SwatchFigures, event: WheelEvent) {
+  /** Only the note that has the focus, and no held one: else a page that is scrolled by would change. */
+  function wheel(figures: SwatchFigures, isHeld: boolean, event: WheelEvent) {
+    const note = event.currentTarget
+    if (isHeld || !(note instanceof Element) || !note.contains(document.activeElement)) return
+    event.preventDefault()
     const now = values(figures)
     show(figures, { chroma: within(now.chroma - Math.sign(event.deltaY) * WHEEL_STEP, 0.4) })
   }

@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { useEscape } from '@/ui/keys'
 import type { Ref } from 'vue'
 import { angleOf, positionOf } from './layout'
 import type { Box } from './layout'
@@ -112,6 +113,13 @@ export function useStaveDrag(
     grip = pressed = at.value = hue.value = undefined
     verb()
   }
+
+  useEscape(
+    () => grip !== undefined,
+    () => {
+      end(verbs.drop)
+    },
+  )
 
   return {
     at,

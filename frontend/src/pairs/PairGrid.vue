@@ -30,8 +30,8 @@ const csv = computed(
 </script>
 
 <template>
-  <div class="mt-2 flex items-center gap-3">
-    <p class="mr-auto text-quiet">
+  <div class="mt-2 flex flex-wrap items-center gap-x-3 gap-y-2">
+    <p class="min-w-60 flex-1 text-quiet">
       {{ tried ? 'What a text could be set in, on every colour' : 'Every colour on every other' }}:
       AAA and AA for body text, L for large text and parts, – for none.
     </p>

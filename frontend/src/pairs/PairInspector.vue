@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import MendCard from './MendCard.vue'
 import PairSettings from './PairSettings.vue'
 import type { PairFigures } from '@/api/types'
@@ -11,7 +11,9 @@ import { targetFrom, targetOf } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 import { usePagePreview } from '@/page/usePagePreview'
 
-const props = defineProps<{ pair: PairFigures }>()
+/** enters: what there is to do has the focus, as soon as it is known. */
+const props = defineProps<{ pair: PairFigures; enters: boolean }>()
+const emit = defineEmits<{ entered: []; leave: [] }>()
 const take = useTakeStore()
 const { previewing } = usePagePreview()
 const isFine = computed(() => props.pair.short_by === 0)
@@ -56,13 +58,34 @@ const unreachable = computed(() => {
 
 function apply() {
   const mend = mends.value?.[chosen.value]
-  if (mend) take.change(mend.document)
+  if (!mend) return
+  take.change(mend.document)
+  emit('leave')
 }
+
+const heading = useTemplateRef<HTMLElement>('heading')
+const ways = useTemplateRef<HTMLElement>('ways')
+watch(
+  () => props.enters && (isFine.value || mends.value !== undefined || problem.value !== ''),
+  async (enters) => {
+    if (!enters) return
+    emit('entered')
+    await nextTick()
+    const first = ways.value?.querySelector<HTMLElement>('[role="radio"][tabindex="0"]')
+    ;(first ?? heading.value)?.focus()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
-  <section :aria-label="`${pair.text_name} on ${pair.ground_name}`">
-    <h2 class="text-title leading-tight">{{ pair.text_name }} on {{ pair.ground_name }}</h2>
+  <section
+    :aria-label="`${pair.text_name} on ${pair.ground_name}`"
+    @keydown.esc.prevent="emit('leave')"
+  >
+    <h2 ref="heading" tabindex="-1" class="text-title leading-tight">
+      <bdi>{{ pair.text_name }}</bdi> on <bdi>{{ pair.ground_name }}</bdi>
+    </h2>
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
       }}<template v-if="pair.exempt">: nothing is needed</template
@@ -78,7 +101,7 @@ function apply() {
             class="keeps-color h-4 w-4 border border-hair"
             :style="{ backgroundColor: color.hex }"
           ></span>
-          <span class="flex-1">{{ color.name }}</span>
+          <bdi class="min-w-0 flex-1 wrap-break-word">{{ color.name }}</bdi>
           <CopyButton :value="color.hex" />
         </dd>
       </div>
@@ -116,18 +139,20 @@ function apply() {
             ><input v-model="free" type="checkbox" class="accent-ink" /> any hue</label
           >
         </div>
-        <RadioGroup v-model="chosen" aria-label="Ways to mend" data-testid="mends">
-          <RadioGroupOption
-            v-for="(mend, row) in mends"
-            :key="row"
-            v-slot="{ checked, active }"
-            :value="row"
-            class="mt-2 cursor-pointer outline-none"
-            v-on="previewing(() => mend.document, 'inspector')"
-          >
-            <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
-          </RadioGroupOption>
-        </RadioGroup>
+        <div ref="ways">
+          <RadioGroup v-model="chosen" aria-label="Ways to mend" data-testid="mends">
+            <RadioGroupOption
+              v-for="(mend, row) in mends"
+              :key="row"
+              v-slot="{ checked, active }"
+              :value="row"
+              class="mt-2 cursor-pointer outline-none"
+              v-on="previewing(() => mend.document, 'inspector')"
+            >
+              <MendCard :mend="mend" :pair="pair" :checked="checked" :active="active" />
+            </RadioGroupOption>
+          </RadioGroup>
+        </div>
         <button
           type="button"
           class="button-solid mt-3"

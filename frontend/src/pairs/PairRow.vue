@@ -25,7 +25,7 @@ const looking = previewing(async (signal) => {
 
 <template>
   <li
-    class="relative grid cursor-pointer grid-cols-[minmax(140px,236px)_136px_minmax(130px,1fr)_56px_100px_62px] items-stretch gap-x-3.5 border-b border-hair"
+    class="pair-columns relative grid cursor-pointer items-stretch gap-x-3 border-b border-hair @max-[640px]:mt-2 @max-[640px]:border @max-[640px]:border-ink @max-[640px]:pr-2 @max-[640px]:pb-2"
     :class="[
       selected ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : 'bg-sheet',
       isFine ? '' : 'shadow-[inset_5px_0_0_var(--ink)]',
@@ -33,24 +33,38 @@ const looking = previewing(async (signal) => {
     :data-pair="pair.id"
     :data-passes="isFine"
   >
-    <PairSample :pair="pair" />
-    <span class="min-w-0 self-center py-1 leading-tight">
-      <span class="block truncate" :title="`${pair.text_name} on ${pair.ground_name}`"
-        ><b class="font-semibold">{{ pair.text_name }}</b> on {{ pair.ground_name }}</span
+    <PairSample
+      :pair="pair"
+      class="ml-1.25 @max-[640px]:col-span-2 @max-[640px]:-mr-2 @max-[640px]:min-h-12"
+    />
+    <span class="min-w-0 self-center py-1 leading-tight @max-[640px]:pl-3">
+      <span
+        class="block truncate @max-[640px]:whitespace-normal"
+        :title="`${pair.text_name} on ${pair.ground_name}`"
+        ><bdi class="font-semibold">{{ pair.text_name }}</bdi> on
+        <bdi>{{ pair.ground_name }}</bdi></span
       >
       <span class="block truncate text-small text-quiet">{{ pair.usage }}</span>
     </span>
-    <PairRuler :pair="pair" :greys="greys" class="self-center" />
-    <span class="value self-center text-[15px]" :class="!isFine && 'font-bold'">{{
-      formatRatio(pair.ratio)
+    <PairRuler
+      :pair="pair"
+      :greys="greys"
+      class="self-center @max-[640px]:order-5 @max-[640px]:col-span-2 @max-[640px]:ml-3"
+    />
+    <span
+      class="value self-center text-[15px] @max-[640px]:text-right"
+      :class="!isFine && 'font-bold'"
+      >{{ formatRatio(pair.ratio) }}</span
+    >
+    <span class="self-center @max-[640px]:pl-3" :class="!isFine && 'font-semibold'">{{
+      verdictText(pair)
     }}</span>
-    <span class="self-center" :class="!isFine && 'font-semibold'">{{ verdictText(pair) }}</span>
-    <span class="self-center">
+    <span class="self-center @max-[640px]:text-right">
       <button
         type="button"
         class="after:absolute after:inset-0"
         :class="isFine ? 'text-quiet' : 'button'"
-        :aria-label="`${isFine ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}`"
+        :aria-label="`${isFine ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}, ${formatRatio(pair.ratio)} to 1, ${verdictText(pair)}`"
         :aria-pressed="selected"
         v-on="looking"
         @click="emit('select')"

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import type { PairFigures } from '@/api/types'
 import { formatNeeded } from '@/ui/format'
 
 const props = defineProps<{ pair: PairFigures; greys: readonly string[] }>()
 
-const WIDTH = 340
+/** Drawn pixel by pixel, so that its text is as large as any other. */
+const ruler = useTemplateRef<SVGSVGElement>('ruler')
+const { width } = useElementSize(ruler, { width: 240, height: 52 })
 const MARGIN = 9
 /** A place of 0 to 1 on the contrast scale, in the drawing. */
-const x = (position: number) => MARGIN + position * (WIDTH - 2 * MARGIN)
+const x = (position: number) => MARGIN + position * (width.value - 2 * MARGIN)
 
 const bracket = computed(() => ({
   start: x(Math.max(0, props.pair.bracket_start)),
@@ -16,12 +19,12 @@ const bracket = computed(() => ({
 }))
 const label = computed(() => {
   const middle = (bracket.value.start + bracket.value.end) / 2
-  return Math.min(Math.max(middle, 22), WIDTH - 22)
+  return Math.min(Math.max(middle, 22), width.value - 22)
 })
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} 52`" class="keeps-color h-13 w-full" aria-hidden="true">
+  <svg ref="ruler" class="keeps-color h-13 w-full" aria-hidden="true">
     <text :x="label" y="11" text-anchor="middle" class="fill-ink text-[11px]">
       {{ formatNeeded(pair.needed) }}
     </text>

@@ -30,7 +30,7 @@ const isPart = computed(() => ['part of a control', 'focus indicator'].includes(
 <template>
   <div
     data-specimen
-    class="keeps-color ml-1.25 flex items-center overflow-hidden px-4"
+    class="keeps-color flex items-center overflow-hidden px-4"
     :style="{ backgroundColor: pair.ground_hex, color: pair.text_hex }"
   >
     <!-- A field's border is the part that is tested; what would stand in it isn't. -->

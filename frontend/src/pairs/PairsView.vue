@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { readSession } from '@/api/client'
 import type { Level } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
@@ -24,6 +24,20 @@ defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const { selected, select } = useSelection('pair')
+const list = useTemplateRef<HTMLElement>('list')
+const inspector = useTemplateRef('inspector')
+/** The pair whose mends are to have the focus, as soon as they are found. */
+const entering = ref<string>()
+function enter(id: string) {
+  select(id)
+  entering.value = id
+  inspector.value?.open()
+}
+/** Back from the mends to the pair in the list. */
+async function leave(id: string) {
+  await nextTick()
+  list.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(id)}"] button`)?.focus()
+}
 const SHAPES = [
   { value: 'list', label: 'List' },
   { value: 'grid', label: 'Grid' },
@@ -62,7 +76,7 @@ const level = computed<Level>({
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
     <div
-      class="min-h-0 relative overflow-y-auto px-4 py-3"
+      class="@container min-h-0 relative overflow-y-auto px-4 py-3"
       tabindex="0"
       aria-label="Pairs, failing first"
       role="region"
@@ -73,7 +87,7 @@ const level = computed<Level>({
         text="Build a palette from a logo first; then every text is measured on its ground."
       />
       <template v-else>
-        <div class="flex items-center gap-3">
+        <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
           <RadioBar v-model="shape" label="Shown as" :options="SHAPES" />
           <LevelSwitch v-model="level" />
           <ActionMenu class="relative" align="left" :actions="ADDED" @act="add">Add</ActionMenu>
@@ -92,7 +106,7 @@ const level = computed<Level>({
         </div>
         <template v-if="shape === 'list'">
           <div
-            class="mt-2 grid grid-cols-[minmax(140px,236px)_136px_minmax(130px,1fr)_56px_100px_62px] items-end gap-x-3.5 border-b border-ink pb-1.5 text-small text-quiet"
+            class="pair-columns mt-2 grid items-end gap-x-3 @max-[640px]:hidden border-b border-ink pb-1.5 text-small text-quiet"
             aria-hidden="true"
           >
             <span class="pl-1">As it looks</span>
@@ -100,14 +114,14 @@ const level = computed<Level>({
             <span>Contrast; bracket: what is needed</span>
             <span>Ratio</span><span>Verdict</span><span></span>
           </div>
-          <ul>
+          <ul ref="list">
             <PairRow
               v-for="one in pairs"
               :key="one.id"
               :pair="one"
               :greys="greys"
               :selected="one.id === pair?.id"
-              @select="select(one.id)"
+              @select="enter(one.id)"
             />
           </ul>
           <ConfusionList />
@@ -124,6 +138,7 @@ const level = computed<Level>({
       </template>
     </div>
     <InspectorPanel
+      ref="inspector"
       view="pairs"
       own="Pair"
       first="own"
@@ -131,7 +146,14 @@ const level = computed<Level>({
       :document="take.isEmpty ? undefined : take.shown"
       @pick="pickPair"
     >
-      <PairInspector v-if="pair" :key="pair.id" :pair="pair" />
+      <PairInspector
+        v-if="pair"
+        :key="pair.id"
+        :pair="pair"
+        :enters="entering === pair.id"
+        @entered="entering = undefined"
+        @leave="leave(pair.id)"
+      />
     </InspectorPanel>
   </main>
 </template>

@@ -6,6 +6,7 @@ import type { Mark } from './marks'
 import { elementOf, figuresOf, readPart } from './parts'
 import { rootVariables } from './rootVariables'
 import SamplePage from './SamplePage.vue'
+import { pressed } from '@/ui/keys'
 import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
 
@@ -55,6 +56,7 @@ function prepare(event: Event) {
   page.title = props.title
   root.value = page.body
   page.addEventListener('click', onClick)
+  page.addEventListener('keydown', pressed)
   page.addEventListener('mouseover', onHover)
   page.defaultView?.addEventListener('scroll', onScroll, { passive: true })
 }

@@ -89,7 +89,6 @@ function stepFlag(role: string, event: KeyboardEvent) {
       @pointermove="drag.move"
       @pointerup="drag.release"
       @pointercancel="drag.cancel"
-      @keydown.esc="drag.cancel"
     >
       <template v-if="width > 0">
         <RampScale :stave="evaluation.stave" :width="width" />

@@ -59,7 +59,7 @@ const spoken = (step: Step) =>
       ref="chips"
       :key="step.step"
       type="button"
-      class="keeps-color absolute touch-none outline-offset-2"
+      class="keeps-color absolute cursor-grab touch-auto outline-offset-2"
       :class="[
         step.is_own ? 'border-2 border-ink' : 'border border-hair',
         selected === keys[number] && 'ring-2 ring-ink ring-offset-2 ring-offset-sheet',

@@ -44,9 +44,9 @@ async function suggest() {
 </script>
 
 <template>
-  <div class="flex items-center gap-2">
+  <div class="flex flex-wrap items-center gap-2">
     <p
-      class="mr-auto min-w-0 truncate"
+      class="mr-auto min-w-50 flex-1 basis-50 truncate"
       :class="(problem || warning) && 'font-semibold'"
       role="status"
     >

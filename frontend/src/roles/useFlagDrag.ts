@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import type { Ref } from 'vue'
+import { useEscape } from '@/ui/keys'
 import { stepNear } from './rampLayout'
 import type { Row, TakeChange, TakeDocument } from '@/api/types'
 import { isSame, targetOf } from '@/take/roles'
@@ -72,6 +73,13 @@ export function useFlagDrag(
     grip = carried.value = undefined
     if (moved) verb()
   }
+
+  useEscape(
+    () => grip !== undefined,
+    () => {
+      end(verbs.drop)
+    },
+  )
 
   return {
     carried,

@@ -27,6 +27,21 @@ function follow(event: PointerEvent) {
   }
 }
 
+/** A finger moves the magnifier and leaves it where it was lifted: what is there is added by a button. */
+const isTouched = ref(false)
+function press(event: PointerEvent) {
+  isTouched.value = event.pointerType === 'touch'
+  if (!isTouched.value) return
+  area.value?.setPointerCapture(event.pointerId)
+  follow(event)
+}
+function click() {
+  if (!isTouched.value) add()
+}
+function stray() {
+  if (!isTouched.value) leave()
+}
+
 function leave() {
   place.value = undefined
   close()
@@ -87,11 +102,12 @@ const spoken = computed(() =>
     role="application"
     tabindex="0"
     aria-label="Magnifier over the picture: arrows move by a pixel, with Shift by ten, Enter adds the colour"
-    class="absolute inset-0 cursor-crosshair"
+    class="absolute inset-0 cursor-crosshair touch-none"
     data-testid="loupe"
     @pointermove="follow"
-    @pointerleave="leave"
-    @click="add"
+    @pointerdown="press"
+    @pointerleave="stray"
+    @click="click"
     @keydown="step"
     @focus="begin"
     @blur="leave"
@@ -137,6 +153,16 @@ const spoken = computed(() =>
         <span class="value">{{ loupe.hex ?? 'nothing' }}</span>
         <span class="ml-1.5 text-quiet">{{ square }} px</span>
       </p>
+      <button
+        v-if="isTouched && loupe.hex"
+        type="button"
+        class="button-solid pointer-events-auto w-full"
+        tabindex="-1"
+        @pointerdown.prevent.stop
+        @click.stop="add"
+      >
+        Add {{ loupe.hex }}
+      </button>
     </div>
     <p class="sr-only" role="status">{{ spoken }}</p>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { arrowOf } from '@/ui/arrows'
 import { computed, ref } from 'vue'
+import { useEscape } from '@/ui/keys'
 import type { Region } from '@/api/types'
 
 const props = defineProps<{ region: Region | null; label?: string }>()
@@ -46,6 +47,11 @@ function release() {
   start.value = drawn.value = undefined
   if (region && region.width > SMALLEST && region.height > SMALLEST) emit('change', region)
 }
+
+function cancel() {
+  start.value = drawn.value = undefined
+}
+useEscape(() => start.value !== undefined, cancel)
 
 /** Enter begins with the middle; arrows move, with Shift they resize; Delete reads the whole again. */
 function step(event: KeyboardEvent) {
@@ -100,6 +106,7 @@ const box = computed(
     @pointerdown="press"
     @pointermove="drag"
     @pointerup="release"
+    @pointercancel="cancel"
     @keydown="step"
   >
     <div

@@ -7,6 +7,7 @@ import { RadioGroup, RadioGroupOption, Switch, SwitchGroup, SwitchLabel } from '
 import { computed } from 'vue'
 import type { ImageReading, SourceReading } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import RegionFields from './RegionFields.vue'
 import type { Square } from './useLoupe'
 import { countOf } from '@/ui/format'
 
@@ -84,8 +85,13 @@ const told = computed(() => {
       label="Square that is averaged"
       :options="SQUARES"
     />
+    <RegionFields
+      v-if="tool === 'region'"
+      :region="settings.region"
+      @change="emit('read', { ...settings, count: null, region: $event })"
+    />
     <button
-      v-else-if="settings.region"
+      v-if="tool === 'region' && settings.region"
       type="button"
       class="button"
       @click="emit('read', { ...settings, count: null, region: null })"

@@ -73,12 +73,13 @@ async function setColor() {
         :style="{ backgroundColor: swatch.hex }"
       ></div>
       <div class="min-w-0">
-        <h2 class="text-title leading-tight wrap-break-word">
+        <h2 dir="auto" class="text-title leading-tight wrap-break-word">
           {{ roleNames(figures?.roles ?? []) || 'No role' }}
         </h2>
         <label class="block">
           <span class="sr-only">Name of the swatch</span>
           <input
+            dir="auto"
             class="w-full border-b border-hair bg-transparent hover:border-ink"
             maxlength="80"
             :value="swatch.name"

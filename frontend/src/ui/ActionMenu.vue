@@ -18,7 +18,7 @@ const emit = defineEmits<{ act: [value: T] }>()
   <Menu as="div">
     <MenuButton :class="buttonClass" :aria-label="label"><slot /></MenuButton>
     <MenuItems
-      class="absolute top-full z-30 mt-px w-max min-w-32 border border-ink bg-sheet py-1"
+      class="absolute top-full z-30 mt-px max-h-[60vh] w-max max-w-[min(80vw,22rem)] min-w-32 overflow-y-auto border border-ink bg-sheet py-1"
       :class="align === 'left' ? 'left-0' : 'right-0'"
     >
       <MenuItem
@@ -29,7 +29,8 @@ const emit = defineEmits<{ act: [value: T] }>()
       >
         <button
           type="button"
-          class="block w-full px-3 py-1 text-left disabled:text-quiet"
+          dir="auto"
+          class="block w-full px-3 py-1 text-left wrap-break-word disabled:text-quiet"
           :class="active && 'bg-ink text-sheet'"
           :disabled="action.disabled"
           @click="emit('act', action.value)"

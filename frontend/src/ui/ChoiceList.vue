@@ -26,7 +26,7 @@ const labelOf = (value: T) => props.options.find((option) => option.value === va
       :aria-label="`${label}: ${labelOf(modelValue)}`"
       class="button w-full justify-between"
     >
-      <span class="truncate font-medium">{{ labelOf(modelValue) }}</span>
+      <span dir="auto" class="truncate font-medium">{{ labelOf(modelValue) }}</span>
       <svg viewBox="0 0 8 8" class="ml-2 h-2 w-2 flex-none" aria-hidden="true">
         <path d="M0 2h8L4 7z" fill="currentColor" />
       </svg>
@@ -50,7 +50,7 @@ const labelOf = (value: T) => props.options.find((option) => option.value === va
           class="flex justify-between gap-3 px-2.5 py-1 whitespace-nowrap"
           :class="[active && 'bg-ink text-sheet', selected && 'font-semibold']"
         >
-          <span>{{ option.label }}</span>
+          <bdi>{{ option.label }}</bdi>
           <span v-if="option.note" :class="!active && 'text-quiet'">{{ option.note }}</span>
         </div>
       </ListboxOption>

@@ -22,7 +22,7 @@ async function copy() {
   <span class="relative inline-flex items-baseline">
     <button
       type="button"
-      class="value border-b border-transparent text-left hover:border-ink"
+      class="value relative border-b border-transparent text-left before:absolute before:-inset-x-1 before:-inset-y-[3px] hover:border-ink"
       :aria-label="`Copy ${what ? `${what}, ` : ''}${shown ?? value}`"
       title="Click to copy; right button for every notation"
       @click.stop="copy"

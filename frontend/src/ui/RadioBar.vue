@@ -23,7 +23,7 @@ defineProps<{ label: string; options: readonly { value: T; label: string }[]; sm
         class="block font-semibold whitespace-nowrap"
         :class="[
           checked ? 'bg-ink text-sheet' : 'bg-sheet',
-          small ? 'px-2.5 leading-5.5' : 'px-3 py-1',
+          small ? 'px-2.5 leading-6' : 'px-3 py-1',
         ]"
         >{{ one.label }}</span
       >

@@ -11,7 +11,8 @@ export function useCopy() {
   async function copyValue(text: string, asked = text) {
     await copy(text)
     last.value = asked
-    announcement.value = `${text} copied`
+    // The same text twice is said twice, if it isn't the same for who reads it out.
+    announcement.value = `${text} copied${announcement.value.endsWith('copied') ? '\u00a0' : ''}`
   }
   const isCopied = (asked: string) => copied.value && last.value === asked
   return { copyValue, isCopied, announcement }

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hashlib
 from pathlib import Path
 from wsgiref.headers import Headers
 
@@ -25,6 +26,8 @@ def register(app: Flask, folder: Path) -> None:
     """Serve the front end that was built into `folder`."""
     if (folder / "assets").is_dir():
         _serve_assets(app, folder)
+        build = hashlib.sha256((folder / "index.html").read_bytes()).hexdigest()[:12]
+        app.after_request(lambda answer: _tell_build(answer, build))
     app.add_url_rule("/api/openapi.json", "description", _description)
     app.add_url_rule("/api/docs", "docs", lambda: _page(folder, "docs.html"))
     app.add_url_rule("/", "page", lambda: _page(folder))
@@ -46,6 +49,12 @@ def _serve_assets(app: Flask, folder: Path) -> None:
         add_headers_function=_add_headers,
         allow_all_origins=False,
     )
+
+
+def _tell_build(answer: Response, build: str) -> Response:
+    """Say which build this server has: a page that was opened with another one offers to be reloaded."""
+    answer.headers["X-Tonada-Build"] = build
+    return answer
 
 
 def _add_headers(headers: Headers, _path: str, _url: str) -> None:

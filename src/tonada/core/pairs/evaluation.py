@@ -9,6 +9,7 @@ from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import FLARE, luminance_of, position_of, ratio_between, ratio_length
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
+from tonada.core.color.naming import term_of
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.color.wcag import (
@@ -46,7 +47,7 @@ class SwatchFigures:
     """Figures of one swatch. srgb8: red, green, blue. position: 0 to 1 on the contrast scale.
 
     better_label: whether white or black text is further from it, so that a label can be set on it.
-    on_ground: contrast ratio to the stave's ground, exact; reaches: what for.
+    on_ground: contrast ratio to the stave's ground, exact; reaches: what for. term: the colour in a word.
     """
 
     id: str
@@ -61,6 +62,7 @@ class SwatchFigures:
     on_ground: float
     reaches: Reach
     is_neutral: bool
+    term: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -217,6 +219,7 @@ def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], grou
         on_ground=on_ground,
         reaches=reach(on_ground),
         is_neutral=chroma < NEUTRAL_BELOW,
+        term=term_of(value),
     )
 
 

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useShares } from './useShares'
+import { useTakeStore } from '@/take/take'
+
+/** What a colour is planned to take of the page, by number: what an edge of the measure does by dragging. */
+const props = defineProps<{ colorKey: string }>()
+const take = useTakeStore()
+const shares = useShares()
+
+const cells = computed(() => take.evaluation?.measure ?? [])
+const row = computed(() => cells.value.findIndex((one) => one.key === props.colorKey))
+const cell = computed(() => cells.value[row.value])
+/** Its neighbour, which gives or takes the difference. */
+const isLast = computed(() => row.value === cells.value.length - 1)
+const neighbour = computed(() => cells.value[row.value + (isLast.value ? -1 : 1)])
+
+function set(event: Event) {
+  const field = event.target
+  if (!(field instanceof HTMLInputElement) || !cell.value) return
+  const more = Number(field.value) / 100 - cell.value.share
+  if (Number.isFinite(more) && more !== 0)
+    shares.shift(isLast.value ? row.value - 1 : row.value, isLast.value ? -more : more)
+  shares.keep()
+  // Where it could not be had as a whole, what was had stands in the field.
+  field.value = percent.value
+}
+const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100).toString())
+</script>
+
+<template>
+  <label v-if="cell?.roles.length && neighbour?.roles.length" class="mt-3 flex items-center gap-2">
+    Share of the page
+    <input
+      type="number"
+      class="field value w-16!"
+      min="1"
+      max="100"
+      step="1"
+      :value="percent"
+      @change="set"
+    />
+    <span class="text-quiet">%, the rest of it {{ neighbour.role_names }}</span>
+  </label>
+</template>

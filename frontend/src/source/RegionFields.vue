@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Region } from '@/api/types'
+
+/** The part of a picture that is read, by numbers: what a rectangle does by dragging. */
+const props = defineProps<{ region: Region | null }>()
+const emit = defineEmits<{ change: [region: Region] }>()
+
+const WHOLE: Region = { left: 0, top: 0, width: 1, height: 1 }
+const LEAST = 0.01
+const SIDES = [
+  { side: 'left', label: 'Left' },
+  { side: 'top', label: 'Top' },
+  { side: 'width', label: 'Width' },
+  { side: 'height', label: 'Height' },
+] as const
+type Side = (typeof SIDES)[number]['side']
+
+const percent = (side: Side) => Math.round((props.region ?? WHOLE)[side] * 100)
+
+/** A place moves the part, which keeps its size as far as the picture goes. */
+function set(side: Side, event: Event) {
+  if (!(event.target instanceof HTMLInputElement)) return
+  const value = Math.min(1, Math.max(0, Number(event.target.value) / 100))
+  const next = { ...(props.region ?? WHOLE), [side]: value }
+  const left = Math.min(next.left, 1 - LEAST)
+  const top = Math.min(next.top, 1 - LEAST)
+  emit('change', {
+    left,
+    top,
+    width: Math.min(1 - left, Math.max(LEAST, next.width)),
+    height: Math.min(1 - top, Math.max(LEAST, next.height)),
+  })
+}
+</script>
+
+<template>
+  <fieldset class="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <legend class="sr-only">Part of the picture, in per cent of it</legend>
+    <label v-for="{ side, label } in SIDES" :key="side" class="flex items-center gap-1">
+      {{ label }}
+      <input
+        type="number"
+        class="field value w-15! px-1.5!"
+        min="0"
+        max="100"
+        step="1"
+        :value="percent(side)"
+        @change="set(side, $event)"
+      />
+    </label>
+    <span class="text-quiet">%</span>
+  </fieldset>
+</template>
