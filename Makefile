@@ -9,7 +9,7 @@ FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "
 .DEFAULT_GOAL := help
 # What was only half built is built again.
 .DELETE_ON_ERROR:
-.PHONY: help setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean ready-made
+.PHONY: help audit setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean ready-made
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -53,6 +53,8 @@ frontend-test: frontend/node_modules/.installed ## the front end's own tests: do
 test: ## what proves a change
 	@$(MAKE) --no-print-directory --output-sync=target -j2 lint frontend-test
 	@$(MAKE) --no-print-directory pytest
+audit: .venv/.installed-dev setup ## every view in every look and width: axe, reflow, small text, controls that can’t be hit
+	@TONADA_TESTS=long PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal tests/browser/test_audit.py
 test-long: export TONADA_TESTS=long
 test-long: test ## the same with nothing sampled and nothing left out: before an issue is resolved
 

@@ -1,7 +1,4 @@
-import { createPinia } from 'pinia'
-import { createApp } from 'vue'
-import App from './App.vue'
-import { router } from './router'
-import './style.css'
-
-createApp(App).use(createPinia()).use(router).mount('#app')
+/** The rest comes after, so that the page's frame is painted by a few lines of style alone. */
+if (localStorage.getItem('tonada-workspace') === 'dark')
+  document.documentElement.dataset.workspace = 'dark'
+void import('./start')

@@ -1,11 +1,15 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import BrandsView from '@/brands/BrandsView.vue'
 
 /** A view has an address: brand, take, step in the path, what is selected in the query. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'brands', component: BrandsView, meta: { title: 'Brands' } },
+    {
+      path: '/',
+      name: 'brands',
+      component: () => import('@/brands/BrandsView.vue'),
+      meta: { title: 'Brands' },
+    },
     {
       path: '/brands/:brandId/takes/:takeId',
       component: () => import('@/frame/TakeFrame.vue'),

@@ -76,11 +76,12 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
     <div class="flex min-w-0 flex-col">
       <div class="flex items-start gap-3 px-3.5 pt-2.5">
         <div class="min-w-0 flex-1">
-          <h2 class="truncate text-[17px] leading-tight font-semibold" :title="brand.brand.name">
+          <h2 class="truncate text-[17px] leading-6 font-semibold" :title="brand.brand.name">
             <RouterLink
               v-if="shelf !== 'deleted'"
               :to="to"
-              class="after:absolute after:inset-0 hover:underline"
+              dir="auto"
+              class="block truncate leading-6 after:absolute after:inset-0 hover:underline"
               >{{ brand.brand.name }}</RouterLink
             >
             <template v-else>{{ brand.brand.name }}</template>
@@ -90,7 +91,7 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
             <span :class="brand.swatches.length ? 'font-semibold' : ''">{{ state }}</span>
             <RouterLink
               v-if="review && shelf === 'open'"
-              class="relative z-10 underline"
+              class="relative z-10 leading-6 underline"
               :to="{ name: 'reviews', params: { brandId: brand.brand.id } }"
               >{{ review }}</RouterLink
             >

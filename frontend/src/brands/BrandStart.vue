@@ -57,7 +57,7 @@ function picked(event: Event) {
         placeholder="Name of a client or a site"
         maxlength="80"
         autocomplete="off"
-        aria-describedby="brand-error"
+        :aria-describedby="error ? 'brand-error' : undefined"
       />
       <button type="button" class="button justify-start" @click="emit('from', 'list')">
         one colour or a list

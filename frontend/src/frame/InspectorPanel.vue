@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useDrawer } from './useDrawer'
 import ChosenColor from './ChosenColor.vue'
 import { useLeaf } from './useLeaf'
@@ -8,11 +8,13 @@ import { useSelection } from './useSelection'
 import type { Leaf } from './useLeaf'
 import { useChosenColor } from './useChosenColor'
 import type { TakeDocument } from '@/api/types'
-import PageLeaf from '@/page/PageLeaf.vue'
-import PagePeek from '@/page/PagePeek.vue'
 import type { PickedPart } from '@/page/PageStage.vue'
 import { usePagePreview } from '@/page/usePagePreview'
 import { useTakeStore } from '@/take/take'
+
+// The sample pages are the largest part of a view, and what stands beside it: they may come after.
+const PageLeaf = defineAsyncComponent(() => import('@/page/PageLeaf.vue'))
+const PagePeek = defineAsyncComponent(() => import('@/page/PagePeek.vue'))
 
 /** The leaves beside a view: the page, what is chosen, and what the view itself has to say. */
 const props = withDefaults(

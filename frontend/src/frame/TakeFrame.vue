@@ -84,6 +84,11 @@ async function open(work: Promise<Source | undefined>) {
 }
 const read = (files: File[]) => open(brand.addFiles(files))
 
+/** Past the header, the takes and the steps. */
+function skip() {
+  document.getElementById('view')?.focus()
+}
+
 const pasted = ref('')
 const showsPaste = ref(false)
 function paste(text: string) {
@@ -96,8 +101,14 @@ const isReady = computed(() => brand.detail && take.document)
 
 <template>
   <div
-    class="frame grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh"
+    class="frame grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr_auto] max-[900px]:h-auto max-[900px]:min-h-dvh max-[900px]:pb-14"
   >
+    <a
+      href="#view"
+      class="button-solid sr-only focus:not-sr-only focus:absolute focus:top-2 focus:left-2 focus:z-50"
+      @click.prevent="skip"
+      >Skip to the view</a
+    >
     <div>
       <TakeHeader />
       <ConflictBar />
@@ -116,7 +127,15 @@ const isReady = computed(() => brand.detail && take.document)
       </div>
     </div>
     <RouterView v-else-if="isReady" v-slot="{ Component }">
-      <component :is="Component" :is-over="isOver" class="min-h-0" @files="read" @paste="paste" />
+      <component
+        :is="Component"
+        id="view"
+        tabindex="-1"
+        :is-over="isOver"
+        class="min-h-0 outline-none"
+        @files="read"
+        @paste="paste"
+      />
     </RouterView>
     <p v-else class="p-6 text-quiet" role="status">Opening …</p>
     <MeasureBar />

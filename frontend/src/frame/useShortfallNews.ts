@@ -17,7 +17,7 @@ export function newsOf(before: Short, now: Short): string {
     const names = [...new Set(fresh.map((one) => one.text_name))]
     const told = names.map((name) => {
       const count = [...now.values()].filter((one) => one.text_name === name).length
-      return `${name}: now ${countOf(count, 'pair', 'pairs')} short`
+      return `${name}: now ${countOf(count, 'pair', 'pairs').toLowerCase()} short`
     })
     return told.join('; ')
   }
@@ -34,19 +34,28 @@ export function useShortfallNews() {
   let before: { of: string; short: Short } | undefined
 
   const tell = useThrottleFn(
-    () => {
-      const { evaluation } = take
-      if (!evaluation) return
-      const of = `${take.take?.id ?? ''} ${take.scheme} ${take.document?.level ?? ''}`
-      const short = shortOf(evaluation.pairs)
-      // Another take, scheme or level is no change of the pairs.
+    (of: string, short: Short) => {
       if (before?.of === of) news.value = newsOf(before.short, short) || news.value
-      else news.value = ''
       before = { of, short }
     },
     EVERY_MS,
     true,
   )
-  watch(() => take.evaluation, tell, { immediate: true })
+  watch(
+    () => take.evaluation,
+    (evaluation) => {
+      if (!evaluation) return
+      const short = shortOf(evaluation.pairs)
+      const of = `${take.take?.id ?? ''} ${take.scheme} ${take.document?.level ?? ''}`
+      if (before?.of === of) {
+        void tell(of, short)
+        return
+      }
+      // Another take, scheme or level is no change of the pairs.
+      before = { of, short }
+      news.value = ''
+    },
+    { immediate: true },
+  )
   return news
 }

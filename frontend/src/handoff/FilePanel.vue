@@ -82,6 +82,7 @@ const size = computed(() => {
         v-else-if="preview"
         class="value min-h-0 flex-1 overflow-auto p-3 text-small"
         tabindex="0"
+        role="region"
         :aria-label="`${format.name}, preview`"
         data-testid="preview"
         >{{ preview.text }}{{ preview.cut ? '…' : '' }}</pre>

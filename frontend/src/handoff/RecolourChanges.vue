@@ -25,6 +25,7 @@ const lines = computed(() =>
     <pre
       class="value mt-2 max-h-130 overflow-auto text-small"
       tabindex="0"
+      role="region"
       aria-label="What changes"
       data-testid="diff"
     ><span v-for="(line, row) in lines" :key="row" class="block" :class="line.kind === 'old' ? 'text-quiet line-through' : line.kind === 'new' && 'font-bold'">{{ line.text || ' ' }}</span></pre>

@@ -118,6 +118,7 @@ function chooseVariation(document: TakeDocument) {
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <h2 class="sr-only">Harmony: the stave</h2>
     <div class="flex min-h-0 flex-col gap-2 overflow-y-auto p-4 pt-3">
       <EmptyStep
         v-if="take.isEmpty"

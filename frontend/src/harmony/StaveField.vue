@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '@/ui/stripes.css'
 import { computed } from 'vue'
 import { xOf, yOf } from './layout'
 import type { Field } from './layout'

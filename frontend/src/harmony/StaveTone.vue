@@ -30,7 +30,7 @@ defineProps<{
       :title="spoken"
     ></button>
     <span
-      class="pointer-events-none absolute bg-sheet/80 px-1 text-small leading-4 whitespace-nowrap text-quiet"
+      class="pointer-events-none absolute bg-sheet px-1 text-small leading-4 whitespace-nowrap text-quiet"
       :style="{ left: `${label.left}px`, top: `${label.top}px` }"
       aria-hidden="true"
       >{{ name }}</span

@@ -75,6 +75,7 @@ const level = computed<Level>({
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <h2 class="sr-only">Pairs: texts on their grounds</h2>
     <div
       class="@container min-h-0 relative overflow-y-auto px-4 py-3"
       tabindex="0"

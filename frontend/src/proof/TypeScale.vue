@@ -39,7 +39,7 @@ function set(ratio: string) {
         :min="vocabulary.least_size"
         :max="vocabulary.largest_size"
         :aria-invalid="!isAllowed"
-        aria-describedby="scale-range"
+        :aria-describedby="isAllowed ? undefined : 'scale-range'"
       />
     </label>
     <ChoiceList

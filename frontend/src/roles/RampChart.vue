@@ -79,11 +79,11 @@ function stepFlag(role: string, event: KeyboardEvent) {
 <template>
   <div
     ref="chart"
-    class="min-h-0 flex-1 overflow-x-hidden overflow-y-auto border border-ink bg-sheet"
+    class="min-h-0 flex-1 overflow-x-auto overflow-y-auto border border-ink bg-sheet"
   >
     <div
       ref="sheet"
-      class="relative select-none"
+      class="relative min-w-120 select-none"
       :style="{ height: `${TOP + 4 + rowHeight * rows.length}px` }"
       data-testid="ramps"
       @pointermove="drag.move"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '@/ui/stripes.css'
 import { computed } from 'vue'
 import { LEFT, TOP, xOf } from './rampLayout'
 import type { Stave } from '@/api/types'

@@ -50,6 +50,7 @@ function remove(name: string) {
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <h2 class="sr-only">Roles: every colour in steps</h2>
     <div class="flex min-h-0 flex-col gap-2 p-4 pt-3">
       <EmptyStep
         v-if="take.isEmpty"

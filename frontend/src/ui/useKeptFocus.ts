@@ -4,6 +4,10 @@ import { useEventListener, useMutationObserver } from '@vueuse/core'
 const FOCUSABLE =
   'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [tabindex]:not([tabindex="-1"])'
 
+/** What was asked for may place the focus itself, and a view may still be on its way. */
+const WAIT_MS = 60
+const MOST_TRIES = 50
+
 interface Stand {
   element: HTMLElement
   /** From the nearest outwards. */
@@ -40,7 +44,9 @@ function standOf(element: HTMLElement): Stand {
 function neighbour({ element, around, before, after, name }: Stand): HTMLElement | undefined {
   if (isThere(element)) return element
   for (const place of around) {
-    if (!place.isConnected || place === document.body) continue
+    // Beyond it everything is: not beside what is gone any more.
+    if (place.matches('body, #app') || place.querySelector('main, header')) break
+    if (!place.isConnected) continue
     const inside = focusables(place).filter(isThere)
     const found =
       inside.find((one) => nameOf(one) === name) ??
@@ -49,7 +55,10 @@ function neighbour({ element, around, before, after, name }: Stand): HTMLElement
       inside[0]
     if (found) return found
   }
-  return focusables(document.querySelector('main') ?? document).find(isThere)
+  // Another view has taken its place.
+  const view = document.querySelector<HTMLElement>('main')
+  if (view?.tabIndex === -1) return view
+  return view ? focusables(view).find(isThere) : undefined
 }
 
 /**
@@ -59,9 +68,13 @@ function neighbour({ element, around, before, after, name }: Stand): HTMLElement
 export function useKeptFocus() {
   let last: Stand | undefined
   let isWaiting = false
+  let tries = 0
 
   useEventListener(document, 'focusin', ({ target }) => {
-    if (target instanceof HTMLElement && target !== document.body) last = standOf(target)
+    if (target instanceof HTMLElement && target !== document.body) {
+      last = standOf(target)
+      tries = 0
+    }
   })
   useEventListener(
     document,
@@ -74,14 +87,21 @@ export function useKeptFocus() {
 
   function look() {
     isWaiting = false
-    const isLost = document.activeElement === null || document.activeElement === document.body
-    if (isLost && last) neighbour(last)?.focus({ preventScroll: false })
+    const { activeElement: now } = document
+    const isLost = now === null || now === document.body || now.matches(':disabled')
+    if (!isLost || !last) return
+    const next = neighbour(last)
+    if (next) next.focus()
+    else if (tries < MOST_TRIES) lookSoon()
   }
   /** After what is being done is done: whoever does it may place the focus itself. */
   function lookSoon() {
-    if (isWaiting || !last || document.activeElement !== document.body) return
+    // A browser takes the focus from a control that is disabled only when it draws again.
+    if (isWaiting || !last || (document.activeElement !== document.body && isThere(last.element)))
+      return
     isWaiting = true
-    setTimeout(look, 60)
+    tries += 1
+    setTimeout(look, WAIT_MS)
   }
   useMutationObserver(document.body, lookSoon, {
     childList: true,

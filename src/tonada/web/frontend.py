@@ -11,6 +11,8 @@ from werkzeug.exceptions import NotFound
 from werkzeug.routing import PathConverter
 from whitenoise import WhiteNoise
 
+from tonada.web.preloads import Preloads, read_preloads
+
 # Files of the build that are served as they are, beside the assets.
 PLAIN_FILES = ("favicon.svg", "third-party-notices.txt")
 DESCRIPTION = Path(__file__).with_name("openapi.json")
@@ -30,9 +32,10 @@ def register(app: Flask, folder: Path) -> None:
         app.after_request(lambda answer: _tell_build(answer, build))
     app.add_url_rule("/api/openapi.json", "description", _description)
     app.add_url_rule("/api/docs", "docs", lambda: _page(folder, "docs.html"))
-    app.add_url_rule("/", "page", lambda: _page(folder))
+    preloads = read_preloads(folder / ".vite" / "manifest.json")
+    app.add_url_rule("/", "page", lambda: _view(folder, "", preloads))
     app.url_map.converters["view"] = ViewConverter
-    app.add_url_rule("/<view:view>", "view", lambda view: _view(folder, view))
+    app.add_url_rule("/<view:view>", "view", lambda view: _view(folder, view, preloads))
 
 
 def _description() -> Response:
@@ -62,11 +65,15 @@ def _add_headers(headers: Headers, _path: str, _url: str) -> None:
     headers["Cross-Origin-Resource-Policy"] = "same-origin"
 
 
-def _view(folder: Path, view: str) -> Response:
-    """Give the page for an address of a view; its router does the rest."""
+def _view(folder: Path, view: str, preloads: Preloads) -> Response:
+    """Give the page for an address of a view; its router does the rest. It is told what it will need."""
     if view in PLAIN_FILES and (folder / view).is_file():
         return send_from_directory(folder, view)
-    return _page(folder)
+    page = _page(folder)
+    links = preloads.of(view)
+    if links:
+        page.headers["Link"] = links
+    return page
 
 
 def _page(folder: Path, name: str = "index.html") -> Response:

@@ -3,6 +3,7 @@ import { createApp } from 'vue'
 import { fileTalk } from './fileTalk'
 import type { Embedded, Keeping } from './fileTalk'
 import ReviewPage from './ReviewPage.vue'
+import '@/ui/faces.css'
 import '@/style.css'
 
 const given = document.getElementById('review')?.textContent ?? 'null'

@@ -140,7 +140,7 @@ const when = (text: string) =>
         >
           <button
             type="button"
-            class="underline"
+            class="leading-6 underline"
             @click="reviews.resolve(thread.id, !thread.first.is_resolved)"
           >
             {{ thread.first.is_resolved ? 'Open it again' : 'Dealt with' }}
@@ -149,7 +149,7 @@ const when = (text: string) =>
             v-if="
               thread.first.about.kind === 'part' && review.takes[thread.first.about.place ?? -1]
             "
-            class="underline"
+            class="leading-6 underline"
             :to="{
               name: 'proof',
               params: {
