@@ -5,17 +5,22 @@ import type { Plugin } from 'vite'
 
 /**
  * The entry is a line that imports the rest: its files are named in the page, so that they are asked for at once.
+ * The style of the first frame stands in the page itself; the server allows it by its hash.
  */
-function preloadsStart(): Plugin {
+function startsAtOnce(): Plugin {
   return {
-    name: 'preloads-start',
+    name: 'starts-at-once',
     transformIndexHtml: {
       order: 'post',
-      handler(_html, { bundle, filename }) {
-        if (!bundle || !filename.endsWith('/index.html')) return []
+      handler(html, { bundle, filename }) {
+        if (!bundle || !filename.endsWith('/index.html')) return html
         const chunks = Object.values(bundle).filter((one) => one.type === 'chunk')
         const start = chunks.find((one) => one.facadeModuleId?.endsWith('/src/start.ts'))
-        if (!start) throw new Error('src/start.ts is no chunk of its own any more')
+        const shell = Object.values(bundle).find(
+          (one) => one.type === 'asset' && one.names.includes('index.css'),
+        )
+        if (!start || shell?.type !== 'asset')
+          throw new Error('The start or the shell is no file of its own any more.')
         const files = new Set([
           start,
           ...chunks.filter((one) => start.imports.includes(one.fileName)),
@@ -23,17 +28,21 @@ function preloadsStart(): Plugin {
         const styles = new Set(
           [...files].flatMap((one) => [...(one.viteMetadata?.importedCss ?? [])]),
         )
-        return [
-          ...[...styles].map((href) => ({ rel: 'preload', as: 'style', href: `/${href}` })),
-          ...[...files].map(({ fileName }) => ({ rel: 'modulepreload', href: `/${fileName}` })),
-        ].map((attrs) => ({ tag: 'link', attrs, injectTo: 'head' as const }))
+        const links = [
+          ...[...styles].map((href) => `<link rel="preload" as="style" href="/${href}">`),
+          ...[...files].map(({ fileName }) => `<link rel="modulepreload" href="/${fileName}">`),
+        ]
+        const style = `<style>${String(shell.source).trim()}</style>`
+        // All links to style go: what the start needs comes with it.
+        const rest = html.replaceAll(/\s*<link rel="stylesheet"[^>]*>/g, '')
+        return rest.replace('</title>', `</title>\n    ${[style, ...links].join('\n    ')}`)
       },
     },
   }
 }
 
 export default defineConfig({
-  plugins: [vue(), tailwindcss(), preloadsStart()],
+  plugins: [vue(), tailwindcss(), startsAtOnce()],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: {
     // The Content-Security-Policy allows no data: address, so that nothing may be inlined.
@@ -42,6 +51,28 @@ export default defineConfig({
     // By it the server knows which files a view is made of, and names them with the page.
     manifest: true,
     // The application, the page of its API, and a client's review.
-    rolldownOptions: { input: ['index.html', 'docs.html', 'review.html'] },
+    rolldownOptions: {
+      input: ['index.html', 'docs.html', 'review.html'],
+      output: {
+        // What nearly every view needs is three files: over a slow line, forty small ones take as long as a
+        // large one takes, and then again, since a browser asks a server for six at a time.
+        codeSplitting: {
+          groups: [
+            { name: 'vue', test: /node_modules\/(@vue|vue|vue-router|pinia)\//, priority: 3 },
+            {
+              name: 'parts',
+              test: /node_modules\/(@headlessui|@vueuse|openapi-fetch)\//,
+              priority: 2,
+            },
+            {
+              name: 'common',
+              test: /src\/(api|ui|take|frame|page\/use)[^?]*\.(ts|vue)$/,
+              minShareCount: 2,
+              priority: 1,
+            },
+          ],
+        },
+      },
+    },
   },
 })

@@ -173,7 +173,7 @@ def visited_page(
 ALL_RULES = ("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")
 # What axe could not decide was looked at: texts over a picture of colours or cut by the edge of a
 # list (their ground is opaque), signs such as “+” with a name in words, frames that are tested themselves.
-# Targets it asks about are steps of a ramp and tabs that arrows walk to; a list in the inspector has them too.
+# Targets it asks about are steps of a ramp, which arrows walk to; a list in the inspector has them too.
 LOOKED_AT = (
     "color-contrast",
     "label-content-name-mismatch",

@@ -12,6 +12,7 @@ from tests.browser.saving import saved
 
 def press(control: Locator, key: str = "Enter") -> None:
     """Use a control by the keyboard alone."""
+    expect(control).to_be_enabled()
     control.focus()
     control.press(key)
 

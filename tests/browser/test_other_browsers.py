@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import base64
 import io
 from collections.abc import Callable
 from contextlib import AbstractContextManager
@@ -99,3 +100,59 @@ def test_other_eyes_see_the_page_and_its_frame(
 ) -> None:
     with launch() as browser:
         sees_with_other_eyes(browser, server)
+
+
+HEADING = "document.querySelector('[data-testid=stage] iframe')?.contentDocument?.querySelector('h1')"
+# Left, right, top and bottom of the heading's letters, in pixels of the page.
+LETTERS = f"""
+  const heading = {HEADING}
+  const range = heading.ownerDocument.createRange()
+  range.selectNodeContents(heading)
+  const boxes = [...range.getClientRects()]
+  const y = heading.ownerDocument.defaultView.scrollY
+  return [Math.min(...boxes.map(one => one.left)), Math.max(...boxes.map(one => one.right)),
+          Math.min(...boxes.map(one => one.top)) + y, Math.max(...boxes.map(one => one.bottom)) + y]"""
+KEEP_THE_PICTURE = """
+  const make = URL.createObjectURL
+  URL.createObjectURL = blob => {
+    const reader = new FileReader()
+    reader.onload = () => { window.kept = reader.result }
+    reader.readAsDataURL(blob)
+    return make.call(URL, blob)
+  }"""
+
+
+def press(browser: OtherBrowser, selector: str, text: str) -> None:
+    found = f"[...document.querySelectorAll('{selector}')].find(one => one.textContent.trim() === '{text}')"
+    until(browser, found)
+    browser.run(f"{found}.click()")
+
+
+@pytest.mark.long
+@pytest.mark.filterwarnings("ignore::DeprecationWarning", "ignore::ResourceWarning")
+@pytest.mark.parametrize("launch", [firefox, webkit])
+def test_a_picture_of_a_page_is_set_in_its_typeface(
+    server: Server, launch: Callable[[], AbstractContextManager[OtherBrowser]]
+) -> None:
+    """Another typeface would be wider or narrower than the letters on the page."""
+    with launch() as browser:
+        browser.open(server.url)
+        until(browser, "[...document.links].find(one => one.innerText.includes('Orrin'))?.href")
+        take = browser.run(
+            "return [...document.links].find(one => one.innerText.includes('Orrin')).href"
+        ).rpartition("/")[0]
+        browser.open(f"{take}/proof/home")
+        until(browser, f"{HEADING}?.ownerDocument.fonts.status === 'loaded'")
+        browser.run(KEEP_THE_PICTURE)
+        press(browser, "button", "Show")
+        press(browser, "[role=menuitem]", "Picture, PNG at 1x")
+        until(browser, "window.kept")
+        data = browser.run("return window.kept")
+        left, right, top, bottom = browser.run(LETTERS)
+        picture = Image.open(io.BytesIO(base64.b64decode(data.partition(",")[2]))).convert("RGB")
+        cut = np.array(picture.crop((int(left) - 20, int(top), int(right) + 60, int(bottom)))).astype(int)
+        ground = cut[0, 0]
+        columns = np.flatnonzero((np.abs(cut - ground).max(axis=2) > 60).any(axis=0))
+        # Letters begin and end a little within their boxes.
+        assert columns[0] == pytest.approx(20, abs=6)
+        assert columns[-1] == pytest.approx(right - left + 20, abs=6)

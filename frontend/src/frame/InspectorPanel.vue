@@ -58,6 +58,9 @@ const leaves = computed<{ id: Leaf; name: string; count?: number }[]>(() => [
   { id: 'chosen', name: isInView.value ? props.chosenName : 'Swatch' },
   { id: 'own', name: props.own, count: props.count },
 ])
+const isPeekingBeside = computed(
+  () => preview.document.value !== undefined && preview.place.value === 'inspector',
+)
 /** What is pointed at in the view is looked at on the page, whichever leaf is open. */
 const isPeeking = computed(
   () => preview.document.value !== undefined && preview.place.value === 'view',
@@ -89,7 +92,7 @@ const shown = computed(
     aria-label="Inspector"
     class="relative flex min-h-0 flex-col border-l border-hair bg-sheet max-[900px]:fixed max-[900px]:inset-y-0 max-[900px]:right-0 max-[900px]:z-20 max-[900px]:w-[min(88vw,340px)] max-[900px]:border-ink max-[900px]:pb-13"
   >
-    <PagePeek />
+    <PagePeek v-if="isPeekingBeside" />
     <TabGroup
       :selected-index="open"
       as="div"
@@ -122,12 +125,12 @@ const shown = computed(
         >
           <template v-if="one.id === 'page'">
             <PageLeaf
-              v-if="shown"
+              v-if="shown && take.evaluation"
               :document="shown"
               :note="isPeeking ? 'as it would look' : note"
               @pick="emit('pick', $event)"
             />
-            <p v-else class="p-4 text-quiet">
+            <p v-else-if="!shown" class="p-4 text-quiet">
               A sample page stands here as soon as there are colours: it follows every change.
             </p>
           </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import '@/ui/stripes.css'
 import { computed } from 'vue'
 import { xOf, yOf } from './layout'
 import type { Field } from './layout'
@@ -43,7 +42,7 @@ const NAMES: Readonly<Record<string, string>> = {
 </script>
 
 <template>
-  <div class="possible keeps-color absolute" :style="picture"></div>
+  <div class="keeps-color absolute bg-repeat-x opacity-50" :style="picture"></div>
   <div
     class="keeps-color absolute flex flex-col-reverse"
     :style="{
@@ -61,11 +60,15 @@ const NAMES: Readonly<Record<string, string>> = {
       :style="{ backgroundColor: grey }"
     ></span>
   </div>
-  <div class="stripes absolute" :style="near" aria-hidden="true"></div>
+  <div
+    class="stripes absolute transition-[top,height] duration-200 ease-out"
+    :style="near"
+    aria-hidden="true"
+  ></div>
   <div
     v-for="line in stave.lines"
     :key="`${line.ratio}${line.position < stave.near_start + 0.001}`"
-    class="glides absolute left-2 right-2"
+    class="absolute right-2 left-2 transition-[top,height] duration-200 ease-out"
     :style="{ top: px(yOf(line.position, field)) }"
   >
     <div class="absolute right-0 h-px bg-ink" :style="{ left: px(field.lane.left - 14) }"></div>
@@ -77,16 +80,3 @@ const NAMES: Readonly<Record<string, string>> = {
     </p>
   </div>
 </template>
-
-<style scoped>
-.possible {
-  background-repeat: repeat-x;
-  opacity: 0.5;
-}
-.glides,
-.stripes {
-  transition:
-    top 0.2s ease-out,
-    height 0.2s ease-out;
-}
-</style>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import '@/ui/stripes.css'
 import { computed } from 'vue'
 import { LEFT, TOP, xOf } from './rampLayout'
 import type { Stave } from '@/api/types'

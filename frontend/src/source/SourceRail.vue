@@ -68,6 +68,7 @@ function picked() {
       <button v-if="picksScreen" type="button" class="button justify-start" @click="emit('screen')">
         Pick off the screen
       </button>
+      <p v-else class="text-small text-quiet">This browser can’t pick a colour off the screen.</p>
       <button type="button" class="button justify-start" @click="emit('mood')">
         Start from a mood
       </button>

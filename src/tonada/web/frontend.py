@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+import base64
 import hashlib
+import re
+from functools import lru_cache
 from pathlib import Path
 from wsgiref.headers import Headers
 
@@ -12,6 +15,7 @@ from werkzeug.routing import PathConverter
 from whitenoise import WhiteNoise
 
 from tonada.web.preloads import Preloads, read_preloads
+from tonada.web.security import policy_with
 
 # Files of the build that are served as they are, beside the assets.
 PLAIN_FILES = ("favicon.svg", "third-party-notices.txt")
@@ -81,4 +85,14 @@ def _page(folder: Path, name: str = "index.html") -> Response:
         raise NotFound("The front end is not built yet. Run: make setup")
     page = send_from_directory(folder, name)
     page.headers["Cache-Control"] = "no-cache"
+    policy = _policy_of(folder / name, (folder / name).stat().st_mtime_ns)
+    if policy:
+        page.headers["Content-Security-Policy"] = policy
     return page
+
+
+@lru_cache(maxsize=8)
+def _policy_of(path: Path, _changed: int) -> str | None:
+    """Return the policy of a page whose first frame has its style in itself; None where it has none."""
+    found = re.search(rb"<style>(.*?)</style>", path.read_bytes(), re.DOTALL)
+    return policy_with(base64.b64encode(hashlib.sha256(found[1]).digest()).decode()) if found else None

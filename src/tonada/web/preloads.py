@@ -12,6 +12,8 @@ _UUID: Final = r"[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}"
 _IN_TAKE: Final = re.compile(rf"brands/({_UUID})/takes/({_UUID})/([a-z-]+)(?:/|$)")
 _FRAME: Final = "src/frame/TakeFrame.vue"
 _VIEW: Final = "View.vue"
+# What a view asks for beside the take before it shows anything.
+_ALSO: Final = {"harmony": "/api/harmony"}
 
 
 @dataclass(frozen=True)
@@ -30,6 +32,8 @@ class Preloads:
         if found:
             brand, take, step = found.groups()
             data: tuple[str, ...] = (f"/api/brands/{brand}", f"/api/takes/{take}", "/api/session")
+            if step in _ALSO:
+                data += (_ALSO[step],)
             files = (*self.frame, *self.views.get(step, ()))
         elif path == "":
             data = ("/api/session",)

@@ -7,6 +7,7 @@ from typing import Final
 from urllib.parse import urlsplit
 
 from flask import Flask, Response, abort, request, session
+from flask_compress import Compress
 from flask_limiter import Limit, Limiter
 from flask_limiter.util import get_remote_address
 from flask_wtf.csrf import CSRFProtect
@@ -33,6 +34,13 @@ CONTENT_SECURITY_POLICY: Final = "; ".join(
         "frame-ancestors 'none'",
     ]
 )
+
+
+def policy_with(style_hash: str) -> str:
+    """Return the policy of a page with one style in itself, by that style's hash. Source: CSP 3, 2.3.1."""
+    return CONTENT_SECURITY_POLICY.replace("style-src 'self'", f"style-src 'self' 'sha256-{style_hash}'")
+
+
 HEADERS: Final = {
     "Content-Security-Policy": CONTENT_SECURITY_POLICY,
     "X-Content-Type-Options": "nosniff",
@@ -65,6 +73,7 @@ def the_address() -> str:
 
 
 csrf = CSRFProtect()
+compress = Compress()
 limiter = Limiter(
     the_person,
     default_limits=[
@@ -103,6 +112,14 @@ def register(app: Flask, settings: Settings) -> None:
         WTF_CSRF_TIME_LIMIT=None,
         # No referrer is ever sent (see HEADERS); the origin is checked below, and the token always.
         WTF_CSRF_SSL_STRICT=False,
+        # Fast rather than small: a take's figures are a fifth of their bytes after 0.1 ms.
+        COMPRESS_MIMETYPES=["application/json"],
+        COMPRESS_ALGORITHM=["zstd", "gzip"],
+        COMPRESS_ZSTD_LEVEL=1,
+        COMPRESS_LEVEL=1,
+        # The session's answer, with the token for changes, is smaller: its length must tell nothing of it.
+        COMPRESS_MIN_SIZE=1400,
+        COMPRESS_STREAMS=False,
         RATELIMIT_STORAGE_URI=settings.limits,
         RATELIMIT_ENABLED=settings.rate_limits,
     )
@@ -110,6 +127,7 @@ def register(app: Flask, settings: Settings) -> None:
     app.before_request(_check_origin)
     csrf.init_app(app)
     limiter.init_app(app)
+    compress.init_app(app)
     app.after_request(lambda answer: _add_headers(answer, https=settings.https))
 
 
