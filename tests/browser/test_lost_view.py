@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from tests.browser.conftest import axe_findings, open_demo
 
@@ -27,3 +27,37 @@ def test_a_view_that_cannot_be_loaded_says_so_and_is_gone_to_by_a_reload(page: P
     notice.get_by_role("button", name="Reload").click()
     page.locator("[data-flag=muted]").wait_for()
     expect(page).to_have_url(re.compile("/roles"))
+
+
+def test_a_new_version_is_noticed_and_offered_and_nothing_unsaved_is_lost(page: Page) -> None:
+    open_demo(page)
+
+    def newer(route: Route) -> None:
+        answer = route.fetch()
+        route.fulfill(response=answer, headers={**answer.headers, "x-tonada-build": "another"})
+
+    notice = page.get_by_role("alert").filter(has_text="There is a new version of Tonada")
+    page.get_by_role("link", name="Harmony").click()
+    note = page.get_by_role("slider", name="Success", exact=True)
+    note.wait_for()
+    expect(notice).to_have_count(0)
+    page.route(re.compile(r"/api/(changes|advice|evaluate|proof|harmony)"), newer)
+    # What is changed now can't be saved before the page is left.
+    page.route(
+        "**/api/takes/*",
+        lambda route: route.abort() if route.request.method == "PUT" else route.continue_(),
+    )
+    before = note.get_attribute("aria-valuetext") or ""
+    note.focus()
+    note.press("ArrowUp")
+    expect(notice).to_be_visible()
+    expect(note).not_to_have_attribute("aria-valuetext", before)
+    changed = note.get_attribute("aria-valuetext") or ""
+    expect(page.get_by_test_id("save-state")).to_have_attribute("data-state", "waiting")
+    notice.get_by_role("button", name="Reload").click()
+    page.unroute_all(behavior="ignoreErrors")
+    expect(page.get_by_role("slider", name="Success", exact=True)).to_have_attribute(
+        "aria-valuetext", changed
+    )
+    expect(page.get_by_test_id("save-state")).to_have_attribute("data-state", "saved")
+    expect(notice).to_have_count(0)

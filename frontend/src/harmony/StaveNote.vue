@@ -33,6 +33,7 @@ defineProps<{
         boxShadow: 'inset 0 0 0 2px #ffffff',
       }"
       aria-roledescription="note"
+      :title="`${name}: ${spoken}`"
       :aria-label="name"
       :aria-valuetext="spoken"
       :aria-valuenow="Math.round(hue)"

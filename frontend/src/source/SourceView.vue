@@ -125,7 +125,7 @@ async function pickScreen() {
       @remove="brand.remove($event)"
     />
     <div
-      class="relative flex min-h-0 flex-col gap-2.5 overflow-y-auto p-4 pt-3"
+      class="relative flex min-h-0 flex-col gap-2.5 overflow-y-auto p-4 pt-3 max-[900px]:overflow-visible"
       tabindex="0"
       role="region"
       aria-label="The source and its colours"
