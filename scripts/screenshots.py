@@ -15,6 +15,9 @@ from playwright.sync_api import Page, sync_playwright
 
 ROOT = Path(__file__).resolve().parents[1]
 TARGET = ROOT / "docs" / "screenshots"
+# The interface's own typeface comes after the first view.
+TYPEFACE_IS_THERE = """() => [...document.fonts].some(
+  one => one.family.includes('Bricolage') && one.status === 'loaded')"""
 FLAGS = ["--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking"]
 
 
@@ -221,6 +224,7 @@ def shoot(address: str) -> None:
             go(page)
             page.evaluate("document.fonts.ready")
             time.sleep(0.4)
+            page.wait_for_function(TYPEFACE_IS_THERE)
             page.screenshot(path=TARGET / f"{name}.png")
             print(f"docs/screenshots/{name}.png")
         browser.close()

@@ -13,7 +13,13 @@ export function loadFonts(ready: Promise<unknown>) {
     areKept.value = true
   }
   if (areKept.value) void load()
-  else void ready.then(() => setTimeout(() => void load(), LATER_MS))
+  else
+    void ready.then(() => {
+      // A page that is there so soon came over a line that has room for them too.
+      const isFast = performance.now() < SOON_MS
+      setTimeout(() => void load(), isFast ? 0 : LATER_MS)
+    })
 }
 /** Time for a first view to ask for what it shows. */
 const LATER_MS = 1500
+const SOON_MS = 1500
