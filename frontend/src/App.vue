@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { useOutdated } from '@/api/build'
 import { useLostView } from '@/frame/useLostView'
+import { useWindowTitle } from '@/frame/useWindowTitle'
 import { useWorkspace } from '@/frame/useWorkspace'
 import { useKeptFocus } from '@/ui/useKeptFocus'
 import NoticeBar from '@/ui/NoticeBar.vue'
 
 useWorkspace()
 useKeptFocus()
-const { lost, reload, dismiss } = useLostView()
-const isOutdated = useOutdated()
+useWindowTitle()
+const lostView = useLostView()
+const { lost } = lostView
+const build = useOutdated()
+const { isOutdated } = build
 function renew() {
   location.reload()
 }
@@ -20,15 +24,15 @@ function renew() {
     v-if="lost"
     class="fixed inset-x-4 bottom-32 z-50 mx-auto max-w-180"
     text="This view could not be loaded: there is no connection, or Tonada was brought up to date meanwhile. Nothing is lost."
-    @dismiss="dismiss"
+    @dismiss="lostView.dismiss()"
   >
-    <button type="button" class="button-solid" @click="reload">Reload</button>
+    <button type="button" class="button-solid" @click="lostView.reload()">Reload</button>
   </NoticeBar>
   <NoticeBar
     v-else-if="isOutdated"
     class="fixed inset-x-4 bottom-32 z-50 mx-auto max-w-180"
     text="There is a new version of Tonada. Reload when it suits you: what isn’t saved yet stays."
-    @dismiss="isOutdated = false"
+    @dismiss="build.dismiss()"
   >
     <button type="button" class="button-solid" @click="renew">Reload</button>
   </NoticeBar>

@@ -1,4 +1,2 @@
-/** The rest comes after, so that the page's frame is painted by a few lines of style alone. */
-if (localStorage.getItem('tonada-workspace') === 'dark')
-  document.documentElement.dataset.workspace = 'dark'
+/** The rest comes with its style, which so doesn't keep the first frame from being painted. */
 void import('./start')

@@ -94,10 +94,6 @@ export const router = createRouter({
   ],
 })
 
-router.afterEach((to) => {
-  document.title = `${to.meta.title ?? 'Tonada'} · Tonada`
-})
-
 declare module 'vue-router' {
   interface RouteMeta {
     title?: string

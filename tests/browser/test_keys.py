@@ -38,6 +38,15 @@ def test_undo_works_in_the_frame_of_the_page(page: Page) -> None:
     saved(page, 3)
 
 
+def test_undo_works_where_something_is_unfolded(page: Page) -> None:
+    open_demo(page)
+    changed(page)
+    page.get_by_role("link", name="Pairs").click()
+    page.get_by_text("Usage and size").click()
+    page.keyboard.press("Control+z")
+    saved(page, 3)
+
+
 def test_nothing_is_undone_behind_a_dialog(page: Page) -> None:
     open_demo(page)
     changed(page)
@@ -115,6 +124,10 @@ def test_the_window_is_called_after_what_it_shows(page: Page) -> None:
     open_demo(page)
     expect(page).to_have_title("Source · Take 1 · Orrin Peak Observatory · Tonada")
     page.get_by_role("link", name="Roles").click()
+    expect(page).to_have_title("Roles · Take 1 · Orrin Peak Observatory · Tonada")
+    # What is chosen stands in the address, and leaves the title as it is.
+    page.get_by_role("button", name="Accent: Comet").click()
+    expect(page).to_have_url(re.compile("swatch="))
     expect(page).to_have_title("Roles · Take 1 · Orrin Peak Observatory · Tonada")
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
     expect(page).to_have_title("Roles · Take 2 · Orrin Peak Observatory · Tonada")

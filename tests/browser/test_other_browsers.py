@@ -45,13 +45,17 @@ def pixels(browser: OtherBrowser) -> tuple[np.ndarray, np.ndarray]:
     return first, second
 
 
-def sees_with_other_eyes(browser: OtherBrowser, server: Server) -> None:
+def open_home_page(browser: OtherBrowser, server: Server) -> None:
+    """Open the demo brand's home page in Proof."""
+    link = "[...document.links].find(one => one.innerText.includes('Orrin'))"
     browser.open(server.url)
-    until(browser, "[...document.links].find(one => one.innerText.includes('Orrin'))?.href")
-    take = browser.run(
-        "return [...document.links].find(one => one.innerText.includes('Orrin')).href"
-    ).rpartition("/")[0]
+    until(browser, link)
+    take = browser.run(f"return {link}.href").rpartition("/")[0]
     browser.open(f"{take}/proof/home")
+
+
+def sees_with_other_eyes(browser: OtherBrowser, server: Server) -> None:
+    open_home_page(browser, server)
     until(browser, "document.querySelector('iframe')?.contentDocument?.querySelector('[data-part]')")
     until(browser, "document.querySelector('[data-role=primary] button')")
     typical = pixels(browser)
@@ -136,12 +140,7 @@ def test_a_picture_of_a_page_is_set_in_its_typeface(
 ) -> None:
     """Another typeface would be wider or narrower than the letters on the page."""
     with launch() as browser:
-        browser.open(server.url)
-        until(browser, "[...document.links].find(one => one.innerText.includes('Orrin'))?.href")
-        take = browser.run(
-            "return [...document.links].find(one => one.innerText.includes('Orrin')).href"
-        ).rpartition("/")[0]
-        browser.open(f"{take}/proof/home")
+        open_home_page(browser, server)
         until(browser, f"{HEADING}?.ownerDocument.fonts.status === 'loaded'")
         browser.run(KEEP_THE_PICTURE)
         press(browser, "button", "Show")

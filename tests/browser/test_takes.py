@@ -9,15 +9,11 @@ from playwright.sync_api import Locator, Page, Route, expect
 from tests.browser.conftest import Server, axe_findings, make_brand, open_demo
 from tests.browser.saving import saved
 from tests.browser.test_walk import LOGO
+from tests.browser.views import act
 
 
 def tabs(page: Page) -> Locator:
     return page.get_by_role("navigation", name="Takes").get_by_role("link")
-
-
-def act(page: Page, action: str) -> None:
-    page.get_by_role("button", name="What to do with this take").click()
-    page.get_by_role("menuitem", name=action, exact=True).click()
 
 
 def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None:

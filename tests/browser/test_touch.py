@@ -94,6 +94,8 @@ def test_a_pair_is_mended_on_a_phone(phone: Page) -> None:
     ways = phone.get_by_test_id("mends")
     expect(ways.get_by_role("radio").first).to_be_in_viewport()
     phone.get_by_role("button", name="Apply").tap()
+    # The drawer is back, so that the list is seen.
+    expect(ways).to_be_hidden()
     expect(phone.get_by_role("button", name="Mend Muted on Paper")).to_have_count(0)
 
 
@@ -104,6 +106,10 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     share.fill("12")
     share.press("Enter")
     saved(page, 2)
+    # An emptied field asks for nothing.
+    share.fill("")
+    share.press("Enter")
+    expect(share).to_have_value("12")
     edge = page.get_by_role("separator", name="Edge between Accent and Paper")
     expect(edge).to_have_attribute("aria-valuenow", "12")
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()
@@ -112,4 +118,8 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     with page.expect_response("**/reading") as read:
         page.get_by_label("Width", exact=True).press("Tab")
     assert read.value.ok
+    # What there is no room for isn't left standing.
+    page.get_by_label("Left", exact=True).fill("80")
+    page.get_by_label("Left", exact=True).press("Tab")
+    expect(page.get_by_label("Width", exact=True)).to_have_value("20")
     expect(page.get_by_role("button", name="Whole picture")).to_be_visible()

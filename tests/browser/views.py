@@ -144,7 +144,7 @@ def slots_to_fill(page: Page) -> None:
     page.get_by_test_id("slots").wait_for()
 
 
-def open_take_menu(page: Page, action: str) -> None:
+def act(page: Page, action: str) -> None:
     page.get_by_role("button", name="What to do with this take").click()
     page.get_by_role("menuitem", name=action, exact=True).click()
 
@@ -175,13 +175,13 @@ def all_mends(page: Page) -> None:
 
 def versions(page: Page) -> None:
     source(page)
-    open_take_menu(page, "Versions")
+    act(page, "Versions")
     page.get_by_test_id("versions").locator("li").first.wait_for()
 
 
 def takes_compared(page: Page) -> None:
     source(page)
-    open_take_menu(page, "Compare takes")
+    act(page, "Compare takes")
     page.get_by_test_id("columns").locator("section").first.wait_for()
 
 

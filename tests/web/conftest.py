@@ -15,6 +15,7 @@ from flask.testing import FlaskClient
 from werkzeug.exceptions import HTTPException
 from werkzeug.test import TestResponse
 
+from tests.reviews import Reader, made_review
 from tonada.web.app import create_app
 from tonada.web.frontend import DESCRIPTION
 from tonada.web.settings import Settings
@@ -95,3 +96,16 @@ def client(app: Flask) -> Client:
     assert isinstance(made, Client)
     made.token = made.get("/api/session").get_json()["csrf_token"]
     return made
+
+
+@pytest.fixture
+def made(client: Client) -> dict[str, Any]:
+    """A review of two takes with a link, as the API answers it."""
+    brand = client.post("/api/brands", json={"name": "Orrin Peak"}).get_json()
+    return made_review(client, brand, greeting="Two suggestions.")
+
+
+@pytest.fixture
+def reader(app: Flask, made: dict[str, Any]) -> Reader:
+    """Whoever has that link."""
+    return Reader(app, made["link"]["path"])

@@ -5,18 +5,12 @@ from __future__ import annotations
 import json
 from typing import Any
 
-import pytest
 from flask import Flask
 
 from tests.reviews import Reader, made_review
 from tests.web.conftest import Client
 from tests.web.test_api import new_brand
 from tests.web.test_refusals import problem_of
-
-
-@pytest.fixture
-def made(client: Client) -> dict[str, Any]:
-    return made_review(client, new_brand(client, "Orrin Peak"))
 
 
 def answers(made: dict[str, Any], **more: Any) -> dict[str, str]:

@@ -22,16 +22,6 @@ from tonada.web.app import create_app
 from tonada.web.settings import Settings
 
 
-@pytest.fixture
-def made(client: Client) -> dict[str, Any]:
-    return made_review(client, new_brand(client, "Orrin Peak"), greeting="Two suggestions.")
-
-
-@pytest.fixture
-def reader(app: Flask, made: dict[str, Any]) -> Reader:
-    return Reader(app, made["link"]["path"])
-
-
 def test_the_page_behind_a_link_is_for_nobody_to_keep(reader: Reader, made: dict[str, Any]) -> None:
     page = reader.browser.get(made["link"]["path"])
     assert page.headers["Cache-Control"] == "no-store"

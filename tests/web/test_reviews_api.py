@@ -20,16 +20,6 @@ from tonada.core.limits import EDITABLE_MINUTES
 from tonada.store.database import connect
 
 
-@pytest.fixture
-def made(client: Client) -> dict[str, Any]:
-    return made_review(client, new_brand(client, "Orrin Peak"), greeting="Two suggestions.")
-
-
-@pytest.fixture
-def reader(app: Flask, made: dict[str, Any]) -> Reader:
-    return Reader(app, made["link"]["path"])
-
-
 def test_a_client_sees_versions_that_never_change(
     client: Client, reader: Reader, made: dict[str, Any]
 ) -> None:

@@ -47,9 +47,11 @@ async function fetchWithToken(request: Request): Promise<Response> {
 }
 
 async function patiently(request: Request): Promise<Response> {
-  const isUpload = UPLOAD.test(new URL(request.url).pathname)
-  const signal = AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE_MS)])
-  const response = await fetch(request, isUpload ? {} : { signal })
+  const response = UPLOAD.test(new URL(request.url).pathname)
+    ? await fetch(request)
+    : await fetch(request, {
+        signal: AbortSignal.any([request.signal, AbortSignal.timeout(PATIENCE_MS)]),
+      })
   noteBuild(response)
   return response
 }

@@ -25,13 +25,16 @@ function openPair(id: string) {
 </script>
 
 <template>
-  <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair" />
+  <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair">
+    <ShareField v-if="selected" :color-key="selected" />
+  </SwatchInspector>
   <StepInspector
     v-else-if="target.step !== null"
     :target="target"
     @close="select(undefined)"
     @pair="openPair"
     @owner="select"
-  />
-  <ShareField v-if="selected" :color-key="selected" />
+  >
+    <ShareField v-if="selected" :color-key="selected" />
+  </StepInspector>
 </template>

@@ -49,8 +49,8 @@ const { leaf } = useLeaf({
   isDragging: () => take.preview !== undefined,
 })
 const { isNarrow, isOut, toggle } = useDrawer()
-/** Where it is a drawer, it comes out. */
-defineExpose({ open: () => (isOut.value = true) })
+/** Where it is a drawer, it comes out and goes back. */
+defineExpose({ open: () => (isOut.value = true), close: () => (isOut.value = false) })
 const isInView = computed(() => swatch.value === undefined && chosenKey.value !== undefined)
 /** Always the same ones in the same places: what comes and goes would take the choice with it. */
 const leaves = computed<{ id: Leaf; name: string; count?: number }[]>(() => [

@@ -18,11 +18,12 @@ const neighbour = computed(() => cells.value[row.value + (isLast.value ? -1 : 1)
 function set(event: Event) {
   const field = event.target
   if (!(field instanceof HTMLInputElement) || !cell.value) return
-  const more = Number(field.value) / 100 - cell.value.share
-  if (Number.isFinite(more) && more !== 0)
+  const more = field.valueAsNumber / 100 - cell.value.share
+  if (!Number.isNaN(more)) {
     shares.shift(isLast.value ? row.value - 1 : row.value, isLast.value ? -more : more)
-  shares.keep()
-  // Where it could not be had as a whole, what was had stands in the field.
+    shares.keep()
+  }
+  // Where it could not be had, or not as a whole, what there is stands in the field.
   field.value = percent.value
 }
 const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100).toString())
@@ -40,6 +41,6 @@ const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100).toStri
       :value="percent"
       @change="set"
     />
-    <span class="text-quiet">%, the rest of it {{ neighbour.role_names }}</span>
+    <span class="text-quiet">%, {{ neighbour.role_names }} makes room</span>
   </label>
 </template>

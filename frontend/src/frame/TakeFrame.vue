@@ -15,7 +15,6 @@ import { useQuestion, useUnanswered } from '@/ui/useAnswer'
 import { useCameBackStore } from '@/review/cameBack'
 import { useEvents } from '@/ui/useEvents'
 import { useShortfallNews } from './useShortfallNews'
-import { useTakeTitle } from './useTakeTitle'
 import { useColorDrag } from './useColorDrag'
 import { useCopy } from '@/ui/useCopy'
 import { useFileIntake } from '@/source/useFileIntake'
@@ -28,7 +27,6 @@ const brand = useBrandStore()
 const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
-useTakeTitle()
 const news = useShortfallNews()
 const { carried, problem } = useColorDrag()
 const unanswered = useUnanswered()

@@ -53,7 +53,7 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
       @act="actions.act"
     />
     <p
-      class="ml-auto truncate text-quiet"
+      class="ml-auto min-w-13 truncate text-quiet"
       role="status"
       data-testid="save-state"
       :data-state="take.saveState"

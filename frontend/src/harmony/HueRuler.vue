@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { flagRows, flagTop, signed, xOf } from './layout'
+import { flagTop, labelWidth, rowsOfFlags, signed, xOf } from './layout'
 import type { Field } from './layout'
 import type { Flag, Stave } from '@/api/types'
 import { arrowOf } from '@/ui/arrows'
@@ -19,34 +19,25 @@ const ticks = computed(() =>
     isLong: tick % 2 === 0,
   })),
 )
-const placed = computed(() =>
+const named = computed(() =>
   props.stave.flags.map((flag) => {
-    const line = xOf(flag.hue, props.stave.hue, props.field)
-    return {
-      flag,
-      line,
-      // The label keeps off the edges; the line stands where the hue is.
-      x: Math.min(props.field.right - 20, Math.max(props.field.left + 20, line)),
-      label: degrees(flag.angle),
-      /** Where the rule turns on another circle, how far that is on the stave. */
-      turn: Math.round(flag.angle) === Math.round(flag.turn) ? '' : degrees(flag.turn),
-    }
+    const label = degrees(flag.angle)
+    /** Where the rule turns on another circle, how far that is on the stave. */
+    const turn = Math.round(flag.angle) === Math.round(flag.turn) ? '' : degrees(flag.turn)
+    const width = labelWidth(label.length + turn.length + (flag.swatch ? 0 : ' add'.length))
+    return { flag, label, turn, width, line: xOf(flag.hue, props.stave.hue, props.field) }
   }),
 )
-/** Of a flag with so many letters, about. */
-const widthOf = (letters: number) => letters * 6.7 + 16
-const ANCHOR_WIDTH = widthOf('anchor'.length)
+/** The label keeps off the edges, and off other labels; the line stands where the hue is. */
 const flags = computed(() => {
-  const taken = placed.value.map(({ flag, x, label, turn }) => ({
-    x,
-    width: widthOf(label.length + turn.length + (flag.swatch ? 0 : 4)),
-  }))
-  const anchor = { x: middle.value, width: ANCHOR_WIDTH }
-  const [, ...rows] = flagRows([anchor, ...taken], props.field.flagRows)
-  return placed.value.map((one, number) => ({
+  const { left, right } = props.field
+  const beside = named.value.map((one) => ({
     ...one,
-    top: flagTop(props.field, rows[number] ?? 0),
+    x: Math.min(right + 8 - one.width / 2, Math.max(left + one.width / 2, one.line)),
   }))
+  const anchor = { x: middle.value, width: labelWidth('anchor'.length) }
+  const [, ...rows] = rowsOfFlags([anchor, ...beside], props.field.flagRows)
+  return beside.map((one, number) => ({ ...one, top: flagTop(props.field, rows[number] ?? 0) }))
 })
 /** What is drawn of the ruler, from where its lowest flags stand. */
 const y = (down: number) => props.field.ruler + down

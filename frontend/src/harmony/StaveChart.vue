@@ -5,7 +5,7 @@ import HueRuler from './HueRuler.vue'
 import StaveField from './StaveField.vue'
 import StaveNote from './StaveNote.vue'
 import StaveTone from './StaveTone.vue'
-import { fieldOf, placeNotes, xOf, yOf } from './layout'
+import { fieldOf, labelWidth, placeNotes, xOf, yOf } from './layout'
 import { useNoteKeys } from './useNoteKeys'
 import { useStaveDrag } from './useStaveDrag'
 import type { Evaluation, Flag, Swatch, TakeChange, TakeDocument } from '@/api/types'
@@ -25,10 +25,6 @@ const emit = defineEmits<{
   hold: [id: string]
   remove: [id: string]
 }>()
-
-/** Pixels of a letter of a label, and what stands around it. */
-const LETTER = 6.7
-const PADDING = 16
 
 const chart = ref<HTMLElement>()
 const { width, height } = useElementSize(chart)
@@ -81,7 +77,7 @@ const spots = computed(() => {
           ? field.value.lane.left + field.value.lane.width / 2
           : (held?.x ?? xOf(figures.hue, middleHue.value, field.value)),
         y: held?.y ?? yOf(figures.position, field.value),
-        width: Math.min(name.length, 26) * LETTER + PADDING + (swatch.held ? 34 : 0),
+        width: labelWidth(Math.min(name.length, 26)) + (swatch.held ? 34 : 0),
         inLane: isNeutral,
       },
     ]
@@ -103,7 +99,7 @@ const tones = computed(() =>
           ? field.value.lane.left + field.value.lane.width / 2
           : xOf(cell.hue, middleHue.value, field.value),
         y: yOf(cell.position, field.value),
-        width: Math.min(name.length, 26) * LETTER + PADDING,
+        width: labelWidth(Math.min(name.length, 26)),
         inLane: cell.is_neutral,
       }
     }),

@@ -12,7 +12,18 @@ import {
   xOf as rampX,
 } from '@/roles/rampLayout'
 import { ARRANGEMENTS, arranged, BOX } from '@/proof/scatter'
-import { angleOf, fieldOf, NOTE, placeNotes, positionOf, signed, xOf, yOf } from '@/harmony/layout'
+import {
+  angleOf,
+  fieldOf,
+  flagTop,
+  NOTE,
+  placeNotes,
+  positionOf,
+  rowsOfFlags,
+  signed,
+  xOf,
+  yOf,
+} from '@/harmony/layout'
 import type { Box } from '@/harmony/layout'
 import { assigned } from '@/testing/takes'
 
@@ -50,6 +61,21 @@ describe('the stave', () => {
     const field = fieldOf({ width: 10, height: 10 })
     expect(field.right - field.left).toBe(80)
     expect(field.bottom - field.top).toBe(80)
+  })
+  it.each([1200, 700, 360])(
+    'has room over its field for all rows of flags, %d pixels wide',
+    (width) => {
+      const field = fieldOf({ width, height: 600 })
+      expect(flagTop(field, field.flagRows - 1)).toBeGreaterThanOrEqual(0)
+      expect(field.ruler).toBeLessThan(field.top)
+      expect(field.lane.left + field.lane.width).toBeLessThan(field.left)
+    },
+  )
+  it('puts flags that would cover one another in rows, as far as there are any', () => {
+    const flags = [0, 30, 60, 200].map((x) => ({ x, width: 40 }))
+    expect(rowsOfFlags(flags, 3)).toEqual([0, 1, 0, 0])
+    expect(rowsOfFlags([...flags, { x: 15, width: 40 }], 3)).toEqual([0, 1, 0, 0, 2])
+    expect(rowsOfFlags(flags, 1)).toEqual([0, 0, 0, 0])
   })
   it('lets notes step aside and gives each label its own room', () => {
     const spots = ['a', 'b', 'c', 'd', 'e'].map((id, row) => ({

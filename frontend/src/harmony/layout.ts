@@ -28,6 +28,8 @@ const NARROW_BELOW = 520
 const ROWS_BELOW = 820
 const FLAG_ROW = 22
 export const NOTE = 14
+/** Of a label with so many letters, about. */
+export const labelWidth = (letters: number) => letters * 6.7 + 16
 /** Half the side of a tone: a step that has a role, moved in Roles and not here. */
 export const TONE = 7
 
@@ -47,7 +49,10 @@ export function fieldOf(frame: Frame): Field {
 }
 
 /** How far up from the lowest row each flag stands, so that none covers another where that can be. */
-export function flagRows(flags: readonly { x: number; width: number }[], rows: number): number[] {
+export function rowsOfFlags(
+  flags: readonly { x: number; width: number }[],
+  rows: number,
+): number[] {
   const stood: { row: number; left: number; right: number }[] = []
   return flags.map(({ x, width }) => {
     const [left, right] = [x - width / 2 - 2, x + width / 2 + 2]

@@ -35,6 +35,7 @@ function enter(id: string) {
 }
 /** Back from the mends to the pair in the list. */
 async function leave(id: string) {
+  inspector.value?.close()
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(id)}"] button`)?.focus()
 }

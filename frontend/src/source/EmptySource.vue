@@ -37,7 +37,7 @@ function picked(event: Event) {
       No logo yet? An old site’s stylesheet or page, a list of colours, design tokens, one known
       colour, a mood or a ready-made palette will do as well.
     </p>
-    <div class="mt-3 flex gap-2">
+    <div class="mt-3 flex flex-wrap justify-center gap-2">
       <button type="button" class="button" @click="emit('paste')">Type or paste colours</button>
       <button type="button" class="button" @click="emit('mood')">Start from a mood</button>
       <RouterLink :to="{ name: 'ready-made' }" class="button">Ready-made palettes</RouterLink>

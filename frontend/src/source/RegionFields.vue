@@ -19,17 +19,24 @@ const percent = (side: Side) => Math.round((props.region ?? WHOLE)[side] * 100)
 
 /** A place moves the part, which keeps its size as far as the picture goes. */
 function set(side: Side, event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  const value = Math.min(1, Math.max(0, Number(event.target.value) / 100))
-  const next = { ...(props.region ?? WHOLE), [side]: value }
-  const left = Math.min(next.left, 1 - LEAST)
-  const top = Math.min(next.top, 1 - LEAST)
-  emit('change', {
+  const field = event.target
+  if (!(field instanceof HTMLInputElement)) return
+  const value = field.valueAsNumber / 100
+  if (!Number.isNaN(value)) emit('change', within({ ...(props.region ?? WHOLE), [side]: value }))
+  // What could not be had isn't left standing.
+  field.value = percent(side).toString()
+}
+
+function within(wanted: Region): Region {
+  const between = (low: number, value: number, high: number) => Math.min(high, Math.max(low, value))
+  const left = between(0, wanted.left, 1 - LEAST)
+  const top = between(0, wanted.top, 1 - LEAST)
+  return {
     left,
     top,
-    width: Math.min(1 - left, Math.max(LEAST, next.width)),
-    height: Math.min(1 - top, Math.max(LEAST, next.height)),
-  })
+    width: between(LEAST, wanted.width, 1 - left),
+    height: between(LEAST, wanted.height, 1 - top),
+  }
 }
 </script>
 

@@ -79,6 +79,7 @@ function give(role: string) {
     <p v-if="change.problem.value" role="alert" class="mt-1 font-semibold">
       {{ change.problem.value }}
     </p>
+    <slot />
     <button type="button" class="button mt-3" @click="emit('close')">Close</button>
     <PairList :pairs="pairs" @open="emit('pair', $event)" />
   </section>

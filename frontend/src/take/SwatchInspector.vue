@@ -112,6 +112,7 @@ async function setColor() {
     </form>
     <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ error }}</p>
     <ShadeFields v-if="figures" :figures="figures" />
+    <slot />
     <div class="mt-3 flex gap-2">
       <button type="button" class="button" @click="edit({ held: !swatch.held })">
         {{ swatch.held ? 'Release' : 'Hold' }}

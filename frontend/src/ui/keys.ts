@@ -77,12 +77,14 @@ const handlers = new Map<ShortcutId, (event: KeyboardEvent) => void>()
 
 /** What is open over the page has the keys to itself. */
 const OVER = '[role="dialog"], [role="listbox"], [role="menu"]'
-/** Where letters are typed or looked for. */
+/** Where letters are typed. */
 const TYPED =
-  'textarea, select, [contenteditable], [role="combobox"], [aria-expanded="true"], input:not([type="range"], [type="checkbox"], [type="radio"], [type="button"], [type="submit"], [type="color"], [type="file"])'
+  'textarea, [contenteditable], [role="combobox"], input:not([type="range"], [type="checkbox"], [type="radio"], [type="button"], [type="submit"], [type="color"], [type="file"])'
+/** Where a letter looks for what begins with it. */
+const LOOKS_FOR = 'select, [aria-expanded="true"]'
 /** Where arrows mean something of their own. */
 const HAS_ARROWS =
-  'input, [role="radiogroup"], [role="slider"], [role="separator"], [role="tablist"], button[aria-haspopup]'
+  'input, select, [aria-expanded="true"], [role="radiogroup"], [role="slider"], [role="separator"], [role="tablist"], button[aria-haspopup]'
 
 /** An element of a frame is no instance of this window's Element. */
 const isElement = (target: EventTarget | null): target is Element =>
@@ -91,11 +93,13 @@ const isElement = (target: EventTarget | null): target is Element =>
 /** Do what a key is for, unless what has the focus needs it itself. Frames tell of their keys here. */
 export function pressed(event: KeyboardEvent) {
   if (event.defaultPrevented || event.isComposing || document.querySelector(OVER)) return
-  if (isElement(event.target) && event.target.closest(TYPED)) return
+  const isIn = (places: string) => isElement(event.target) && event.target.closest(places) !== null
+  if (isIn(TYPED)) return
   for (const [id, handler] of handlers) {
     const shortcut: Shortcut = SHORTCUTS[id]
-    if (!shortcut.matches?.(event) || (shortcut.isSingle && !isOn.value)) continue
-    if (id === 'next' && isElement(event.target) && event.target.closest(HAS_ARROWS)) continue
+    if (!shortcut.matches?.(event)) continue
+    if (shortcut.isSingle && (!isOn.value || isIn(LOOKS_FOR))) continue
+    if (id === 'next' && isIn(HAS_ARROWS)) continue
     event.preventDefault()
     handler(event)
     return

@@ -111,7 +111,6 @@ class OutsideChoice(Model):
     """place: none where none of the takes was chosen; then with a reason."""
 
     at: Moment
-
     place: Place | None
     reason: Annotated[str, StringConstraints(max_length=limits.MAX_REMARK_LENGTH)] = ""
 

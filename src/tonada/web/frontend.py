@@ -32,6 +32,7 @@ def register(app: Flask, folder: Path) -> None:
     """Serve the front end that was built into `folder`."""
     if (folder / "assets").is_dir():
         _serve_assets(app, folder)
+    if (folder / "index.html").is_file():
         build = hashlib.sha256((folder / "index.html").read_bytes()).hexdigest()[:12]
         app.after_request(lambda answer: _tell_build(answer, build))
     app.add_url_rule("/api/openapi.json", "description", _description)
