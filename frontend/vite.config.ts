@@ -47,6 +47,8 @@ export default defineConfig({
   build: {
     // The Content-Security-Policy allows no data: address, so that nothing may be inlined.
     assetsInlineLimit: 0,
+    // Every browser of ES2022 but one preloads modules by itself, and that one does without.
+    modulePreload: { polyfill: false },
     target: 'es2022',
     // By it the server knows which files a view is made of, and names them with the page.
     manifest: true,
@@ -58,16 +60,26 @@ export default defineConfig({
         // large one takes, and then again, since a browser asks a server for six at a time.
         codeSplitting: {
           groups: [
-            { name: 'vue', test: /node_modules\/(@vue|vue|vue-router|pinia)\//, priority: 3 },
+            {
+              name: 'vue',
+              test: /node_modules\/(@vue|vue|vue-router|pinia)\//,
+              priority: 4,
+            },
             {
               name: 'parts',
-              test: /node_modules\/(@headlessui|@vueuse|openapi-fetch)\//,
-              priority: 2,
+              test: /node_modules\/(@headlessui\/vue\/dist\/(?!components\/(combobox|dialog|disclosure|popover|portal|transitions))|@vueuse|openapi-fetch)/,
+              priority: 3,
             },
             {
               name: 'common',
-              test: /src\/(api|ui|take|frame|page\/use)[^?]*\.(ts|vue)$/,
+              test: /src\/(api|ui|take\/(?!\w+(Inspector|Fields|List|Button)\.vue)|frame\/(?!SixSteps|ShareField|ChosenColor|DeletedTakes)|page\/use|source\/useFileIntake|review\/cameBack|harmony\/layout)[^?]*\.(ts|vue)$/,
               minShareCount: 2,
+              priority: 2,
+            },
+            // What stands beside a view once a colour is chosen.
+            {
+              name: 'chosen',
+              test: /src\/(take\/(\w+Inspector|\w+Fields|PairList|UsesList|RemoveButton)|frame\/(ChosenColor|ShareField))\.vue$/,
               priority: 1,
             },
           ],

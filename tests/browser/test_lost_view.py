@@ -29,6 +29,24 @@ def test_a_view_that_cannot_be_loaded_says_so_and_is_gone_to_by_a_reload(page: P
     expect(page).to_have_url(re.compile("/roles"))
 
 
+def test_a_part_that_cannot_be_loaded_says_so(page: Page) -> None:
+    chunk = re.compile(r"/assets/KeySheet-[\w-]+\.js$")
+    page.route(chunk, lambda route: route.abort())
+    open_demo(page)
+    page.keyboard.press("?")
+    notice = page.get_by_role("alert").filter(has_text="This view could not be loaded")
+    expect(notice).to_be_visible()
+    # What was to be fetched in the background and is not wanted is not complained about.
+    page.get_by_role("link", name="Harmony").click()
+    expect(notice).to_have_count(0)
+    page.unroute(chunk)
+    page.keyboard.press("?")
+    notice.get_by_role("button", name="Reload").click()
+    page.get_by_test_id("stave").wait_for()
+    page.keyboard.press("?")
+    page.get_by_role("heading", name="Keys").wait_for()
+
+
 def test_a_new_version_is_noticed_and_offered_and_nothing_unsaved_is_lost(page: Page) -> None:
     open_demo(page)
 

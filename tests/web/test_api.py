@@ -90,6 +90,8 @@ def test_a_take_is_saved_and_evaluated(client: Client) -> None:
     figures = client.post("/api/evaluate", json={"document": document}).get_json()
     assert len(figures["pairs"]) == 19
     assert figures["failing"] == sum(not pair["passes"] for pair in figures["pairs"])
+    kept = client.get(f"/api/takes/{take}/evaluation").get_json()
+    assert kept == {"revision": 2, "evaluation": figures}
 
 
 def test_a_stale_save_is_refused_with_what_is_saved(client: Client) -> None:

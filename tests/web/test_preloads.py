@@ -33,7 +33,12 @@ def test_a_view_of_a_take_is_told_its_files_and_its_data(preloads: Preloads) -> 
     assert links is not None
     for name in ("TakeFrame", "HarmonyView", "shared", "list"):
         assert links.count(f"</assets/{name}-1.js>; rel=modulepreload") == 1
-    for path in (f"/api/brands/{BRAND}", f"/api/takes/{TAKE}", "/api/session"):
+    for path in (
+        f"/api/brands/{BRAND}",
+        f"/api/takes/{TAKE}",
+        f"/api/takes/{TAKE}/evaluation",
+        "/api/session",
+    ):
         assert f"<{path}>; rel=preload; as=fetch; crossorigin" in links
 
 

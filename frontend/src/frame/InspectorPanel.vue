@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed, defineAsyncComponent } from 'vue'
+import { ChosenColor } from './laterParts'
 import { useDrawer } from './useDrawer'
-import ChosenColor from './ChosenColor.vue'
 import { useLeaf } from './useLeaf'
 import { useSelection } from './useSelection'
 import type { Leaf } from './useLeaf'

@@ -1,20 +1,10 @@
 <script setup lang="ts">
 import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { SHORTCUTS, useShortcut, useSingleKeys } from '@/ui/keys'
-import { useTakeStore } from '@/take/take'
+import { SHORTCUTS, useSingleKeys } from '@/ui/keys'
 
 const shown = defineModel<boolean>({ required: true })
-const take = useTakeStore()
 const singleKeys = useSingleKeys()
-
-useShortcut('sheet', () => (shown.value = true))
-useShortcut('undo', () => {
-  take.undo()
-})
-useShortcut('redo', () => {
-  take.redo()
-})
 </script>
 
 <template>

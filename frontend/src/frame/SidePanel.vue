@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import ChosenColor from './ChosenColor.vue'
+import { ChosenColor } from './laterParts'
 import { useChosenColor } from './useChosenColor'
 
 /** Beside a view that has no page of its own to show: what is chosen, or what the view has to say. */

@@ -9,8 +9,9 @@ import MeasureBar from './MeasureBar.vue'
 import StepBar from './StepBar.vue'
 import TakeHeader from './TakeHeader.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
-import NotationSheet from '@/handoff/NotationSheet.vue'
-import PasteDialog from '@/source/PasteDialog.vue'
+import { NotationSheet, PasteDialog } from './laterParts'
+import { useWanted } from '@/ui/useWanted'
+import { useNotations } from '@/take/useNotations'
 import { useQuestion, useUnanswered } from '@/ui/useAnswer'
 import { useCameBackStore } from '@/review/cameBack'
 import { useEvents } from '@/ui/useEvents'
@@ -89,6 +90,9 @@ function skip() {
 
 const pasted = ref('')
 const showsPaste = ref(false)
+const { open: notationsOf } = useNotations()
+const wantsNotations = useWanted(computed(() => notationsOf.value !== undefined))
+const wantsPaste = useWanted(showsPaste)
 function paste(text: string) {
   pasted.value = text
   showsPaste.value = true
@@ -173,12 +177,13 @@ const isReady = computed(() => brand.detail && take.document)
       @again="unanswered.askAgain()"
     />
     <PasteDialog
+      v-if="wantsPaste"
       v-model="showsPaste"
       :initial="pasted"
       @keep="open(brand.addText($event))"
       @file="open(brand.addFiles([$event], 'list'))"
     />
-    <NotationSheet />
+    <NotationSheet v-if="wantsNotations" />
     <p class="sr-only" role="status">{{ announcement }}</p>
     <p class="sr-only" role="status" data-testid="news">{{ news }}</p>
   </div>

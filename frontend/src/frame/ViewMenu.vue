@@ -1,16 +1,30 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ref } from 'vue'
-import KeySheet from './KeySheet.vue'
-import WordSheet from './WordSheet.vue'
-import StudioDialog from '@/studio/StudioDialog.vue'
+import { KeySheet, StudioDialog, WordSheet } from './laterParts'
+import { useShortcut } from '@/ui/keys'
+import { useWanted } from '@/ui/useWanted'
+import { useTakeStore } from '@/take/take'
 import { useWorkspace } from './useWorkspace'
 import type { Workspace } from './useWorkspace'
 
 const { workspace } = useWorkspace()
+const take = useTakeStore()
 const showsKeys = ref(false)
 const showsWords = ref(false)
 const showsStudio = ref(false)
+const wantsKeys = useWanted(showsKeys)
+const wantsWords = useWanted(showsWords)
+const wantsStudio = useWanted(showsStudio)
+useShortcut('sheet', () => (showsKeys.value = true))
+// By its key a letter would be typed into the field that the sheet opens with: that is prevented there.
+useShortcut('words', () => (showsWords.value = true))
+useShortcut('undo', () => {
+  take.undo()
+})
+useShortcut('redo', () => {
+  take.redo()
+})
 const WORKSPACES: readonly { value: Workspace; label: string }[] = [
   { value: 'light', label: 'Light workspace' },
   { value: 'dark', label: 'Dark workspace' },
@@ -72,7 +86,7 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
       </MenuItem>
     </MenuItems>
   </Menu>
-  <KeySheet v-model="showsKeys" />
-  <WordSheet v-model="showsWords" />
-  <StudioDialog v-model="showsStudio" />
+  <KeySheet v-if="wantsKeys" v-model="showsKeys" />
+  <WordSheet v-if="wantsWords" v-model="showsWords" />
+  <StudioDialog v-if="wantsStudio" v-model="showsStudio" />
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { useShortcut } from '@/ui/keys'
 import { WORDS } from './words'
 
 /** What the words mean that are Tonada’s own, one key away. */
@@ -12,9 +11,6 @@ const found = computed(() => {
   const text = wanted.value.trim().toLowerCase()
   return WORDS.filter((entry) => entry.some((part) => part.toLowerCase().includes(text)))
 })
-
-// By its key a letter would be typed into the field that the sheet opens with: that is prevented there.
-useShortcut('words', () => (shown.value = true))
 </script>
 
 <template>

@@ -1,18 +1,23 @@
-import { onScopeDispose, shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, onScopeDispose, shallowRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useMissingPart } from '@/ui/missingPart'
 
 /**
- * A view whose code can't be loaded, since there is no line, or since Tonada was brought up to date under
- * the open page: a browser doesn't ask again for what it could not load, so that only a reload helps.
+ * A view, or a part of one, whose code can't be loaded, since there is no line, or since Tonada was brought
+ * up to date under the open page: a browser doesn't ask again for what it could not load, so that only a
+ * reload helps.
  */
 export function useLostView() {
   const router = useRouter()
+  const route = useRoute()
+  const { isMissing } = useMissingPart()
   /** Where it was to go. */
-  const lost = shallowRef<string>()
+  const wanted = shallowRef<string>()
+  const lost = computed(() => wanted.value ?? (isMissing.value ? route.fullPath : undefined))
   const stops = [
-    router.onError((_reason, to) => (lost.value = to.fullPath)),
+    router.onError((_reason, to) => (wanted.value = to.fullPath)),
     router.afterEach((_to, _from, failure) => {
-      if (!failure) lost.value = undefined
+      if (!failure) dismiss()
     }),
   ]
   onScopeDispose(() => {
@@ -23,5 +28,9 @@ export function useLostView() {
   function reload() {
     if (lost.value) location.assign(lost.value)
   }
-  return { lost, reload, dismiss: () => (lost.value = undefined) }
+  function dismiss() {
+    wanted.value = undefined
+    isMissing.value = false
+  }
+  return { lost, reload, dismiss }
 }

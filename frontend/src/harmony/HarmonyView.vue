@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, given, readSession } from '@/api/client'
 import type { Advice, Harmony, TakeChange, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
@@ -9,7 +9,6 @@ import AdviceList from './AdviceList.vue'
 import { useAdvice } from './useAdvice'
 import HarmonyControls from './HarmonyControls.vue'
 import RuleBar from './RuleBar.vue'
-import VariationRow from './VariationRow.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import { useChange } from '@/take/useChange'
 import { useSelection } from '@/frame/useSelection'
@@ -19,6 +18,8 @@ import { roleNames } from '@/ui/format'
 import StaveChart from './StaveChart.vue'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
+
+const VariationRow = defineAsyncComponent(() => import('./VariationRow.vue'))
 
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()

@@ -11,9 +11,13 @@ const shown = defineModel<boolean>({ required: true })
 const text = ref('')
 const picker = ref<HTMLInputElement>()
 
-watch(shown, (isShown) => {
-  if (isShown) text.value = props.initial
-})
+watch(
+  shown,
+  (isShown) => {
+    if (isShown) text.value = props.initial
+  },
+  { immediate: true },
+)
 const { answer: understood, problem } = useFollowing(
   () => (text.value.trim() ? { text: text.value } : undefined),
   (body, signal) => given(api.POST('/api/lists', { body, signal })),

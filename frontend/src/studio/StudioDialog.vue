@@ -11,7 +11,7 @@ const sends = ref('')
 const problem = ref('')
 const isLoaded = ref(false)
 
-watch(shown, async (isShown) => {
+async function read(isShown: boolean) {
   if (!isShown) return
   problem.value = ''
   isLoaded.value = false
@@ -24,7 +24,9 @@ watch(shown, async (isShown) => {
   } catch (reason) {
     problem.value = explain(reason)
   }
-})
+}
+watch(shown, read, { immediate: true })
+
 async function keep() {
   try {
     const body = { studio: studio.value.trim(), notified: notified.value.trim() }

@@ -69,9 +69,14 @@ class World {
       this.refusing -= 1
       return { status: 503, said: { status: 503, detail: 'Not now.' } }
     }
-    const id = path.split('/').at(-1) ?? ''
+    const [, , , id = '', part] = path.split('/')
     const take = this.takes.get(id)
     if (!take) throw new Error(path)
+    if (part === 'evaluation')
+      return {
+        status: 200,
+        said: { revision: take.revision, evaluation: figuresOf(take.document) },
+      }
     if (method === 'GET') return { status: 200, said: take }
     const { document, revision } = body as { document: TakeDocument; revision: number }
     if (revision !== take.revision)

@@ -256,6 +256,20 @@ it('of two takes opened in a hurry the last one is shown', async () => {
   expect([take.take?.id, nameOf(take.document)]).toEqual(['t1', 'Night'])
 })
 
+it('figures that come with a take are shown and not asked for', async () => {
+  answer('GET /api/takes/t1/evaluation', () => ({ revision: 1, evaluation: figuresOf(takeOf()) }))
+  const take = await opened()
+  expect(take.evaluation).toEqual(figuresOf(takeOf()))
+  expect(calls.map((call) => call.path)).not.toContain('/api/evaluate')
+})
+
+it('figures of another revision than the take are not shown', async () => {
+  const others = { ...figuresOf(takeOf()), failing: 99 }
+  answer('GET /api/takes/t1/evaluation', () => ({ revision: 2, evaluation: others }))
+  const take = await opened()
+  expect(take.evaluation).toEqual(figuresOf(takeOf()))
+})
+
 it('a take opens by day, whatever the one before was looked at by', async () => {
   const take = await opened()
   take.change({

@@ -76,19 +76,30 @@ export const useTakeStore = defineStore('take', () => {
     const before = left.value.find((one) => one.id === takeId)
     await before?.settled()
     const path = { take_id: takeId }
-    const found = await given(api.GET('/api/takes/{take_id}', { params: { path } }))
+    const [found, figures] = await Promise.all([
+      given(api.GET('/api/takes/{take_id}', { params: { path } })),
+      figuresOf(takeId),
+    ])
     const adopted = before?.isUnsaved() ? undefined : await unsent.adopt(takeId)
     const lost = adopted && (await unsentInCurrentFormat(adopted))
     // Another one was opened meanwhile: its answer counts, in whatever order they come.
     if (number !== opening) return
     left.value = left.value.filter((one) => one !== before && one.isUnsaved())
     history.open(takeId)
+    // Of another revision they are where someone saved in between: then they are asked for.
+    if (figures?.revision === found.revision) know(found.document, figures.evaluation)
     if (before && isNewer(before, found)) attach(before)
     else attach(createSaving(found))
     if (lost) resume(found, lost)
     saving.value?.goOn()
     replay.start()
   }
+
+  /** They come beside the take, so that it is shown at once; without them they are asked for as always. */
+  const figuresOf = (takeId: string) =>
+    given(
+      api.GET('/api/takes/{take_id}/evaluation', { params: { path: { take_id: takeId } } }),
+    ).catch(() => undefined)
 
   const isNewer = (before: Saving, found: Take) =>
     before.isUnsaved() || before.take.value.revision > found.revision

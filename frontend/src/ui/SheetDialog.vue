@@ -1,24 +1,21 @@
 <script setup lang="ts">
-import { Dialog, DialogDescription, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { useWanted } from './useWanted'
+import { SheetPanel } from './sheetPanel'
 
+/** A sheet over the view. Nothing of it is there before it is opened for the first time. */
 defineProps<{ title: string; description?: string; wide?: boolean }>()
 const shown = defineModel<boolean>({ required: true })
+const isWanted = useWanted(shown)
 </script>
 
 <template>
-  <Dialog :open="shown" class="relative z-40" @close="shown = false">
-    <div class="fixed inset-0 bg-ink/20" aria-hidden="true"></div>
-    <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel
-        class="max-h-full overflow-y-auto border border-ink bg-sheet p-5 text-ink"
-        :class="wide ? 'w-150' : 'w-96'"
-      >
-        <DialogTitle class="text-title font-semibold">{{ title }}</DialogTitle>
-        <DialogDescription v-if="description" class="mt-1 text-quiet">{{
-          description
-        }}</DialogDescription>
-        <slot />
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <SheetPanel
+    v-if="isWanted"
+    v-model="shown"
+    :title="title"
+    :description="description"
+    :wide="wide"
+  >
+    <slot />
+  </SheetPanel>
 </template>

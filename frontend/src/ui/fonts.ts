@@ -6,19 +6,16 @@ import { useLocalStorage } from '@vueuse/core'
 
 const areKept = useLocalStorage('tonada-fonts', false)
 
-export function loadFonts(ready: Promise<unknown>) {
-  const load = async () => {
-    await import('./faces.css')
-    await document.fonts.ready
-    areKept.value = true
+export async function loadFonts(ready: Promise<unknown>) {
+  if (!areKept.value) {
+    await ready
+    // A page that is there so soon came over a line that has room for them too.
+    const isFast = performance.now() < SOON_MS
+    await new Promise((resolve) => setTimeout(resolve, isFast ? 0 : LATER_MS))
   }
-  if (areKept.value) void load()
-  else
-    void ready.then(() => {
-      // A page that is there so soon came over a line that has room for them too.
-      const isFast = performance.now() < SOON_MS
-      setTimeout(() => void load(), isFast ? 0 : LATER_MS)
-    })
+  await import('./faces.css')
+  await document.fonts.ready
+  areKept.value = true
 }
 /** Time for a first view to ask for what it shows. */
 const LATER_MS = 1500

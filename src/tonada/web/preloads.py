@@ -31,7 +31,12 @@ class Preloads:
         found = _IN_TAKE.match(path)
         if found:
             brand, take, step = found.groups()
-            data: tuple[str, ...] = (f"/api/brands/{brand}", f"/api/takes/{take}", "/api/session")
+            data: tuple[str, ...] = (
+                f"/api/brands/{brand}",
+                f"/api/takes/{take}",
+                f"/api/takes/{take}/evaluation",
+                "/api/session",
+            )
             if step in _ALSO:
                 data += (_ALSO[step],)
             files = (*self.frame, *self.views.get(step, ()))

@@ -7,4 +7,4 @@ import '@/style.css'
 
 const token = location.pathname.split('/')[2] ?? ''
 createApp(ReviewPage, { talk: serverTalk(token) }).mount('#app')
-loadFonts(Promise.resolve())
+void loadFonts(Promise.resolve()).catch(() => undefined)

@@ -210,6 +210,13 @@ class EvaluationAnswer(RootModel[Evaluation]):
     pass
 
 
+class KeptEvaluationAnswer(Model):
+    """The figures of a take as it is kept, and of which revision they are."""
+
+    revision: int
+    evaluation: Evaluation
+
+
 class ColorChoice(Model):
     """A colour that asks for a role, and what the designer wants of it, if anything."""
 

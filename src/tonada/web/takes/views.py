@@ -8,11 +8,14 @@ from uuid import UUID
 from flask import Response
 from pydantic import BaseModel
 
+from tonada.core.pairs.evaluation import evaluate
+from tonada.document.take import TakeDocument
 from tonada.store import brands, takes, versions
 from tonada.web.access import workspace_connection
-from tonada.web.answers import answer, blueprint
+from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.brands.views import BrandPath
 from tonada.web.takes.models import (
+    KeptEvaluationAnswer,
     NewTakeBody,
     SaveTakeBody,
     TakeAnswer,
@@ -52,6 +55,18 @@ def read_take(path: TakePath) -> Response:
     with workspace_connection() as (connection, workspace):
         row = takes.find(connection, workspace, path.take_id)
     return answer(TakeAnswer.of(row))
+
+
+@api.get(
+    "/takes/<uuid:take_id>/evaluation",
+    responses={200: KeptEvaluationAnswer},
+    summary="Every figure of a take as it is kept",
+)
+def evaluate_kept(path: TakePath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        row = takes.find(connection, workspace, path.take_id)
+    take = TakeDocument.model_validate(row.document).to_take()
+    return answer_value({"revision": row.revision, "evaluation": evaluate(take)})
 
 
 @api.put(

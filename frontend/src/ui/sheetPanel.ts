@@ -1,0 +1,3 @@
+import { later } from './later'
+
+export const SheetPanel = later(() => import('./SheetPanel.vue'))
