@@ -18,6 +18,8 @@ class OtherBrowser(Protocol):
     def open(self, url: str) -> None: ...
     def run(self, script: str) -> Any: ...
     def picture(self) -> Image.Image: ...
+    def drag(self, start: tuple[float, float], end: tuple[float, float]) -> None:
+        """With the pointer from one place of the window to another, as a hand does; a click without a way."""
 
 
 def until(browser: OtherBrowser, condition: str, seconds: float = 40) -> None:
@@ -43,6 +45,11 @@ class _Firefox:
 
     def picture(self) -> Image.Image:
         return Image.open(io.BytesIO(self._client.screenshot(format="binary", full=False))).convert("RGB")
+
+    def drag(self, start: tuple[float, float], end: tuple[float, float]) -> None:
+        hand = self._client.actions.sequence("pointer", "hand", {"pointerType": "mouse"})
+        hand.pointer_move(round(start[0]), round(start[1])).pointer_down()
+        hand.pointer_move(round(end[0]), round(end[1]), duration=200).pointer_up().perform()
 
 
 @contextmanager
@@ -72,6 +79,15 @@ class _WebKit:
 
     def picture(self) -> Image.Image:
         return Image.open(io.BytesIO(self._driver.get_screenshot_as_png())).convert("RGB")
+
+    def drag(self, start: tuple[float, float], end: tuple[float, float]) -> None:
+        from selenium.webdriver.common.actions.action_builder import ActionBuilder
+
+        actions = ActionBuilder(self._driver, duration=200)
+        hand = actions.pointer_action
+        hand.move_to_location(round(start[0]), round(start[1])).pointer_down()
+        hand.move_to_location(round(end[0]), round(end[1])).pointer_up()
+        actions.perform()
 
 
 @contextmanager

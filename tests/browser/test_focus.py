@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import open_demo
@@ -75,6 +76,22 @@ def test_takes_and_versions(page: Page) -> None:
     press(page.get_by_role("button", name="Save a version"))
     page.get_by_test_id("versions").get_by_text("By keys").wait_for()
     expect(page.get_by_role("button", name="Save a version")).to_be_focused()
+
+
+@pytest.mark.parametrize("choice", ["Show the other one", "Keep this one as a new take"])
+def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Roles").click()
+    page.locator("[data-flag=muted]").wait_for()
+    other = page.context.new_page()
+    other.goto(page.url)
+    press(other.locator("[data-flag=link]"), "ArrowDown")
+    saved(other, 2)
+    press(page.locator("[data-flag=muted]"), "ArrowUp")
+    press(page.get_by_role("button", name=choice))
+    expect(page.get_by_role("button", name=choice)).to_have_count(0)
+    expect(page.locator(":focus")).to_have_count(1)
+    assert page.evaluate("document.activeElement !== document.body")
 
 
 def test_roles_and_overlays(page: Page) -> None:

@@ -155,3 +155,83 @@ def test_a_picture_of_a_page_is_set_in_its_typeface(
         # Letters begin and end a little within their boxes.
         assert columns[0] == pytest.approx(20, abs=6)
         assert columns[-1] == pytest.approx(right - left + 20, abs=6)
+
+
+LOGO = (
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">'
+    '<rect width="100" height="100" fill="#fff"/>'
+    '<circle cx="50" cy="50" r="40" fill="#2b3a8c"/><circle cx="70" cy="34" r="12" fill="#d7b13c"/></svg>'
+)
+# A file as a person's choice would put it there.
+CHOOSE_THE_LOGO = f"""
+  const picker = document.querySelector('[data-testid=first-file]')
+  const files = new DataTransfer()
+  files.items.add(new File([{LOGO!r}], 'peak.svg', {{ type: 'image/svg+xml' }}))
+  picker.files = files.files
+  picker.dispatchEvent(new Event('change', {{ bubbles: true }}))"""
+KEEP_THE_FILE = """
+  const save = HTMLAnchorElement.prototype.click
+  HTMLAnchorElement.prototype.click = function () {
+    if (!this.hasAttribute('download')) return save.call(this)
+    void fetch(this.href).then(answer => answer.text()).then(text => { window.kept = text })
+  }"""
+SAVED = "document.querySelector('[data-testid=save-state]')?.dataset.state === 'saved'"
+NOTE = (
+    "[...document.querySelectorAll('[data-testid=stave] [aria-roledescription=note]')]"
+    ".find(one => !one.getAttribute('aria-valuetext').endsWith('held'))"
+)
+
+
+def middle_of(browser: OtherBrowser, selector: str) -> tuple[float, float]:
+    x, y = browser.run(
+        f"const box = {selector}.getBoundingClientRect();"
+        "return [box.x + box.width / 2, box.y + box.height / 2]"
+    )
+    return x, y
+
+
+def click(browser: OtherBrowser, selector: str) -> None:
+    """With the pointer: what is copied asks for a person's own click."""
+    until(browser, selector)
+    browser.run(f"{selector}.scrollIntoView({{ block: 'center' }})")
+    place = middle_of(browser, selector)
+    browser.drag(place, place)
+
+
+@pytest.mark.long
+@pytest.mark.filterwarnings("ignore::DeprecationWarning", "ignore::ResourceWarning")
+@pytest.mark.parametrize("launch", [firefox, webkit])
+def test_from_a_file_to_a_stylesheet(
+    server: Server, launch: Callable[[], AbstractContextManager[OtherBrowser]]
+) -> None:
+    with launch() as browser:
+        browser.open(server.url)
+        name = "document.querySelector('form input:not([type=file])')"
+        until(browser, name)
+        browser.run(
+            f"{name}.value = 'Elsewhere'; {name}.dispatchEvent(new Event('input', {{ bubbles: true }}))"
+        )
+        press(browser, "button", "New brand with only a name")
+        until(browser, "document.querySelector('[data-testid=first-file]')")
+        browser.run(CHOOSE_THE_LOGO)
+        press(browser, "button", "Build the palette")
+        until(browser, f"document.querySelectorAll('[data-testid=measure] li').length > 5 && {SAVED}")
+
+        press(browser, "nav a", "Harmony")
+        until(browser, NOTE)
+        before = browser.run(f"return {NOTE}.getAttribute('aria-valuetext')")
+        x, y = middle_of(browser, NOTE)
+        browser.drag((x, y), (x + 120, y - 30))
+        until(browser, f"{NOTE}.getAttribute('aria-valuetext') !== {before!r} && {SAVED}")
+
+        press(browser, "nav a", "Handoff")
+        click(browser, "document.querySelector('[data-testid=values] button')")
+        until(
+            browser,
+            "[...document.querySelectorAll('[role=status]')].some(one => /copied/.test(one.innerText))",
+        )
+        press(browser, "[role=radio]", "Files")
+        browser.run(KEEP_THE_FILE)
+        press(browser, "button", "Download")
+        until(browser, "window.kept")
+        assert "--primary: #2b3a8c;" in browser.run("return window.kept")

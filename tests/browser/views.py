@@ -63,6 +63,12 @@ def harmony_of_twelve(page: Page) -> None:
     expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft purple"))).to_be_visible()
 
 
+def harmony_in_figures(page: Page) -> None:
+    harmony(page)
+    page.get_by_role("button", name="Figures").click()
+    page.get_by_test_id("stave-table").wait_for()
+
+
 def roles(page: Page) -> None:
     source(page)
     page.get_by_role("link", name="Roles").click()
@@ -242,4 +248,5 @@ VIEWS: Final[tuple[View, ...]] = (
     reviews,
     mails,
     scattered,
+    harmony_in_figures,
 )

@@ -155,7 +155,9 @@ async function duplicate() {
     ></div>
     <div class="min-w-64 flex-1 px-4 py-3">
       <p class="text-quiet">Slot {{ at + 1 }} of {{ filled.length }}, {{ current.purpose }}</p>
-      <h2 class="text-[22px] leading-tight font-semibold wrap-break-word">{{ current.name }}</h2>
+      <h2 dir="auto" class="text-[22px] leading-tight font-semibold wrap-break-word">
+        {{ current.name }}
+      </h2>
       <p class="value mt-1 text-[22px] wrap-break-word" data-testid="current">{{ current.text }}</p>
       <p class="text-quiet">
         {{ current.color_name }}. Press <span class="value">C</span> to copy and go on, the arrows

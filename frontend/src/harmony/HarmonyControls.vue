@@ -12,6 +12,7 @@ const props = defineProps<{
   chroma: number
   span: number
   isVarying: boolean
+  isInFigures: boolean
 }>()
 const emit = defineEmits<{
   spread: [degrees: number]
@@ -21,6 +22,7 @@ const emit = defineEmits<{
   webSafe: [on: boolean]
   keep: []
   vary: []
+  figures: []
 }>()
 
 const rule = computed(() => props.vocabulary.rules.find((one) => one.name === props.harmony.rule))
@@ -188,6 +190,16 @@ function pointCharacter(name: string | undefined) {
         @point="pointCharacter"
         @update:model-value="setCharacter"
       />
+      <button
+        type="button"
+        class="button"
+        title="The notes as a table"
+        :aria-pressed="isInFigures"
+        :class="isInFigures && 'bg-ink! text-sheet!'"
+        @click="emit('figures')"
+      >
+        Figures
+      </button>
       <button
         type="button"
         class="button"

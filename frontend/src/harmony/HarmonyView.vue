@@ -16,6 +16,7 @@ import { usePick } from '@/page/usePick'
 import { removeSwatch, rolesOfSwatch } from '@/take/edits'
 import { roleNames } from '@/ui/format'
 import StaveChart from './StaveChart.vue'
+import StaveTable from './StaveTable.vue'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
 
@@ -30,6 +31,7 @@ const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/harmony')))
 const { answer: session } = useAnswer(readSession)
 const greys = computed(() => session.value?.scale_greys ?? [])
 const isVarying = ref(false)
+const isInFigures = ref(false)
 const refusal = ref('')
 
 const harmony = computed(() => take.shown?.harmony)
@@ -170,6 +172,7 @@ function chooseVariation(document: TakeDocument) {
           :chroma="take.evaluation?.stave.chroma ?? 0"
           :span="take.evaluation?.stave.span ?? 0"
           :is-varying="isVarying"
+          :is-in-figures="isInFigures"
           @spread="setSpread"
           @angles="setAngles"
           @circle="setCircle"
@@ -177,7 +180,9 @@ function chooseVariation(document: TakeDocument) {
           @keep="change.keep"
           @web-safe="setSettings({ web_safe: $event })"
           @vary="isVarying = !isVarying"
+          @figures="isInFigures = !isInFigures"
         />
+        <StaveTable v-if="isInFigures" :document="take.shown" :evaluation="take.evaluation" />
         <NoticeBar
           v-if="refusal || change.problem.value"
           :text="refusal || change.problem.value"

@@ -33,7 +33,7 @@ defineProps<{
       class="pointer-events-none absolute bg-sheet px-1 text-small leading-4 whitespace-nowrap text-quiet"
       :style="{ left: `${label.left}px`, top: `${label.top}px` }"
       aria-hidden="true"
-      >{{ name }}</span
+      ><bdi>{{ name }}</bdi></span
     >
   </div>
 </template>

@@ -58,13 +58,14 @@ function give(key: string | null) {
     </div>
     <template v-if="use">
       <p class="text-quiet">
-        {{ use.name }} on {{ part.kind === 'button label' ? 'its button' : ground?.name }}
+        <bdi>{{ use.name }}</bdi> on
+        {{ part.kind === 'button label' ? 'its button' : ground?.name }}
       </p>
       <dl class="rule-list mt-2">
         <div class="flex items-center gap-2 py-1">
           <dt class="w-16">{{ part.look ? 'Text' : 'Colour' }}</dt>
           <dd class="flex flex-1 justify-end gap-2">
-            <span>{{ use.name }}</span><CopyButton :value="use.hex" />
+            <bdi>{{ use.name }}</bdi><CopyButton :value="use.hex" />
           </dd>
         </div>
         <div class="flex items-center gap-2 py-1">

@@ -41,7 +41,7 @@ const stem = computed(() => ({
       }"
       :aria-label="`${flag.name}, uses ${spoken}`"
     >
-      {{ flag.name }}
+      <bdi>{{ flag.name }}</bdi>
       <span
         v-if="broken"
         class="absolute -top-px left-full ml-1 border border-ink bg-sheet px-1.5 text-ink"

@@ -71,8 +71,8 @@ function swap(role: string) {
         :style="{ backgroundColor: step?.hex }"
       ></div>
       <div class="min-w-0">
-        <h2 class="text-title leading-tight wrap-break-word">{{ name }}</h2>
-        <p class="wrap-break-word">{{ step?.name }}</p>
+        <h2 dir="auto" class="text-title leading-tight wrap-break-word">{{ name }}</h2>
+        <p dir="auto" class="wrap-break-word">{{ step?.name }}</p>
         <CopyButton v-if="step" :value="step.hex" class="mt-1" />
         <p v-if="cell" class="text-quiet">{{ formatShare(cell.share) }} of the page</p>
       </div>

@@ -8,7 +8,7 @@ defineProps<{ source: Source }>()
 
 <template>
   <div v-if="source.list" class="border border-ink bg-sheet px-4 py-3">
-    <h2 class="text-title">{{ source.list.title ?? source.name }}</h2>
+    <h2 dir="auto" class="text-title">{{ source.list.title ?? source.name }}</h2>
     <p class="text-quiet">
       {{ countOf(source.colors.length, 'colour', 'colours') }}, read as {{ source.list.format }}
     </p>

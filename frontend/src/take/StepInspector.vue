@@ -48,11 +48,12 @@ function give(role: string) {
         :style="{ backgroundColor: step.hex }"
       ></div>
       <div class="min-w-0">
-        <h2 class="text-title leading-tight wrap-break-word">{{ step.name }}</h2>
+        <h2 dir="auto" class="text-title leading-tight wrap-break-word">{{ step.name }}</h2>
         <p class="text-quiet">
           A step of
           <button
             type="button"
+            dir="auto"
             class="underline underline-offset-2"
             @click="emit('owner', target.swatch)"
           >

@@ -96,7 +96,7 @@ async function choose(key: string) {
             class="keeps-color h-4 w-4 flex-none border border-hair"
             :style="{ backgroundColor: one.hex }"
           ></span>
-          {{ one.name }}
+          <bdi>{{ one.name }}</bdi>
         </div>
       </ComboboxOption>
       <ComboboxOption v-if="isColorText" v-slot="{ active }" :value="`${TYPED}${query.trim()}`">

@@ -51,6 +51,7 @@ function toggle(id: string) {
         v-for="one in takes"
         :key="one.id"
         type="button"
+        dir="auto"
         class="button"
         :class="chosen.includes(one.id) && 'bg-ink! text-sheet!'"
         :aria-pressed="chosen.includes(one.id)"

@@ -28,7 +28,9 @@ const when = (text: string) =>
     >
       <span class="block wrap-break-word">
         <b class="font-semibold">Version {{ version.number }}</b>
-        <span v-if="version.description">, {{ version.description }}</span>
+        <span v-if="version.description"
+          >, <bdi>{{ version.description }}</bdi></span
+        >
         <b v-if="approvedBy" class="ml-2 border border-ink px-1 font-semibold"
           >approved by <span dir="auto">{{ approvedBy }}</span></b
         >

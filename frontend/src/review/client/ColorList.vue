@@ -21,7 +21,7 @@ const { copyValue, isCopied } = useCopy()
         :style="{ backgroundColor: color.hex, color: color.label }"
       >
         <h3 class="min-w-24 flex-1 text-[15px] leading-tight [overflow-wrap:anywhere]" dir="auto">
-          {{ color.name }}
+          <bdi>{{ color.name }}</bdi>
         </h3>
         <button
           v-if="picks"

@@ -56,7 +56,9 @@ const dated = (at: string) =>
   >
     <p class="min-w-0 flex-1 max-[600px]:basis-full" role="status">
       <template v-if="approval">
-        <strong class="text-[15px]">{{ approval.name }} is approved.</strong>
+        <strong class="text-[15px]"
+          ><bdi>{{ approval.name }}</bdi> is approved.</strong
+        >
         <span class="ml-3 text-quiet"
           ><span dir="auto">{{ approval.who }}</span> approved it on {{ dated(approval.at) }}. Only
           your designer can open it again.</span
