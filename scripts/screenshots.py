@@ -112,7 +112,7 @@ def slots(page: Page) -> None:
 
 
 def act(page: Page, action: str) -> None:
-    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name=action, exact=True).click()
 
 

@@ -1,7 +1,7 @@
 """Flat artwork drawn for the tests: 48 drawings of 2 to 6 colours, and what is true about each.
 
 Every drawing is an SVG of a few shapes. Its truth comes from drawing it once without smooth edges
-at a large size and counting: the colours that cover 1 % and more of what is visible. It is kept in
+at a large size and counting: the colours that cover 1% and more of what is visible. It is kept in
 artwork_truths.json; `python -m tests.artwork` writes that file anew.
 """
 
@@ -173,7 +173,7 @@ def draw(svg: str, size: int, *, smooth: bool = True) -> Image.Image:
 
 
 def counted_truth(svg: str) -> dict[str, float]:
-    """Return the share of each colour that covers 1 % and more of what is visible, by drawing it large."""
+    """Return the share of each colour that covers 1% and more of what is visible, by drawing it large."""
     counted = draw(svg, 1200, smooth=False).getcolors(64) or []
     solid = {color[:3]: count for count, color in counted if color[3] == 255}
     total = sum(solid.values())

@@ -83,7 +83,7 @@ class _WebKit:
     def drag(self, start: tuple[float, float], end: tuple[float, float]) -> None:
         from selenium.webdriver.common.actions.action_builder import ActionBuilder
 
-        actions = ActionBuilder(self._driver, duration=200)
+        actions: Any = ActionBuilder(self._driver, duration=200)
         hand = actions.pointer_action
         hand.move_to_location(round(start[0]), round(start[1])).pointer_down()
         hand.move_to_location(round(end[0]), round(end[1])).pointer_up()

@@ -63,7 +63,7 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
     page.keyboard.press("Enter")
     expect(button).to_have_accessible_name("What Snow becomes: Primary")
     saved(page, 2)
-    page.get_by_role("button", name="Build anew from this").focus()
+    page.get_by_role("button", name="Rebuild from this source").focus()
     page.keyboard.press("Enter")
     saved(page, 3)
     page.keyboard.press("Control+z")

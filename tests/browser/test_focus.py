@@ -19,7 +19,7 @@ def press(control: Locator, key: str = "Enter") -> None:
 
 
 def act(page: Page, action: str) -> None:
-    press(page.get_by_role("button", name="What to do with this take"))
+    press(page.get_by_role("button", name="Options for this take"))
     press(page.get_by_role("menuitem", name=action, exact=True))
 
 
@@ -33,7 +33,7 @@ def test_a_brand_is_made_and_built(page: Page) -> None:
     press(page.get_by_test_id("found-colors").get_by_role("button", name=re.compile("Snow becomes")))
     page.get_by_role("option", name="Primary", exact=True).click()
     saved(page, 2)
-    press(page.get_by_role("button", name="Build anew from this"))
+    press(page.get_by_role("button", name="Rebuild from this source"))
     saved(page, 3)
     expect(page.get_by_role("link", name="See the pairs")).to_be_focused()
     undo = page.get_by_role("button", name="Undo", exact=True)
@@ -56,13 +56,13 @@ def test_a_pair_is_mended_and_the_focus_comes_back(page: Page) -> None:
     expect(page.get_by_test_id("mends").get_by_role("radio").first).to_be_focused()
     press(page.get_by_role("button", name="Apply"))
     # Whatever the mend made of it: it passes now.
-    mended = page.locator("li[data-pair][data-passes=true] button", has_text="Look into")
+    mended = page.locator("li[data-pair][data-passes=true] button", has_text="Details")
     expect(mended.and_(page.locator(":focus"))).to_have_count(1)
 
 
 def test_takes_and_versions(page: Page) -> None:
     open_demo(page)
-    menu = page.get_by_role("button", name="What to do with this take")
+    menu = page.get_by_role("button", name="Options for this take")
     act(page, "Copy as a new take")
     expect(page.get_by_role("navigation", name="Takes").get_by_role("link")).to_have_count(4)
     expect(menu).to_be_focused()
@@ -78,7 +78,7 @@ def test_takes_and_versions(page: Page) -> None:
     expect(page.get_by_role("button", name="Save a version")).to_be_focused()
 
 
-@pytest.mark.parametrize("choice", ["Show the other one", "Keep this one as a new take"])
+@pytest.mark.parametrize("choice", ["Use the other copy", "Save mine as a new take"])
 def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
     open_demo(page)
     page.get_by_role("link", name="Roles").click()
@@ -123,4 +123,4 @@ def test_a_destination_of_one_s_own_is_deleted(page: Page) -> None:
     page.get_by_role("button", name="Bring it back").wait_for()
     expect(page.get_by_role("button", name="CSV")).to_be_focused()
     press(page.get_by_role("button", name="Dismiss"))
-    expect(page.get_by_role("button", name="Copy and go on")).to_be_focused()
+    expect(page.get_by_role("button", name="Copy and next")).to_be_focused()

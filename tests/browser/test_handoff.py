@@ -148,7 +148,7 @@ def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
     text.fill("accent")
     page.get_by_role("option", name="Accent", exact=True).click()
     expect(page.get_by_test_id("slots")).to_contain_text(
-        "Text always stands on Background there: 1.96 : 1, where 4.5 : 1 is needed."
+        "Text always stands on Background there: 1.96:1, where 4.5:1 is needed."
     )
     assert axe_findings(page) == []
     page.get_by_role("button", name="Undo").click()
@@ -235,13 +235,13 @@ def test_an_old_stylesheet_is_recoloured(page: Page) -> None:
 def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
     open_part(page, "Recolour a stylesheet")
     with page.expect_file_chooser() as chooser:
-        page.get_by_role("button", name="Another stylesheet …").click()
+        page.get_by_role("button", name="Another stylesheet…").click()
     rules = b".a { color: #fff; background: #2b3a8c } .b { color: #333; background: #fff } i { color: #c33 }"
     chooser.value.set_files({"name": "new.css", "mimeType": "text/css", "buffer": rules})
     expect(page.get_by_role("button", name="Stylesheet: new.css")).to_be_visible()
     expect(page.get_by_role("combobox", name="#2b3a8c becomes")).to_have_value("Primary")
     with page.expect_file_chooser() as chooser:
-        page.get_by_role("button", name="Another stylesheet …").click()
+        page.get_by_role("button", name="Another stylesheet…").click()
     scss = b"$brand: #2b3a8c; .a { color: #fff; .b & { background: $brand } }"
     chooser.value.set_files({"name": "new.scss", "mimeType": "text/x-scss", "buffer": scss})
     expect(page.get_by_role("button", name="Stylesheet: new.scss")).to_be_visible()

@@ -173,7 +173,7 @@ def test_free_angles_are_added_and_moved_one_by_one(page: Page) -> None:
     page.keyboard.press("Shift+ArrowLeft")
     expect(flags.first).to_have_text("+110°")
     expect(flags.nth(1)).to_have_text("-120°")
-    page.get_by_role("button", name="Add an angle").click()
+    page.get_by_role("button", name="Add angle").click()
     expect(flags).to_have_count(3)
 
 
@@ -202,7 +202,7 @@ def test_a_character_over_the_whole(page: Page) -> None:
 
 def test_variations_can_be_returned_to(page: Page) -> None:
     open_stave(page)
-    page.get_by_role("button", name="Vary what is free").click()
+    page.get_by_role("button", name="Vary free colours").click()
     sheet = page.get_by_role("list", name="Variations").get_by_role("listitem")
     expect(sheet).to_have_count(12)
     before = value(page, "Accent")
@@ -213,14 +213,14 @@ def test_variations_can_be_returned_to(page: Page) -> None:
     expect(cell(page, "Accent")).not_to_contain_text(second)
     expect(sheet.nth(4).get_by_role("button").first).to_have_attribute("aria-pressed", "true")
     page.reload()
-    page.get_by_role("button", name="Vary what is free").click()
+    page.get_by_role("button", name="Vary free colours").click()
     sheet.nth(1).get_by_role("button").first.click()
     expect(cell(page, "Accent")).to_contain_text(second)
 
 
 def test_a_pinned_variation_stays_while_others_are_leafed_through(page: Page) -> None:
     open_stave(page)
-    page.get_by_role("button", name="Vary what is free").click()
+    page.get_by_role("button", name="Vary free colours").click()
     page.get_by_role("button", name="Pin variation 3", exact=True).click()
     pinned = page.get_by_role("list", name="Pinned").get_by_role("listitem")
     expect(pinned).to_have_count(1)
@@ -289,7 +289,7 @@ def test_advice_is_followed_with_a_button(page: Page) -> None:
 
 def test_axe_finds_nothing_on_the_stave_with_everything_open(page: Page) -> None:
     open_stave(page)
-    page.get_by_role("button", name="Vary what is free").click()
+    page.get_by_role("button", name="Vary free colours").click()
     page.get_by_test_id("variations").get_by_role("listitem").first.wait_for()
     assert axe_findings(page) == []
     page.get_by_role("button", name=re.compile("^Character")).click()

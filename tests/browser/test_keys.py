@@ -51,7 +51,7 @@ def test_nothing_is_undone_behind_a_dialog(page: Page) -> None:
     open_demo(page)
     changed(page)
     page.keyboard.press("?")
-    page.get_by_role("heading", name="Keys").wait_for()
+    page.get_by_role("heading", name="Keyboard shortcuts").wait_for()
     page.keyboard.press("Control+z")
     page.keyboard.press("Escape")
     not_saved(page, 2)
@@ -71,8 +71,8 @@ def test_single_keys_can_be_switched_off(page: Page) -> None:
     page.keyboard.press("w")
     expect(page.get_by_role("dialog")).to_have_count(0)
     page.get_by_role("button", name="View").click()
-    page.get_by_role("menuitem", name="Keys").click()
-    page.get_by_role("heading", name="Keys").wait_for()
+    page.get_by_role("menuitem", name="Keyboard shortcuts").click()
+    page.get_by_role("heading", name="Keyboard shortcuts").wait_for()
 
 
 def test_escape_gives_up_a_colour_that_is_carried(page: Page) -> None:

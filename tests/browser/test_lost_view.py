@@ -44,7 +44,7 @@ def test_a_part_that_cannot_be_loaded_says_so(page: Page) -> None:
     notice.get_by_role("button", name="Reload").click()
     page.get_by_test_id("stave").wait_for()
     page.keyboard.press("?")
-    page.get_by_role("heading", name="Keys").wait_for()
+    page.get_by_role("heading", name="Keyboard shortcuts").wait_for()
 
 
 def test_a_new_version_is_noticed_and_offered_and_nothing_unsaved_is_lost(page: Page) -> None:

@@ -32,12 +32,12 @@ def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
     expect(dialog).to_contain_text("Accent is held")
     assert axe_findings(page) == []
     not_saved(page, 1)
-    dialog.get_by_role("button", name="Apply as one step").click()
+    dialog.get_by_role("button", name="Apply all").click()
     expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
     saved(page, 2)
     page.get_by_role("button", name="Undo").click()
     expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "false")
-    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Versions").click()
     expect(page.get_by_test_id("versions")).to_contain_text("Before all pairs were mended")
 
@@ -56,7 +56,7 @@ def test_the_grid_is_sorted_and_saved(page: Page) -> None:
     rows = list(csv.reader(io.StringIO(Path(download.value.path()).read_text())))
     assert rows[0][1] == "Paper #faf9f7"
     assert rows[1][1] == "1.00"
-    page.get_by_role("radio", name="Try texts").click()
+    page.get_by_role("radio", name="Text on every colour").click()
     expect(grid.locator("tbody th").filter(has_text="White")).to_have_count(1)
 
 
@@ -73,7 +73,7 @@ def filters(page: Page) -> set[str]:
 
 def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) -> None:
     open_pairs(page)
-    page.get_by_role("button", name=re.compile("^Seen with")).click()
+    page.get_by_role("button", name=re.compile("^Colour vision")).click()
     page.get_by_role("option", name="Deutan sight").click()
     expect(page.get_by_test_id("confusions")).to_be_visible()
     assert filters(page) == {'url("#sight")'}
@@ -83,8 +83,8 @@ def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) ->
     page.get_by_role("link", name="Harmony").click()
     page.get_by_test_id("stave").wait_for()
     assert filters(page) == {'url("#sight")'}
-    page.get_by_role("button", name=re.compile("^Seen with")).click()
-    page.get_by_role("option", name="Typical sight").click()
+    page.get_by_role("button", name=re.compile("^Colour vision")).click()
+    page.get_by_role("option", name="Typical vision").click()
     expect(page.get_by_label("Severity")).to_have_count(0)
     assert filters(page) == {"none"}
 
@@ -93,11 +93,11 @@ def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
     open_pairs(page)
     inspector_of(page, "muted-on-mist")
     inspector = page.get_by_role("complementary", name="Inspector")
-    expect(inspector).to_contain_text("needs 4.5 : 1 by 1.4.3")
+    expect(inspector).to_contain_text("needs 4.5:1 by 1.4.3")
     inspector.get_by_text("Usage and size").click()
     inspector.get_by_label("Size of the text in px").fill("24")
     inspector.get_by_label("Size of the text in px").press("Tab")
-    expect(inspector).to_contain_text("needs 3 : 1 by 1.4.3")
+    expect(inspector).to_contain_text("needs 3:1 by 1.4.3")
     expect(page.locator("[data-pair=muted-on-mist]")).to_have_attribute("data-passes", "true")
     inspector.get_by_role("button", name=re.compile("^Usage: ")).click()
     page.get_by_role("option", name="Decoration, exempt").click()
@@ -111,7 +111,7 @@ def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
     page.get_by_role("menuitem", name="A pair").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_role("button", name=re.compile("^Text or element: ")).click()
-    page.get_by_role("option", name="Another colour …").click()
+    page.get_by_role("option", name="Another colour…").click()
     dialog.get_by_label("Colour of the text or element, in any CSS notation").fill("no colour")
     dialog.get_by_role("button", name="Add").click()
     expect(dialog.get_by_role("alert")).to_contain_text("is not a colour")

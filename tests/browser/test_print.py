@@ -15,7 +15,7 @@ PRINTED: Final[dict[View, tuple[str, ...]]] = {
     source: ("Orrin Peak Observatory", "#2b3a8c"),
     harmony: ("Primary", "Secondary"),
     roles: ("Primary", "Muted"),
-    pairs: ("Muted on Paper", "4.5 : 1"),
+    pairs: ("Muted on Paper", "4.5:1"),
     values_to_hand_off: ("#2b3a8c", "Primary"),
     versions: ("Orrin Peak Observatory",),
 }

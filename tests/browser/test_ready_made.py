@@ -197,7 +197,7 @@ def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
     expect(measure).not_to_contain_text(paper)
     assert measure_values(page) == before
-    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Versions").click()
     expect(page.get_by_text(re.compile("Before the palette “"))).to_be_visible()
 
@@ -235,7 +235,7 @@ def test_one_colour_of_it_is_taken_into_a_role(page: Page) -> None:
 
 def test_nothing_is_taken_into_a_version_that_is_looked_at(page: Page) -> None:
     open_demo(page)
-    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Versions").click()
     page.get_by_role("button", name="Save a version").click()
     page.get_by_role("button", name=re.compile("^Look at it: version 1")).click()
@@ -269,7 +269,7 @@ def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> No
     page.get_by_role("radio", name="own", exact=True).click()
     found(page, "1 of 481")
     cards.first.click()
-    menu = panel(page).get_by_role("button", name=re.compile("^What to do with Nachthimmel"))
+    menu = panel(page).get_by_role("button", name=re.compile("^Options for Nachthimmel"))
     menu.click()
     page.get_by_role("menuitem", name="Star it").click()
     expect(cards.first).to_have_accessible_name(re.compile("starred$"))
@@ -279,7 +279,7 @@ def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> No
     dialog.get_by_label("Name").fill("Night sky")
     dialog.get_by_role("button", name="Save").click()
     expect(cards.first).to_have_accessible_name(re.compile("^Night sky"))
-    panel(page).get_by_role("button", name="What to do with Night sky").click()
+    panel(page).get_by_role("button", name="Options for Night sky").click()
     page.get_by_role("menuitem", name="Delete").click()
     found(page, "0 of 480")
     page.get_by_role("alert").get_by_role("button", name="Bring it back").click()

@@ -160,7 +160,7 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
 def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
     open_roles(page)
     page.get_by_role("button", name="Add a role").click()
-    page.get_by_role("menuitem", name="One of your own").click()
+    page.get_by_role("menuitem", name="Custom role").click()
     page.get_by_label("Name of the role").fill("Badge of the late-night star-gazing season ticket")
     page.get_by_role("dialog").get_by_role("button", name="Add").click()
     own = page.locator("[data-flag^=own-]")

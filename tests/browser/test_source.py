@@ -88,7 +88,7 @@ def test_fewer_and_more_without_uploading_again(page: Page) -> None:
 
 def test_a_part_is_read_by_pointer_and_by_keyboard(page: Page) -> None:
     open_source(page, "peak-logo.svg")
-    page.get_by_role("radio", name="Read a part").click()
+    page.get_by_role("radio", name="Select an area").click()
     area = page.get_by_test_id("region")
     box = area.bounding_box()
     assert box
@@ -109,7 +109,7 @@ def test_a_part_is_read_by_pointer_and_by_keyboard(page: Page) -> None:
 def test_the_kind_is_overruled(page: Page) -> None:
     open_source(page, "dusk-ridge.jpg")
     page.get_by_role("button", name=re.compile("^Kind of picture")).click()
-    page.get_by_role("option", name="Read as flat").click()
+    page.get_by_role("option", name="Treat as flat artwork").click()
     expect(page.get_by_text("edge blends and noise left out")).to_be_visible()
 
 
@@ -120,7 +120,7 @@ def test_a_color_of_another_source_takes_a_role_in_the_palette(page: Page) -> No
     saved(page, 2)
     measure = page.get_by_test_id("measure")
     expect(measure.locator("li").filter(has_text="Secondary")).to_contain_text(value)
-    choose(page, value, "Leave out")
+    choose(page, value, "Ignore")
     expect(page.get_by_role("alert")).to_contain_text("Give that role to another colour first.")
     page.get_by_role("button", name="Undo").click()
     expect(measure.locator("li").filter(has_text="Secondary")).to_contain_text("#b6653a")
@@ -194,11 +194,11 @@ def test_a_mood_leads_to_a_palette(page: Page) -> None:
 
 def test_a_source_is_renamed_removed_and_brought_back(page: Page) -> None:
     open_source(page, "old-page.png", "Saltmarsh Kayak School")
-    page.get_by_role("button", name="What to do with old-page.png").click()
+    page.get_by_role("button", name="Options for old-page.png").click()
     page.get_by_role("menuitem", name="Rename").click()
     page.get_by_label("New name").fill("The old page")
     page.get_by_role("button", name="Rename").click()
-    page.get_by_role("button", name="What to do with The old page").click()
+    page.get_by_role("button", name="Options for The old page").click()
     page.get_by_role("menuitem", name="Remove").click()
     expect(page.get_by_text("The old page was removed")).to_be_visible()
     page.get_by_role("button", name="Bring it back").click()
@@ -230,7 +230,7 @@ def test_many_files_and_long_names_keep_the_view_in_shape(page: Page) -> None:
         page.get_by_test_id("any-file").set_input_files(
             {"name": f"{number}{name}", "mimeType": "image/svg+xml", "buffer": LOGO.encode()}
         )
-        expect(page.get_by_role("button", name=re.compile("^What to do with"))).to_have_count(number + 1)
+        expect(page.get_by_role("button", name=re.compile("^Options for"))).to_have_count(number + 1)
     over = page.evaluate("document.documentElement.scrollWidth - innerWidth")
     assert over == 0
     expect(page.get_by_role("button", name="Start from a mood")).to_be_in_viewport()
@@ -238,7 +238,7 @@ def test_many_files_and_long_names_keep_the_view_in_shape(page: Page) -> None:
 
 def test_a_changed_logo_stands_beside_the_old_one_and_moves_what_is_wanted(page: Page) -> None:
     open_demo(page)
-    page.get_by_role("button", name="What to do with peak-logo.svg").click()
+    page.get_by_role("button", name="Options for peak-logo.svg").click()
     changed = demo_file("peak-logo.svg").decode().replace("#2b3a8c", "#3a2b8c").replace("#d7b13c", "#e7c14c")
     page.get_by_role("menuitem", name="Replace its file").click()
     page.get_by_test_id("replacement").set_input_files(
@@ -262,9 +262,9 @@ def test_a_changed_logo_stands_beside_the_old_one_and_moves_what_is_wanted(page:
 
 def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
     open_demo(page)
-    cards = page.get_by_role("button", name=re.compile("^What to do with .*\\.(svg|jpg|css)$"))
+    cards = page.get_by_role("button", name=re.compile("^Options for .*\\.(svg|jpg|css)$"))
     expect(cards).to_have_count(3)
-    page.get_by_role("button", name="What to do with peak-logo.svg").click()
+    page.get_by_role("button", name="Options for peak-logo.svg").click()
     page.get_by_role("menuitem", name="Replace its file").click()
     page.get_by_test_id("replacement").set_input_files(
         {"name": "same.svg", "mimeType": "image/svg+xml", "buffer": demo_file("peak-logo.svg")}
@@ -278,7 +278,7 @@ def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
 def test_the_handle_of_what_stands_together_is_where_its_number_says(page: Page) -> None:
     open_source(page, "old-site.css")
     page.reload()
-    slider = page.get_by_label("Together below a difference of")
+    slider = page.get_by_label("Group colours closer than")
     expect(slider).to_be_visible()
     number = page.locator("label", has=slider).locator(".value")
     expect(number).not_to_have_text("0.000")

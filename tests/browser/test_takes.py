@@ -84,7 +84,7 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
 def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()
-    page.get_by_role("button", name="Build anew from this").click()
+    page.get_by_role("button", name="Rebuild from this source").click()
     saved(page, 2)
     act(page, "Versions")
     expect(page.get_by_test_id("versions")).to_contain_text("Before building anew from dusk-ridge.jpg")
@@ -142,7 +142,7 @@ def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: P
     open_demo(page)
     measure = page.get_by_role("region", name="The measure")
     expect(measure).to_contain_text("#2b3a8c")
-    page.get_by_role("button", name="What to do with this take").click()
+    page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Versions").click()
     page.get_by_label("Note for the version").fill("as it began")
     page.get_by_role("button", name="Save a version").click()

@@ -113,7 +113,7 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     edge = page.get_by_role("separator", name="Edge between Accent and Paper")
     expect(edge).to_have_attribute("aria-valuenow", "12")
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()
-    page.get_by_role("radio", name="Read a part").click()
+    page.get_by_role("radio", name="Select an area").click()
     page.get_by_label("Width", exact=True).fill("40")
     with page.expect_response("**/reading") as read:
         page.get_by_label("Width", exact=True).press("Tab")

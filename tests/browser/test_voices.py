@@ -177,7 +177,7 @@ def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -
     page.get_by_role("link", name="Proof").click()
     frame = frame_of(page)
     page.get_by_role("tab", name="Type").click()
-    specimens = page.get_by_role("radiogroup", name="Faces that go together")
+    specimens = page.get_by_role("radiogroup", name="Fonts that go together")
     specimens.get_by_role("radio", name="Fraunces / Work Sans").click()
     family = "() => getComputedStyle(document.querySelector('h1')).fontFamily"
     frame.wait_for_function(f"() => ({family})().includes('Fraunces')")
@@ -187,7 +187,7 @@ def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -
     expect(page.get_by_role("alert")).to_contain_text("The size of Heading 1 can be 8 to 200")
     expect(size).to_have_value("500")
     assert frame.evaluate("() => getComputedStyle(document.querySelector('h1')).fontSize") == "48px"
-    page.get_by_role("button", name="Ratio of the scale: By a ratio …").click()
+    page.get_by_role("button", name="Ratio of the scale: By a ratio…").click()
     page.get_by_role("option", name="By 1.5 fifth").click()
     frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '81px'")
     page.get_by_role("radiogroup", name="Sizes for").get_by_role("radio", name="Phone").click()

@@ -149,7 +149,7 @@ def test_a_refused_file_says_why_and_changes_nothing(page: Page, tmp_path: Path)
     for name, data, says in (
         ("notes.png", b"not an image", "not an image that can be read"),
         ("empty.png", b"", "0 bytes"),
-        ("big.png", b"\0" * (20 * 2**20 + 1), "at most 20 MB"),
+        ("big.png", b"\0" * (20 * 2**20 + 1), "the limit is 20 MB"),
         ("bad.svg", LOGO.replace("<circle", "<script/><circle").encode(), "script"),
     ):
         file = tmp_path / name
@@ -185,7 +185,7 @@ def test_two_windows_keep_both_states(page: Page) -> None:
     saved(other, 2)
     page.get_by_role("radio", name="A", exact=True).click()
     expect(page.get_by_text("changed in another window").first).to_be_visible()
-    page.get_by_role("button", name="Keep this one as a new take").click()
+    page.get_by_role("button", name="Save mine as a new take").click()
     expect(page.get_by_role("navigation", name="Takes").get_by_role("link")).to_have_count(4)
     saved(page, 1)
 

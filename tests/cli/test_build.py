@@ -17,7 +17,7 @@ def test_a_logo_becomes_a_checked_take(capsys: pytest.CaptureFixture[str], tmp_p
     out = tmp_path / "orrin.tonada.json"
     code, said, err = run(capsys, "build", str(LOGO), "--out", str(out))
     assert (code, err) == (0, "")
-    assert said.splitlines()[0].startswith("primary   #2b3a8c  Covers 74 % of the artwork")
+    assert said.splitlines()[0].startswith("primary   #2b3a8c  Covers 74% of the artwork")
     assert said.splitlines()[-1] == "38 pairs checked by day and night: all pass AA."
     take, _ = read_own(out.read_bytes())
     assert {one.hex for one in take.swatches if one.held} == {"#2b3a8c", "#b6653a", "#d7b13c"}
@@ -73,8 +73,8 @@ def test_what_a_list_makes_impossible_is_said_and_the_exit_code_is_1(
         ([], "Give a file, colours, or words"),
         ([str(LOGO), "#ffffff"], "Give one file, or colours"),
         (["nowhere.png"], "is not a colour"),
-        (["rgb(0 0 0 / 50%)"], "opaque"),
-        (["--mood", "qqq"], "no word known here"),
+        (["rgb(0 0 0 / 50%)"], "transparent"),
+        (["--mood", "qqq"], "doesn’t know the word"),
         ([__file__], "not an image"),
     ],
 )

@@ -67,9 +67,9 @@ def test_it_is_one_page(paper: Paper, take: Take, brand: str) -> None:
 
 def test_the_first_page_says_the_colours_the_shares_the_pairs_and_the_letters(tmp_path: Path) -> None:
     text = words_of(pdf_sheet(TAKE, HEAD, usual_press()), tmp_path)
-    for said in ("#2b3a8c", "43, 58, 140", "98 93 9 2", "15.49 : 1", "on Paper, all text", VERSION):
+    for said in ("#2b3a8c", "43, 58, 140", "98 93 9 2", "15.49:1", "on Paper, all text", VERSION):
         assert said in text, said
-    for said in ("Bricolage Grotesque", "Source Sans 3", "headings 48 · 30 · 20", "Paper 42 %"):
+    for said in ("Bricolage Grotesque", "Source Sans 3", "headings 48 · 30 · 20", "Paper 42%"):
         assert said in text, said
     assert "127.0.0.1" not in text, "no server address"
 
@@ -78,7 +78,7 @@ def test_further_pages_come_by_wish_and_by_night_too(tmp_path: Path) -> None:
     said = {
         "values": ("Values by day", "Values by night", "hsl("),
         "steps": ("Tints and shades", "Neutral"),
-        "grounds": ("What is set on what, by day", "by night", "Heading: Primary #2b3a8c, 9.64 to 1"),
+        "grounds": ("Which colours go together, by day", "by night", "Heading: Primary #2b3a8c, 9.64 to 1"),
         "pairs": ("Pairs by day, held to level AA", "Pairs by night", "Ink on Paper"),
     }
     plain = words_of(pdf_sheet(TAKE, HEAD, None), tmp_path)

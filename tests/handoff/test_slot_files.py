@@ -57,7 +57,7 @@ def test_names_are_text_and_a_slot_that_falls_short_says_so() -> None:
     filled = fill_slots(TAKE, odd, {"Text": "accent"})
     page = slot_file(odd, filled, HEAD, "html").decode()
     assert "&lt;b&gt;&amp;&lt;/b&gt;" in page
-    assert "Needs 4.5 : 1." in page
+    assert "Needs 4.5:1." in page
 
 
 def test_a_file_has_a_plain_name_and_other_kinds_are_refused() -> None:

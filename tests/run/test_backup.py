@@ -107,5 +107,5 @@ def test_an_operator_s_role_that_is_no_superuser_is_enough(place: Path) -> None:
 def test_what_is_no_backup_is_refused_before_a_database_is_made(place: Path, content: bytes) -> None:
     (place / "file").write_bytes(content)
     done = tonada(place / "new", "restore", str(place / "file"))
-    assert (done.returncode, "no backup of Tonada" in done.stderr) == (1, True)
+    assert (done.returncode, "isn’t a backup of Tonada" in done.stderr) == (1, True)
     assert not (place / "new").exists()

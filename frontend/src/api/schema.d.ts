@@ -4057,7 +4057,7 @@ export interface components {
         };
         /**
          * BackdropAnswer
-         * @description The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5 % of the
+         * @description The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5% of the
          *     area are under; the least opacity of the top layer, in per cents, that is enough.
          */
         BackdropAnswer: {

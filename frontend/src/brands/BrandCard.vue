@@ -106,7 +106,7 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
         <ActionMenu
           class="relative z-10"
           :actions="ACTIONS[shelf]"
-          :label="`What to do with ${brand.brand.name}`"
+          :label="`Options for ${brand.brand.name}`"
           button-class="px-1.5 py-1.5 hover:bg-surround"
           @act="emit('act', $event)"
         >

@@ -13,9 +13,9 @@ const problem = ref('')
 
 const says = computed(() => {
   if (take.conflict)
-    return `This take was changed in another window (revision ${take.conflict.revision.toString()}). Both states are kept until you choose.`
+    return `This take was changed in another window . Both copies are safe until you choose.`
   if (take.saveState === 'removed')
-    return 'This take was deleted in another window. What you see is kept until you choose.'
+    return 'This take was deleted in another window. Your copy is safe until you choose.'
   if (take.saveState === 'refused')
     return `This state can’t be saved. ${take.saveProblem} Undo the last step, or change it.`
   return ''
@@ -56,7 +56,7 @@ const bringBack = () =>
       {{ says }} <strong v-if="problem">{{ problem }}</strong>
     </p>
     <button v-if="take.conflict" type="button" class="button" @click="take.takeTheirs()">
-      Show the other one
+      Use the other copy
     </button>
     <button v-if="take.saveState === 'removed'" type="button" class="button" @click="bringBack">
       Bring it back
@@ -67,7 +67,7 @@ const bringBack = () =>
       class="button-solid"
       @click="keepBoth"
     >
-      Keep this one as a new take
+      Save mine as a new take
     </button>
   </div>
 </template>

@@ -8,7 +8,7 @@ const singleKeys = useSingleKeys()
 </script>
 
 <template>
-  <SheetDialog v-model="shown" title="Keys">
+  <SheetDialog v-model="shown" title="Keyboard shortcuts">
     <dl class="rule-list mt-3">
       <div v-for="{ keys, does } in SHORTCUTS" :key="keys" class="flex justify-between gap-4 py-1">
         <dt class="value">{{ keys }}</dt>
@@ -16,7 +16,7 @@ const singleKeys = useSingleKeys()
       </div>
     </dl>
     <SwitchGroup as="div" class="mt-3 flex items-center gap-3">
-      <SwitchLabel class="flex-1">C, W and ? without Control</SwitchLabel>
+      <SwitchLabel class="flex-1">C, W and ? without Ctrl</SwitchLabel>
       <Switch v-model="singleKeys" class="button" :class="singleKeys && 'bg-ink! text-sheet!'">
         {{ singleKeys ? 'On' : 'Off' }}
       </Switch>

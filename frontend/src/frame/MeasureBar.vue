@@ -52,7 +52,7 @@ const toggle = (key: string) => {
       </MeasureCell>
     </ul>
     <p v-else class="flex h-29.5 items-center px-4 text-quiet">
-      The palette will stand here, each colour as wide as its share of the page.
+      Your palette appears here. Each colour is as wide as its planned share of the page.
     </p>
   </section>
 </template>

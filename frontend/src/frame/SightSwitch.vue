@@ -8,10 +8,10 @@ const { sight, severity, filter } = useSight()
 // Where the switch isn't shown there would be no way back from another sight.
 onBeforeUnmount(() => (sight.value = 'typical'))
 const SIGHTS: readonly { value: Sight; label: string }[] = [
-  { value: 'typical', label: 'Typical sight' },
-  { value: 'protan', label: 'Protan sight' },
-  { value: 'deutan', label: 'Deutan sight' },
-  { value: 'tritan', label: 'Tritan sight' },
+  { value: 'typical', label: 'Typical vision' },
+  { value: 'protan', label: 'Protan vision' },
+  { value: 'deutan', label: 'Deutan vision' },
+  { value: 'tritan', label: 'Tritan vision' },
   { value: 'no colour', label: 'No colour' },
 ]
 </script>
@@ -29,9 +29,9 @@ const SIGHTS: readonly { value: Sight; label: string }[] = [
         step="0.1"
         :aria-valuetext="`${Math.round(severity * 100).toString()} per cent`"
       />
-      <span class="value w-11">{{ Math.round(severity * 100) }} %</span>
+      <span class="value w-11">{{ Math.round(severity * 100) }}%</span>
     </label>
-    <ChoiceList v-model="sight" label="Seen with" class="sight w-34" :options="SIGHTS" />
+    <ChoiceList v-model="sight" label="Colour vision" class="sight w-34" :options="SIGHTS" />
     <svg class="absolute h-0 w-0" aria-hidden="true">
       <filter id="sight" color-interpolation-filters="linearRGB">
         <feColorMatrix

@@ -139,7 +139,7 @@ const isReady = computed(() => brand.detail && take.document)
         @paste="paste"
       />
     </RouterView>
-    <p v-else class="p-6 text-quiet" role="status">Opening …</p>
+    <p v-else class="p-6 text-quiet" role="status">Opening…</p>
     <MeasureBar />
     <div
       v-if="carried"

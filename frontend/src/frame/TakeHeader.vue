@@ -25,7 +25,7 @@ const saved = computed(
   () =>
     ({
       saved: 'Saved',
-      saving: 'Saving …',
+      saving: 'Saving…',
       waiting: waiting.value,
       conflict: 'Not saved: changed in another window',
       removed: 'Not saved: deleted in another window',

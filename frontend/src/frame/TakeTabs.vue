@@ -84,7 +84,7 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
       class="relative flex"
       align="left"
       :actions="actions"
-      label="What to do with this take"
+      label="Options for this take"
       button-class="px-2.5 -outline-offset-3 hover:bg-surround"
       @act="emit('act', $event)"
     >

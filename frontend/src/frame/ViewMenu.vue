@@ -53,7 +53,7 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
           :class="active && 'bg-ink text-sheet'"
           @click="showsKeys = true"
         >
-          Keys <span class="value">?</span>
+          Keyboard shortcuts <span class="value">?</span>
         </button>
       </MenuItem>
       <MenuItem v-slot="{ active }">

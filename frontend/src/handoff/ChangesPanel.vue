@@ -21,8 +21,8 @@ const { answer: found, problem } = useFollowing(
 <template>
   <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
   <p v-else-if="!number" class="max-w-130 text-quiet">
-    Nothing was handed off yet. With the first file a version is cut; from the second on, this says
-    what changed in between, as a text for a message or a changelog.
+    Nothing handed off yet. After your second handoff, a list of changes appears here, ready to
+    paste into a message.
   </p>
   <section v-else-if="found" class="max-w-180" aria-label="Changes">
     <h2 class="text-title">

@@ -51,10 +51,10 @@ function setPrefix(event: Event) {
 
 <template>
   <section aria-label="Options">
-    <h2 class="text-title leading-tight">What is handed off</h2>
+    <h2 class="text-title leading-tight">Contents of the file</h2>
     <template v-if="format?.options">
       <TickList
-        legend="On the file"
+        legend="Include"
         :boxes="PARTS"
         :options="options"
         @toggle="set({ [$event]: !options[$event] })"
@@ -85,7 +85,7 @@ function setPrefix(event: Event) {
           class="field value mt-1"
           maxlength="20"
           pattern="[a-z][a-z0-9]*"
-          placeholder="such as brand"
+          placeholder="for example brand"
           :value="options.prefix"
           @input="setPrefix"
         />
@@ -122,6 +122,6 @@ function setPrefix(event: Event) {
     <p v-else-if="format?.kind === 'office'" class="mt-2 text-quiet">
       Twelve slots, filled from the roles by day.
     </p>
-    <p v-else class="mt-2 text-quiet">This file always says all there is.</p>
+    <p v-else class="mt-2 text-quiet">This file has no options.</p>
   </section>
 </template>

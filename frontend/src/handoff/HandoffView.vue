@@ -80,10 +80,10 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
       <EmptyStep
         v-if="take.isEmpty"
         title="Nothing to hand off yet"
-        text="Build a palette from a logo first; then its values travel from here."
+        text="Build a palette first; then copy or download it here."
       />
       <template v-else>
-        <RadioBar v-model="part" class="self-start" label="Handed off as" :options="PARTS" />
+        <RadioBar v-model="part" class="self-start" label="Handoff type" :options="PARTS" />
         <NoticeBar v-if="problem" :text="problem" @dismiss="problem = ''" />
         <template v-if="vocabulary">
           <div v-if="part === 'values' && take.evaluation">

@@ -55,7 +55,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
       </li>
     </ul>
     <NoticeBar v-else-if="problem" class="mt-2" :text="problem" again @again="askAgain()" />
-    <p v-else class="mt-2 text-quiet">Writing it down …</p>
+    <p v-else class="mt-2 text-quiet">Writing it down…</p>
     <button type="button" class="button mt-3" @click="isShown = false">Close</button>
   </SheetDialog>
 </template>

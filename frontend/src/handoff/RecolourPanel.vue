@@ -54,7 +54,7 @@ onChange((list) => {
       @update:model-value="wanted = $event"
     />
     <button type="button" class="button" @click="open()">
-      {{ source ? 'Another stylesheet …' : 'Choose a stylesheet …' }}
+      {{ source ? 'Another stylesheet…' : 'Choose a stylesheet…' }}
     </button>
     <template v-if="source && colors.length">
       <RadioBar v-model="write" label="Written as" :options="WAYS" />
@@ -94,8 +94,8 @@ onChange((list) => {
   <p v-else-if="!source" class="mt-4 max-w-130 text-quiet">
     A stylesheet that is in use, as CSS, SCSS or Less, or a page with style blocks; several files
     may be chosen at once. Each of its colours is mapped to the role or step that is nearest and
-    does the same job; you change what you like. Out comes the same file with the values replaced,
-    everything else to the letter. The file is kept among the sources, your choices with the take.
+    does the same job; you change what you like. You get the same file with only the colours
+    replaced. The file is kept among the sources, your choices with the take.
   </p>
   <div
     v-if="source && colors.length"

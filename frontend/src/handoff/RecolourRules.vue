@@ -28,7 +28,7 @@ const groups = computed(() => {
 
 <template>
   <section class="border border-hair bg-sheet px-3 py-2" aria-label="Contrast of its rules">
-    <p v-if="!changes" class="text-quiet" role="status">Comparing the rules …</p>
+    <p v-if="!changes" class="text-quiet" role="status">Comparing the rules…</p>
     <template v-else>
       <p role="status" data-testid="rules">
         <b>{{ countOf(changes.failing_after, 'pair', 'pairs') }}</b> of {{ changes.judged }} that a

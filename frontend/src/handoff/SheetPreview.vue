@@ -17,7 +17,7 @@ const {
   { wait: 250 },
 )
 const said = computed(() => {
-  if (isAsking.value) return 'Setting the sheet …'
+  if (isAsking.value) return 'Setting the sheet…'
   if (!sheet.value) return ''
   const { count, pages, size } = sheet.value
   const shown = pages.length < count ? `, the first ${pages.length.toString()} shown` : ''

@@ -160,12 +160,12 @@ async function duplicate() {
       </h2>
       <p class="value mt-1 text-[22px] wrap-break-word" data-testid="current">{{ current.text }}</p>
       <p class="text-quiet">
-        {{ current.color_name }}. Press <span class="value">C</span> to copy and go on, the arrows
-        to move.
+        {{ current.color_name }}. Press <span class="value">C</span> to copy and move on, the arrow
+        keys to move.
       </p>
     </div>
     <button type="button" class="button-solid m-3 self-center" @click="copySlot(at)">
-      Copy and go on
+      Copy and next
     </button>
   </section>
   <ol class="mt-3 border-t border-ink bg-sheet" data-testid="slots">
@@ -202,7 +202,7 @@ async function duplicate() {
       <span class="min-w-40 flex-1">
         <b v-if="slot.warning">{{ slot.warning }}</b>
         <span v-else-if="slot.ratio !== null" class="text-quiet"
-          >reads on {{ slot.on }}, {{ formatRatio(slot.ratio) }} : 1</span
+          >{{ formatRatio(slot.ratio) }}:1 on {{ slot.on }}, passes</span
         >
       </span>
       <span class="w-14 text-right text-quiet max-[640px]:w-auto">{{

@@ -39,7 +39,7 @@ const printed = (hex: string) => known.value.get(hex)?.printed
 
 <template>
   <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
-    <span>A click on a colour’s value, anywhere, copies it as</span>
+    <span>Click any colour value to copy it as</span>
     <ChoiceList v-model="chosen" class="w-48" label="Notation" align="left" :options="options" />
   </div>
   <table class="mt-3 w-full border border-ink bg-sheet" data-testid="values">

@@ -74,15 +74,16 @@ const address = computed(() => {
         {{ newest && isCut ? `Version ${newest.number}` : 'Not a version yet' }}
       </h2>
       <template v-if="newest && isCut">
-        <p class="text-quiet">What you see is kept under an address that never changes.</p>
+        <p class="text-quiet">This version has an address that never changes.</p>
         <button type="button" class="button mt-2" @click="copyValue(address, 'address')">
-          {{ isCopied('address') ? 'Copied' : 'Copy its address' }}
+          {{ isCopied('address') ? 'Copied' : 'Copy address' }}
         </button>
       </template>
       <template v-else>
         <p class="text-quiet">
-          Files come from a version. The first one you take saves it<template v-if="newest"
-            >; the newest is version {{ newest.number }}</template
+          Every handoff is a numbered version. Tonada saves one with your first download<template
+            v-if="newest"
+            >. The newest is version {{ newest.number }}</template
           >.
         </p>
         <button type="button" class="button mt-2" @click="emit('cut')">Save a version now</button>

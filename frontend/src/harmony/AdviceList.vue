@@ -15,7 +15,8 @@ const { previewing } = usePagePreview()
   <section aria-label="Advice">
     <h2 class="text-title">Advice</h2>
     <p v-if="!advice.length" class="mt-1 text-quiet">
-      Nothing to say: three hues at most, all told apart, and the accent calls.
+      No advice. The palette has up to three hues, they are easy to tell apart, and the accent
+      stands out.
     </p>
     <ul class="rule-list" data-testid="advice">
       <li v-for="one in advice" :key="one.text" class="py-2">

@@ -95,7 +95,7 @@ function pointCharacter(name: string | undefined) {
         :disabled="harmony.angles.length >= vocabulary.most_free_angles"
         @click="emit('angles', [...harmony.angles, openAngle])"
       >
-        Add an angle
+        Add angle
       </button>
       <button
         type="button"
@@ -146,10 +146,10 @@ function pointCharacter(name: string | undefined) {
         @input="shape({ chroma: valueOf($event) })"
         @change="emit('keep')"
       />
-      <span class="value w-8.5">{{ Math.round(chroma * 100) }} %</span>
+      <span class="value w-8.5">{{ Math.round(chroma * 100) }}%</span>
     </label>
     <label class="flex items-center gap-2">
-      Light span
+      Lightness range
       <input
         type="range"
         class="slider w-18"
@@ -207,7 +207,7 @@ function pointCharacter(name: string | undefined) {
         :class="isVarying && 'bg-ink! text-sheet!'"
         @click="emit('vary')"
       >
-        Vary what is free
+        Vary free colours
       </button>
     </div>
   </div>

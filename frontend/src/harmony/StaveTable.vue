@@ -47,9 +47,7 @@ const rows = computed(() =>
             }}<template v-if="!figures.is_neutral">, {{ Math.round(figures.hue) }}°</template>
           </td>
           <td class="value px-2 py-1">{{ formatFixed(figures.chroma, 2) }}</td>
-          <td class="value px-2 py-1 whitespace-nowrap">
-            {{ formatRatio(figures.on_ground) }} : 1
-          </td>
+          <td class="value px-2 py-1 whitespace-nowrap">{{ formatRatio(figures.on_ground) }}:1</td>
           <td class="px-2 py-1">{{ figures.reaches }}</td>
         </tr>
       </tbody>

@@ -27,7 +27,7 @@ const colors = computed(() => [
     label: roleLabel(props.document.roles, one.role),
   })),
   ...colorChoices(props.document).map((one) => ({ ...one, label: `Swatch ${one.label}` })),
-  { value: OWN, label: 'Another colour …' },
+  { value: OWN, label: 'Another colour…' },
 ])
 const texts = computed(() => [
   ...colors.value,

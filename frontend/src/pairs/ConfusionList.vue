@@ -22,13 +22,13 @@ function mend(swatch: string, hex: string) {
     <h2 class="text-title">
       {{
         seen.confusions.length
-          ? 'Hardly told apart with this sight'
-          : 'All roles that mean something are told apart with this sight'
+          ? 'Some roles look alike in this colour vision'
+          : 'Roles with a meaning stay distinct in this colour vision'
       }}
     </h2>
-    <p class="text-quiet">
-      Roles of one meaning that differ by less than {{ seen.told_apart }}. Don’t let them mean
-      different things without a word beside them.
+    <p v-if="seen.confusions.length" class="text-quiet">
+      They differ by less than {{ seen.told_apart }} (0 is identical). Add a word or a shape beside
+      them.
     </p>
     <ul class="rule-list mt-2">
       <li
@@ -48,9 +48,9 @@ function mend(swatch: string, hex: string) {
           class="button"
           @click="mend(one.mend.swatch, one.mend.hex)"
         >
-          Tell apart by lightness
+          Change the lightness
         </button>
-        <span v-else class="text-quiet">both stay: held, or on a step</span>
+        <span v-else class="text-quiet">No fix: both colours are held or on a ramp step</span>
       </li>
     </ul>
   </section>

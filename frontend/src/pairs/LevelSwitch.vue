@@ -7,5 +7,5 @@ const LEVELS = (['A', 'AA', 'AAA'] as const).map((value) => ({ value, label: val
 </script>
 
 <template>
-  <RadioBar v-model="level" label="Level of WCAG 2.2 that this take is held to" :options="LEVELS" />
+  <RadioBar v-model="level" label="WCAG 2.2 level" :options="LEVELS" />
 </template>

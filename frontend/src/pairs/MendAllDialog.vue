@@ -50,12 +50,12 @@ async function apply() {
     v-model="shown"
     wide
     title="Mend all pairs"
-    description="The least change of what is free, counted by its share of the page. Held colours stay."
+    description="The smallest change to free colours, weighted by their share of the page. Held colours stay."
   >
     <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
-    <p v-else-if="!mended" class="mt-3 text-quiet" role="status">Weighing the changes …</p>
+    <p v-else-if="!mended" class="mt-3 text-quiet" role="status">Weighing the changes…</p>
     <template v-else>
-      <p v-if="!mended.moved.length" class="mt-3">Nothing that is free could mend a pair.</p>
+      <p v-if="!mended.moved.length" class="mt-3">No free colour could mend a pair.</p>
       <p v-else class="mt-3 font-semibold" data-testid="size">{{ mended.size }}</p>
       <div v-if="mended.moved.length && take.document" class="mt-3 flex flex-wrap gap-4">
         <figure v-for="side in sides" :key="side.name">
@@ -80,13 +80,13 @@ async function apply() {
         </li>
       </ul>
       <div v-if="mended.impossible.length" class="mt-3 border border-ink p-2">
-        <h3>What stays short</h3>
+        <h3>Still failing</h3>
         <p v-for="text in mended.impossible" :key="text" class="mt-1">{{ text }}</p>
       </div>
     </template>
     <div class="mt-4 flex gap-2">
       <button type="button" class="button-solid" :disabled="!mended?.moved.length" @click="apply">
-        Apply as one step
+        Apply all
       </button>
       <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
     </div>

@@ -54,7 +54,7 @@ const broken = computed(() =>
         <p class="text-small text-quiet">{{ effect }}</p>
         <p v-if="broken" class="text-small font-semibold">{{ broken }}</p>
         <p class="value text-small">
-          {{ formatRatio(mend.ratio) }} : 1 · difference {{ formatDifference(mend.difference) }}
+          {{ formatRatio(mend.ratio) }}:1 · difference {{ formatDifference(mend.difference) }}
         </p>
       </div>
     </div>

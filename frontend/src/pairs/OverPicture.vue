@@ -34,7 +34,7 @@ const layers = computed(() => [
   { value: NONE, label: 'No layer between' },
   ...props.document.overlays.map((one) => ({
     value: one.id,
-    label: `${one.name}, ${Math.round(one.alpha * 100).toString()} %`,
+    label: `${one.name}, ${Math.round(one.alpha * 100).toString()}%`,
   })),
 ])
 const pictures = computed(() => (brand.detail?.sources ?? []).filter((one) => one.kind === 'image'))
@@ -83,8 +83,8 @@ const opacity = computed(() => {
   if (!layer.value || !found.value) return ''
   const { least_opacity: least } = found.value
   return least === null
-    ? 'Even a full layer of this colour isn’t enough.'
-    : `The layer is enough from ${least.toString()} % on.`
+    ? 'Even at 100% this overlay isn’t enough; choose another colour.'
+    : `Needs an overlay of at least ${least.toString()}%.`
 })
 
 function setOpacity() {
@@ -135,13 +135,13 @@ const percent = (value: number) => `${(value * 100).toString()}%`
         <div class="flex justify-between py-1">
           <dt>Worst pixel</dt>
           <dd>
-            <b class="value">{{ formatRatio(found.worst) }} : 1</b>
+            <b class="value">{{ formatRatio(found.worst) }}:1</b>
             {{ found.passes ? 'passes' : `short of ${found.needed.toString()}` }}
           </dd>
         </div>
         <div class="flex justify-between py-1">
-          <dt>5 % of the area are under</dt>
-          <dd class="value">{{ formatRatio(found.low) }} : 1</dd>
+          <dt>5% of the area is below</dt>
+          <dd class="value">{{ formatRatio(found.low) }}:1</dd>
         </div>
         <div v-if="opacity" class="flex items-center justify-between gap-3 py-1">
           <dt>{{ opacity }}</dt>
@@ -152,7 +152,7 @@ const percent = (value: number) => `${(value * 100).toString()}%`
               class="button"
               @click="setOpacity"
             >
-              Set it to {{ found.least_opacity }} %
+              Set it to {{ found.least_opacity }}%
             </button>
           </dd>
         </div>

@@ -91,7 +91,7 @@ watch(
       }}<template v-if="pair.exempt">: nothing is needed</template
       ><template v-else-if="pair.needed > 1"
         >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
-      ><template v-else>: level A asks nothing of it</template>
+      ><template v-else>: no requirement at level A</template>
     </p>
     <dl class="rule-list mt-2">
       <div v-for="color in colors" :key="color.part" class="flex items-center gap-2 py-1">
@@ -108,7 +108,7 @@ watch(
       <div class="flex py-1">
         <dt class="w-16">Has</dt>
         <dd class="flex flex-1 justify-between">
-          <b class="value">{{ formatRatio(pair.ratio) }} : 1</b>
+          <b class="value">{{ formatRatio(pair.ratio) }}:1</b>
           <span class="font-semibold">{{ verdictText(pair) }}</span>
         </dd>
       </div>
@@ -116,7 +116,7 @@ watch(
     <p v-if="pair.by_ground" class="mt-2">
       What an element of the site uses on its ground.
       <RouterLink :to="{ name: 'proof' }" class="underline underline-offset-2"
-        >Change it in Proof</RouterLink
+        >Open in Proof</RouterLink
       >
     </p>
     <PairSettings v-else :pair="pair" />
@@ -127,10 +127,10 @@ watch(
         and won’t move.
       </p>
       <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
-      <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change …</p>
+      <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change…</p>
       <p v-else-if="!mends.length" class="mt-3">
-        Nothing in this palette reads here, and what could move is held. Release one of the two
-        colours to mend this pair.
+        No colour in this palette passes here, and both colours are held. Release one to mend this
+        pair.
       </p>
       <template v-else>
         <div class="mt-3 flex items-center gap-2">

@@ -64,12 +64,12 @@ const looking = previewing(async (signal) => {
         type="button"
         class="after:absolute after:inset-0"
         :class="isFine ? 'text-quiet' : 'button'"
-        :aria-label="`${isFine ? 'Look into' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}, ${formatRatio(pair.ratio)} to 1, ${verdictText(pair)}`"
+        :aria-label="`${isFine ? 'Details of' : 'Mend'} ${pair.text_name} on ${pair.ground_name}, ${pair.usage}, ${formatRatio(pair.ratio)} to 1, ${verdictText(pair)}`"
         :aria-pressed="selected"
         v-on="looking"
         @click="emit('select')"
       >
-        {{ isFine ? 'Look into' : 'Mend' }}
+        {{ isFine ? 'Details' : 'Mend' }}
       </button>
     </span>
   </li>

@@ -42,7 +42,7 @@ async function leave(id: string) {
 const SHAPES = [
   { value: 'list', label: 'List' },
   { value: 'grid', label: 'Grid' },
-  { value: 'try', label: 'Try texts' },
+  { value: 'try', label: 'Text on every colour' },
 ] as const
 const shape = ref<'list' | 'grid' | 'try'>('list')
 const isAdding = ref(false)

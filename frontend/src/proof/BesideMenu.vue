@@ -16,7 +16,7 @@ function toggle(id: string) {
 
 <template>
   <Popover v-if="takes.length" class="relative">
-    <PopoverButton class="button">Beside …</PopoverButton>
+    <PopoverButton class="button">Beside…</PopoverButton>
     <PopoverPanel class="absolute top-full right-0 z-30 mt-px w-56 border border-ink bg-sheet p-3">
       <fieldset>
         <legend class="mb-1 text-quiet">Beside this take, two at most</legend>

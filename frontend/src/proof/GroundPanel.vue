@@ -91,7 +91,7 @@ function counted(ground: string) {
             <p class="col-span-2 flex justify-between gap-2 text-small">
               <span class="text-quiet">{{ use.element }}</span>
               <span class="value" :class="!use.passes && 'font-semibold'"
-                >{{ formatRatio(use.ratio) }} : 1{{ use.passes ? '' : ', falls short' }}</span
+                >{{ formatRatio(use.ratio) }}:1{{ use.passes ? '' : ', falls short' }}</span
               >
             </p>
             <span
@@ -136,7 +136,7 @@ function counted(ground: string) {
       align="left"
       up
       :model-value="BY_RULE"
-      :options="[{ value: BY_RULE, label: 'Add a ground …' }, ...choices]"
+      :options="[{ value: BY_RULE, label: 'Add a ground…' }, ...choices]"
       @update:model-value="add"
     />
   </section>

@@ -31,7 +31,7 @@ const overlays = computed(() => [
   { value: NONE, label: 'Nothing' },
   ...(take.shown?.overlays ?? []).map((one) => ({
     value: one.id,
-    label: `${one.name}, ${Math.round(one.alpha * 100).toString()} %`,
+    label: `${one.name}, ${Math.round(one.alpha * 100).toString()}%`,
   })),
 ])
 function set(name: 'logo' | 'picture' | 'overlay', value: string) {
@@ -124,8 +124,8 @@ async function least(
 
 <template>
   <section v-if="settings" aria-label="Own material">
-    <h2 class="mb-2 text-title leading-tight">The brand’s own</h2>
-    <h3 class="text-quiet">Logo in the head of the page</h3>
+    <h2 class="mb-2 text-title leading-tight">Logo and picture</h2>
+    <h3 class="text-quiet">Logo in the header</h3>
     <ChoiceList
       class="mt-1"
       label="Logo"
@@ -179,9 +179,7 @@ async function least(
       <button type="button" class="button mt-2" @click="lay">
         Lay {{ opening?.name }} over it, just enough
       </button>
-      <p class="mt-1.5 text-quiet">
-        As little as every text there needs at the worst pixel of the whole picture.
-      </p>
+      <p class="mt-1.5 text-quiet">The lowest opacity at which all text over the picture passes.</p>
     </template>
     <p v-if="problem" role="alert" class="mt-2 font-semibold">{{ problem }}</p>
     <p v-if="!images.length" class="mt-3 text-quiet">

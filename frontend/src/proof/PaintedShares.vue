@@ -58,7 +58,7 @@ const shareOf = (key: string) => {
 <template>
   <table class="mt-4 w-full" data-testid="painted">
     <caption class="text-left text-quiet">
-      Painted on this page, and planned
+      Share of this page: actual, then planned
     </caption>
     <tbody>
       <tr v-for="one in groups" :key="one.name" class="border-b border-hair font-semibold">

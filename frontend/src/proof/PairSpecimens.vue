@@ -43,7 +43,7 @@ function choose(row: number) {
 <template>
   <RadioGroup
     :model-value="chosen"
-    aria-label="Faces that go together"
+    aria-label="Fonts that go together"
     class="grid max-h-76 gap-1.5 overflow-y-auto border border-ink p-1.5"
     @update:model-value="choose"
   >

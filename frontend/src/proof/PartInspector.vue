@@ -72,7 +72,7 @@ function give(key: string | null) {
           <dt class="w-16">On</dt>
           <dd class="flex flex-1 justify-end gap-2">
             <span>{{
-              part.kind === 'button label' ? 'Button’s face' : ground?.name
+              part.kind === 'button label' ? 'Button background' : ground?.name
             }}</span><CopyButton :value="use.over" />
           </dd>
         </div>
@@ -87,7 +87,7 @@ function give(key: string | null) {
         <div class="flex py-1">
           <dt class="flex-1">Has</dt>
           <dd>
-            <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }} : 1</b>
+            <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }}:1</b>
             <span class="ml-2 font-semibold">{{
               use.passes ? 'Passes' : `Short by ${formatShort(use.needed - use.ratio)}`
             }}</span>
@@ -102,9 +102,9 @@ function give(key: string | null) {
       />
       <template v-if="kind">
         <p v-if="use.changed" class="mt-3">
-          Changed by you; the rule gives {{ use.byRuleName }}.
+          You changed this. Automatic would be {{ use.byRuleName }}.
           <button type="button" class="underline underline-offset-2" @click="give(null)">
-            Back to the rule
+            Reset to automatic
           </button>
         </p>
         <h3 class="mt-3 text-quiet">

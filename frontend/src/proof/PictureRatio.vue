@@ -46,17 +46,17 @@ const { answer: found, problem } = useFollowing(
     <dl class="rule-list">
       <div class="flex py-1">
         <dt class="flex-1">Worst pixel under it</dt>
-        <dd class="value font-semibold">{{ formatRatio(found.worst) }} : 1</dd>
+        <dd class="value font-semibold">{{ formatRatio(found.worst) }}:1</dd>
       </div>
       <div class="flex py-1">
         <dt class="flex-1">All but 5 % have</dt>
-        <dd class="value">{{ formatRatio(found.low) }} : 1</dd>
+        <dd class="value">{{ formatRatio(found.low) }}:1</dd>
       </div>
     </dl>
     <p class="mt-1 font-semibold">
       <template v-if="found.passes">It can be read everywhere.</template>
       <template v-else-if="found.least_opacity !== null">
-        The layer over the picture must be {{ found.least_opacity }} % and more.
+        The layer over the picture must be {{ found.least_opacity }}% and more.
       </template>
       <template v-else>It needs a layer over the picture; see Pictures.</template>
     </p>

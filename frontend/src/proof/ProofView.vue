@@ -255,7 +255,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
         <p class="h-5 truncate text-quiet" data-testid="pointed">
           <template v-if="pointed"
             >{{ pointed.name }}: {{ pointed.use.name }},
-            <span class="value">{{ formatRatio(pointed.use.ratio) }} : 1</span> of
+            <span class="value">{{ formatRatio(pointed.use.ratio) }}:1</span> of
             {{ pointed.use.needed }}</template
           >
           <template v-else-if="page !== SCATTER && !chosen.length"
@@ -305,7 +305,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
                   {{ parts.length }} parts,
                   {{ short.length ? `${short.length.toString()} short` : 'all read' }}
                 </template>
-                <template v-else>The page is being drawn …</template>
+                <template v-else>The page is being drawn…</template>
               </p>
               <PaintedShares
                 v-if="take.evaluation"

@@ -37,7 +37,7 @@ const NONE = ''
 const turns = computed(() => {
   const [first, ...others] = props.proof.grounds
   return [
-    { value: NONE, label: 'Alternate …' },
+    { value: NONE, label: 'Alternate…' },
     ...others.map((one) => ({ value: one.id, label: `${first?.name ?? ''} and ${one.name}` })),
   ]
 })

@@ -28,7 +28,7 @@ function face(which: 'heading_face' | 'text_face', name: FaceName) {
       <summary class="font-semibold">Another pair, by hand</summary>
       <ChoiceList
         class="mt-2"
-        label="Face of headings"
+        label="Heading font"
         align="left"
         :model-value="settings.heading_face"
         :options="faces"

@@ -9,7 +9,7 @@ const props = defineProps<{ proof: ProofFigures; vocabulary: ProofVocabulary }>(
 const change = useChange()
 const NONE = ''
 const ratios = computed(() => [
-  { value: NONE, label: 'By a ratio …' },
+  { value: NONE, label: 'By a ratio…' },
   ...props.vocabulary.scales.map((one) => ({
     value: one.ratio.toString(),
     label: `By ${one.ratio.toString()}`,

@@ -49,7 +49,7 @@ const trade = computed(() => props.wanted.trades[0] ?? '')
         :value="wanted.words"
         type="search"
         class="field"
-        placeholder="clay, teal, market …"
+        placeholder="clay, teal, market…"
         maxlength="120"
         autocomplete="off"
         @input="emit('want', { words: ($event.target as HTMLInputElement).value })"

@@ -158,7 +158,7 @@ const suggested = computed(() =>
           <template v-if="answer">{{ answer.found }} of {{ answer.all }}</template>
         </p>
         <p v-if="own.left.value" role="status" class="text-quiet">
-          {{ own.left.value }} pages still to prove …
+          {{ own.left.value }} pages still to prove…
         </p>
         <ChoiceList
           :model-value="wanted.sort"

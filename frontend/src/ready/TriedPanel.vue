@@ -90,7 +90,7 @@ const act = computed(() =>
         <ActionMenu
           class="relative"
           :actions="actions"
-          :label="`What to do with ${palette.name}`"
+          :label="`Options for ${palette.name}`"
           button-class="px-1.5 py-1.5 hover:bg-surround"
           @act="emit('act', $event)"
         >

@@ -22,7 +22,7 @@ const actions = computed(() => [
   ...EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)).map(
     (role) => ({ value: role, label: roleName(role) }),
   ),
-  { value: OWN, label: 'One of your own' },
+  { value: OWN, label: 'Custom role' },
 ])
 function act(role: string) {
   if (role === OWN) isNaming.value = true
@@ -46,7 +46,7 @@ function addOwn(name: string) {
   <ActionMenu class="relative" :actions="actions" @act="act">Add a role</ActionMenu>
   <RenameDialog
     v-model="isNaming"
-    title="A role of your own"
+    title="New role"
     label="Name of the role"
     verb="Add"
     name=""

@@ -14,7 +14,7 @@ const emit = defineEmits<{ change: [overlay: Overlay]; remove: []; use: [ground:
 
 const colors = computed(() => colorChoices(props.document, props.overlay))
 const grounds = computed(() => [
-  { value: '', label: 'Set Paper on it over …' },
+  { value: '', label: 'Set Paper on it over…' },
   ...(props.figures?.over ?? []).map(({ role, ground }) => ({
     value: role,
     label: `over ${ground}`,

@@ -65,9 +65,7 @@ function use(overlay: Overlay, ground: string) {
 
 <template>
   <h2 class="text-title">Overlays</h2>
-  <p class="mt-1 text-quiet">
-    A colour that lets through what lies under it: behind a text on a picture, over a page.
-  </p>
+  <p class="mt-1 text-quiet">A translucent colour, such as a scrim behind text on a picture.</p>
   <OverlayFields
     v-for="overlay in document.overlays"
     :key="overlay.id"

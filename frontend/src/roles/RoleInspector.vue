@@ -31,7 +31,7 @@ const steps = computed(() =>
   })),
 )
 const others = computed(() => [
-  { value: '', label: 'Swap with …' },
+  { value: '', label: 'Swap with…' },
   ...(take.shown?.roles ?? [])
     .filter((one) => one.role !== props.assignment.role)
     .map((one) => ({ value: one.role, label: roleLabel(take.shown?.roles ?? [], one.role) })),

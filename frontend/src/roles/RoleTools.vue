@@ -26,7 +26,7 @@ const stepNames = computed({
 const warning = computed(() => {
   const names = props.broken.slice(0, 2).map((pair) => `${pair.text_name} on ${pair.ground_name}`)
   const more = props.broken.length > 2 ? ` and ${(props.broken.length - 2).toString()} more` : ''
-  return names.length ? `This would fall short: ${names.join(', ')}${more}` : ''
+  return names.length ? `This would make ${names.join(', ')}${more} fail` : ''
 })
 
 /** Why roles weren't suggested, where the version before could not be saved. */
@@ -64,7 +64,7 @@ async function suggest() {
       class="button"
       @click="make({ kind: 'night' })"
     >
-      {{ document.other ? 'Derive night anew' : 'Make a night scheme' }}
+      {{ document.other ? 'Rebuild the night scheme' : 'Make a night scheme' }}
     </button>
     <button type="button" class="button" @click="suggest">Suggest roles</button>
   </div>

@@ -18,7 +18,7 @@ function picked(event: Event) {
     <h2 class="text-title">Start with the logo</h2>
     <p class="mt-1 max-w-110 text-quiet">
       Drop a file here, or paste an image. SVG, PNG, JPEG, WebP, GIF, AVIF, BMP or TIFF, up to 20
-      MB. Its colours are read with the share that each covers, and a role is proposed for each.
+      MB. Tonada finds its colours, measures how much each covers, and suggests roles.
     </p>
     <label
       class="button-solid mt-3 cursor-pointer focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
@@ -34,8 +34,8 @@ function picked(event: Event) {
       />
     </label>
     <p class="mt-4 max-w-110 text-quiet">
-      No logo yet? An old site’s stylesheet or page, a list of colours, design tokens, one known
-      colour, a mood or a ready-made palette will do as well.
+      No logo yet? You can also start from a stylesheet, a page, a list of colours, design tokens,
+      one colour, a mood or a ready-made palette.
     </p>
     <div class="mt-3 flex flex-wrap justify-center gap-2">
       <button type="button" class="button" @click="emit('paste')">Type or paste colours</button>

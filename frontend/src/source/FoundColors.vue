@@ -24,7 +24,7 @@ const emit = defineEmits<{ choose: [offer: Offer, choice: Choice]; drop: [offer:
 const options = computed<{ value: Choice; label: string }[]>(() => [
   ...props.roles.map((role) => ({ value: role, label: roleName(role) })),
   { value: 'keep', label: 'Keep, no role' },
-  { value: 'leave out', label: 'Leave out' },
+  { value: 'leave out', label: 'Ignore' },
 ])
 /** A long list is looked through by name or value, and shown in parts. */
 const LONG = 24
@@ -100,7 +100,7 @@ const largest = computed(() => Math.max(...props.offers.map((offer) => offer.sha
         <button
           type="button"
           class="underline underline-offset-2"
-          :aria-label="`Take ${offer.color.name} off this list`"
+          :aria-label="`Remove ${offer.color.name} from this list`"
           @click="emit('drop', offer)"
         >
           picked

@@ -25,7 +25,7 @@ const square = defineModel<Square>('square', { required: true })
 
 const TOOLS = [
   { value: 'pick', label: 'Pick a colour' },
-  { value: 'region', label: 'Read a part' },
+  { value: 'region', label: 'Select an area' },
 ] as const
 const SQUARES = [
   { value: '1', label: '1 px' },
@@ -36,7 +36,7 @@ const SQUARES = [
 type Kind = 'found' | ImageReading['kind']
 const KINDS = computed<{ value: Kind; label: string }[]>(() => [
   { value: 'found', label: props.settings.kind ? 'As it looks' : `Looks ${props.image.kind}` },
-  { value: 'flat', label: 'Read as flat' },
+  { value: 'flat', label: 'Treat as flat artwork' },
   { value: 'photographic', label: 'Read as photograph' },
 ])
 
@@ -63,7 +63,7 @@ const told = computed(() => {
 
 <template>
   <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
-    <RadioGroup v-model="tool" class="flex border border-ink" aria-label="What the pointer does">
+    <RadioGroup v-model="tool" class="flex border border-ink" aria-label="Pointer tool">
       <RadioGroupOption
         v-for="option in TOOLS"
         :key="option.value"
@@ -107,7 +107,7 @@ const told = computed(() => {
     <p class="text-quiet">{{ told }}</p>
     <SwitchGroup v-if="image.ground">
       <div class="flex items-center gap-2">
-        <SwitchLabel class="text-quiet">Leave out the ground</SwitchLabel>
+        <SwitchLabel class="text-quiet">Ignore the background</SwitchLabel>
         <Switch
           :model-value="leaveOutGround"
           class="flex h-5 w-9 border border-ink p-0.5"

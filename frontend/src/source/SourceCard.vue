@@ -61,7 +61,7 @@ const MARKS = { stylesheet: '{ }', list: '#', mood: '“ ”', image: '' } as co
     <ActionMenu
       class="absolute top-0.5 right-0.5"
       :actions="actions"
-      :label="`What to do with ${source.name}`"
+      :label="`Options for ${source.name}`"
       button-class="flex h-6 w-6 items-center justify-center hover:bg-surround"
       @act="act"
     >

@@ -32,7 +32,7 @@ function picked() {
 
 <template>
   <div class="flex min-h-0 flex-col gap-2 border-r border-hair bg-sheet p-3">
-    <h2 class="text-body">Where colour comes from</h2>
+    <h2 class="text-body">Sources</h2>
     <ul class="-m-1 flex min-h-0 flex-col gap-2 overflow-y-auto p-1">
       <li v-for="source in sources" :key="source.id">
         <SourceCard
@@ -66,7 +66,7 @@ function picked() {
         Type or paste colours
       </button>
       <button v-if="picksScreen" type="button" class="button justify-start" @click="emit('screen')">
-        Pick off the screen
+        Pick from screen
       </button>
       <p v-else class="text-small text-quiet">This browser can’t pick a colour off the screen.</p>
       <button type="button" class="button justify-start" @click="emit('mood')">

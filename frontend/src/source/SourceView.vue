@@ -217,10 +217,10 @@ async function pickScreen() {
         @build="build"
       />
       <template v-else-if="!source">
-        <h2 class="text-title">What happens here</h2>
+        <h2 class="text-title">How this works</h2>
         <p class="mt-2">
-          The colours of the artwork are held: nothing moves them later unless you release them.
-          Grounds and text are made from the primary, so that the pairs a page needs can be read.
+          Colours from the artwork are held: only you can change them. Backgrounds and text are
+          derived from Primary so that they pass.
         </p>
       </template>
     </InspectorPanel>

@@ -57,7 +57,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
         }}
       </p>
       <label class="mt-2 flex flex-wrap items-center gap-3">
-        <span>Together below a difference of</span>
+        <span>Group colours closer than</span>
         <!-- Before the limit is known there is no place for the handle to stand at. -->
         <input
           v-if="limits"

@@ -13,16 +13,16 @@ const props = defineProps<{
 const emit = defineEmits<{ build: [] }>()
 
 const FROM = {
-  image: 'From the artwork, held as it is',
-  stylesheet: 'From the old site, held as it is',
-  list: 'From the list, held as it is',
-  mood: 'From the mood’s colours, free to move',
+  image: 'From the artwork (held)',
+  stylesheet: 'From the old site (held)',
+  list: 'From the list (held)',
+  mood: 'From the mood’s colours (free)',
 } as const
 const read = computed(() => props.proposal.roles.filter((role) => !role.made))
 const made = computed(() => props.proposal.roles.filter((role) => role.made))
 const parts = computed(() => [
   { title: FROM[props.kind], roles: read.value },
-  { title: 'Made to go with it, free to move', roles: made.value },
+  { title: 'Added to match (free)', roles: made.value },
 ])
 </script>
 
@@ -31,17 +31,25 @@ const parts = computed(() => [
     <h2 class="text-title">Suggested start</h2>
     <div class="mt-2 flex items-center gap-3">
       <button type="button" class="button-solid" :disabled="isBuilt" @click="emit('build')">
-        {{ isBuilt ? 'Palette built' : replaces ? 'Build anew from this' : 'Build the palette' }}
+        {{
+          isBuilt ? 'Palette built' : replaces ? 'Rebuild from this source' : 'Build the palette'
+        }}
       </button>
       <RouterLink v-if="isBuilt" :to="{ name: 'pairs' }" class="underline underline-offset-2">
-        {{ failing ? `See the ${failing} short` : 'See the pairs' }}
+        {{
+          failing > 1
+            ? `See ${failing} failing pairs`
+            : failing
+              ? 'See the failing pair'
+              : 'See the pairs'
+        }}
       </RouterLink>
     </div>
     <p v-if="!proposal.short.length" class="mt-2">
       {{ proposal.checked }} pairs checked by day and night: all pass AA.
     </p>
     <div v-else class="mt-2 border-2 border-ink p-2" data-testid="short">
-      <h3>{{ countOf(proposal.short.length, 'pair falls', 'pairs fall') }} short of AA</h3>
+      <h3>{{ countOf(proposal.short.length, 'pair fails', 'pairs fail') }} AA</h3>
       <p v-for="text in proposal.short" :key="text" class="mt-1">{{ text }}</p>
     </div>
     <p v-for="text in proposal.impossible" :key="text" class="mt-2 text-quiet">{{ text }}</p>

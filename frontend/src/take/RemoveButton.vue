@@ -42,7 +42,7 @@ async function remove(key: string | undefined) {
       {{ change.problem.value }}
     </p>
     <SheetDialog v-model="isAsking" :title="`Remove ${name}`">
-      <p class="mt-2">What uses it now takes another colour in its place.</p>
+      <p class="mt-2">These use it now. Choose the colour that replaces it.</p>
       <ul v-if="found" class="rule-list mt-2 max-h-48 overflow-y-auto">
         <li v-for="role in found.roles" :key="role" class="py-1">{{ role }}</li>
         <li v-for="one in found.neutrals" :key="one" class="py-1">Tint of {{ one }}</li>

@@ -23,7 +23,7 @@ const step = computed(() =>
 )
 const given = computed(() => (take.shown?.roles ?? []).filter((one) => isSame(one, props.target)))
 const free = computed(() => [
-  { value: '', label: 'Give it a role …' },
+  { value: '', label: 'Give it a role…' },
   ...(take.shown?.roles ?? [])
     .filter((one) => !isSame(one, props.target))
     .map((one) => ({ value: one.role, label: roleLabel(take.shown?.roles ?? [], one.role) })),
@@ -62,7 +62,7 @@ function give(role: string) {
         </p>
         <CopyButton :value="step.hex" class="mt-1" />
         <p class="value text-quiet">
-          {{ formatRatio(step.on_ground) }} : 1 on {{ take.evaluation?.stave.ground_name }}
+          {{ formatRatio(step.on_ground) }}:1 on {{ take.evaluation?.stave.ground_name }}
         </p>
       </div>
     </div>

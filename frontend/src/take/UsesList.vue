@@ -20,7 +20,7 @@ const lines = computed(() => {
 
 <template>
   <template v-if="lines.length">
-    <h3 class="mt-4 text-quiet">What follows it</h3>
+    <h3 class="mt-4 text-quiet">Used by</h3>
     <ul class="rule-list mt-1" data-testid="uses">
       <li v-for="line in lines" :key="line" class="py-0.5">{{ line }}</li>
     </ul>

@@ -219,7 +219,7 @@ async function checkSize(files: File[]) {
   const size = files.reduce((sum, file) => sum + file.size, 0)
   if (size > max_file_bytes) {
     throw new UserError(
-      `The file has ${formatMegabytes(size)} MB; at most ${formatMegabytes(max_file_bytes)} MB are allowed. Nothing was changed.`,
+      `The file is ${formatMegabytes(size)} MB; the limit is ${formatMegabytes(max_file_bytes)} MB. Nothing was changed.`,
     )
   }
 }

@@ -39,11 +39,11 @@ it.each([
   expect(formatShort(missing)).toBe(text)
 })
 it.each([
-  [0, '0 %'],
-  [0.004, '< 1 %'],
-  [0.01, '1 %'],
-  [0.625, '63 %'],
-  [1, '100 %'],
+  [0, '0%'],
+  [0.004, '< 1%'],
+  [0.01, '1%'],
+  [0.625, '63%'],
+  [1, '100%'],
 ])('a share of %d is %s', (share, text) => {
   expect(formatShare(share)).toBe(text)
 })
@@ -71,7 +71,7 @@ it('a verdict is a word', () => {
   expect(say({})).toBe('Short by 0.21')
   expect(say({ passes: true, verdict: 'AA' })).toBe('Passes AA')
   expect(say({ exempt: true })).toBe('Exempt')
-  expect(formatNeeded(4.5)).toBe('4.5 : 1')
+  expect(formatNeeded(4.5)).toBe('4.5:1')
 })
 it('roles and counts are written as people say them', () => {
   expect(roleName('accent-2')).toBe('Accent 2')

@@ -37,11 +37,11 @@ export function formatMegabytes(bytes: number): string {
 
 export function formatShare(share: number): string {
   const percent = share * 100
-  return `${percent > 0 && percent < 1 ? '< 1' : Math.round(percent).toString()} %`
+  return `${percent > 0 && percent < 1 ? '< 1' : Math.round(percent).toString()}%`
 }
 
 export function formatNeeded(ratio: number): string {
-  return `${ratio.toString()} : 1`
+  return `${ratio.toString()}:1`
 }
 
 export function verdictText(pair: PairFigures): string {

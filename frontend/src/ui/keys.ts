@@ -22,27 +22,27 @@ const isLetter = (event: KeyboardEvent, letter: string) =>
 
 export const SHORTCUTS = {
   undo: {
-    keys: 'Control Z',
+    keys: 'Ctrl Z',
     does: 'Undo',
     matches: (event) => hasCommand(event) && !event.shiftKey && event.key.toLowerCase() === 'z',
   },
   redo: {
-    keys: 'Control Shift Z',
+    keys: 'Ctrl Shift Z',
     does: 'Redo',
     matches: (event) => hasCommand(event) && event.shiftKey && event.key.toLowerCase() === 'z',
   },
-  walk: { keys: 'Tab, arrows, Enter', does: 'Walk, choose, open' },
+  walk: { keys: 'Tab, arrows, Enter', does: 'Move, choose, open' },
   note: { keys: 'Arrows on a note', does: 'Hue and contrast, with Shift in tens' },
   chroma: { keys: '+ and − on a note', does: 'More and less chroma' },
   hold: { keys: 'H on a note', does: 'Hold or release' },
-  remove: { keys: 'Delete on a note', does: 'Take the swatch out, where it has no role' },
+  remove: { keys: 'Delete on a note', does: 'Remove the swatch, if it has no role' },
   flag: { keys: 'Arrows on a role’s flag', does: 'To another step or ramp' },
   swap: {
     keys: 'Shift and an arrow on a colour of the measure',
     does: 'Swap its role with its neighbour’s',
   },
   edge: { keys: 'Arrows on an edge of the measure', does: 'More or less of the page' },
-  paste: { keys: 'Control V', does: 'Paste an image or colours as a source' },
+  paste: { keys: 'Ctrl V', does: 'Paste an image or colours as a source' },
   magnifier: { keys: 'Arrows on a picture', does: 'Move the magnifier a pixel, with Shift ten' },
   take: { keys: 'Enter on a picture', does: 'Add the colour under the magnifier' },
   copy: {

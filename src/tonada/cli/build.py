@@ -111,7 +111,7 @@ def _opaque(text: str) -> str:
 
     value, alpha = parse_color(text, field="COLOR")
     if alpha < 1:
-        raise ColorError("A swatch is opaque; leave the alpha out.", field="COLOR")
+        raise ColorError("Swatches can’t be transparent. Enter the colour without alpha.", field="COLOR")
     return value
 
 

@@ -287,7 +287,7 @@ def _without_known(pairs: Sequence[CheckedPair], baseline: str | None) -> list[C
     except (ValueError, KeyError, TypeError):
         known = None
     if known is None:
-        raise InputError(f"{baseline} is no baseline of this version; write it anew.", field="baseline")
+        raise InputError(f"{baseline} isn’t a baseline of this version; write it again.", field="baseline")
     return [
         replace(one, exempt=True, untold=False, reason="known, in the baseline")
         if (one.fails or one.untold) and _fingerprint(one) in known

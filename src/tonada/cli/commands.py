@@ -57,7 +57,7 @@ def _parser() -> argparse.ArgumentParser:
     contrast.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
     contrast.set_defaults(run=_contrast)
 
-    roles = commands.add_parser("roles", help="roles for colours, the first one covering most")
+    roles = commands.add_parser("roles", help="suggest roles; the largest colour first")
     roles.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
     roles.set_defaults(run=_roles)
 
@@ -83,7 +83,9 @@ def _parser() -> argparse.ArgumentParser:
     mend.add_argument("text", metavar="TEXT", help="any opaque CSS colour")
     mend.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
     mend.add_argument("--ratio", type=_ratio, required=True, metavar="R", help="1 to 21, such as 4.5")
-    mend.add_argument("--move", choices=("text", "ground"), default="text", help="which one moves (text)")
+    mend.add_argument(
+        "--move", choices=("text", "ground"), default="text", help="which colour to change (default: text)"
+    )
     mend.add_argument("--mode", choices=("hue", "free"), default="hue", help="keep the hue, or not (hue)")
     mend.set_defaults(run=_mend)
 
@@ -99,7 +101,7 @@ def _parser() -> argparse.ArgumentParser:
     serve.add_argument(
         "--demo", action="store_true", help="with the demo brands, where there are no brands yet"
     )
-    serve.add_argument("--reset", action="store_true", help="throw away the data of the own cluster first")
+    serve.add_argument("--reset", action="store_true", help="delete Tonada’s own database first")
     serve.set_defaults(run=_serve)
     backup = commands.add_parser("backup", help="write everything that is kept into one file")
     backup.add_argument("file", type=Path, metavar="FILE", help="a new file")
@@ -133,7 +135,7 @@ def _opaque(text: str, field: str) -> str:
 
     value, alpha = parse_color(text, field=field)
     if alpha < 1:
-        raise ColorError(f"{field} must be opaque; leave the alpha out.", field=field)
+        raise ColorError(f"{field} can’t be transparent. Enter the colour without alpha.", field=field)
     return value
 
 
@@ -154,7 +156,7 @@ def _extract(parsed: argparse.Namespace) -> int:
         "ground": found["ground"],
     }
     lines = [
-        f"{color['hex']}  {color['share'] * 100:5.1f} %" + "  ground" * (color["hex"] == found["ground"])
+        f"{color['hex']}  {color['share'] * 100:5.1f}%" + "  ground" * (color["hex"] == found["ground"])
         for color in colors
     ]
     return _print(answer, lines, as_json=parsed.json)
@@ -174,7 +176,7 @@ def _contrast(parsed: argparse.Namespace) -> int:
     seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
     ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
     levels = levels_of_ratio(ratio)
-    lines = [f"{rounded_down(ratio)} : 1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
+    lines = [f"{rounded_down(ratio)}:1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
     return _print({"ratio": ratio, "levels": levels}, lines, as_json=parsed.json)
 
 
@@ -233,7 +235,7 @@ def _mend(parsed: argparse.Namespace) -> int:
         line = f"{refusal}. Moving the other one: {rounded_down(best_ratio(moving))} to 1 at best."
         return _print(answer, [line[:1].upper() + line[1:]], as_json=parsed.json)
     answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
-    line = f"{found.hex}  {rounded_down(found.ratio)} : 1  difference {found.difference:.4f}"
+    line = f"{found.hex}  {rounded_down(found.ratio)}:1  difference {found.difference:.4f}"
     return _print(answer, [line], as_json=parsed.json)
 
 

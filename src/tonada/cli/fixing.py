@@ -50,7 +50,7 @@ def _refuse_what_is_no_stylesheet(name: str) -> None:
         raise InputError("Only files can be mended.", field="fix")
     if name.lower().endswith((".json", ".tokens")):
         raise InputError(
-            f"{name} is no stylesheet or page. A take is mended in Tonada, where the choice is yours.",
+            f"{name} isn’t a stylesheet or page. A take is mended in Tonada, where the choice is yours.",
             field="fix",
         )
 

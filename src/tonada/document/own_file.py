@@ -38,7 +38,10 @@ def read_own(data: bytes) -> tuple[Take, str]:
         raise InputError(f"A file of a take has at most {MAX_JSON_BYTES // 1024} KB.", field="file")
     root = parse_json(decode_text(data))
     if not is_own(root):
-        raise InputError(f"This is no file of Tonada: its “format” is not “{MARK}”.", field="format")
+        raise InputError(
+            f"This isn’t a Tonada file: its “format” is not “{MARK}”. Choose one that ends in .tonada.json.",
+            field="format",
+        )
     if root.get("version") not in READABLE:
         raise InputError(
             f"The file is of version {root.get('version')}; this Tonada reads 1 to {VERSION}.",

@@ -229,5 +229,5 @@ def _shares(measure: Sequence[Cell]) -> str:
     """Return the shares of the page in a sentence, those under one in a hundred left out."""
     named = [(cell.role_names or cell.name, round(100 * cell.share)) for cell in measure]
     named.sort(key=lambda one: -one[1])
-    told = [f"{name.split(',')[0]} {share}\N{NO-BREAK SPACE}%" for name, share in named if share >= 1]
+    told = [f"{name.split(',')[0]} {share}%" for name, share in named if share >= 1]
     return f"Of the page: {', '.join(told)}." if told else ""

@@ -114,7 +114,7 @@ def stylesheet_to_json(
 
 
 def _translucent(found: Iterable[tuple[str, float]]) -> list[str]:
-    return list(dict.fromkeys(f"{value} at {alpha * 100:.0f} %" for value, alpha in found))
+    return list(dict.fromkeys(f"{value} at {alpha * 100:.0f}%" for value, alpha in found))
 
 
 def mood_to_json(words: tuple[str, ...], field: str | None) -> dict[str, Any]:

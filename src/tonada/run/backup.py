@@ -162,7 +162,7 @@ def _read(source: Path) -> tuple[dict[str, Any], bytes, bytes]:
         known = manifest["sha256"]
         is_whole = all(_digest(parts[name]) == known[name] for name in (_DUMP, _KEY))
     except (tarfile.TarError, KeyError, ValueError) as reason:
-        raise CannotServe(f"{source} is no backup of Tonada.") from reason
+        raise CannotServe(f"{source} isn’t a backup of Tonada.") from reason
     if not is_whole:
         raise CannotServe(f"{source} is damaged: its parts don't have the digests of its manifest.")
     if manifest["format"] != FORMAT:

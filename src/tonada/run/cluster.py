@@ -261,7 +261,7 @@ class Cluster:
             waited = time.monotonic() - started
             if waited - said > 10:
                 said = waited
-                self._say(f"Waiting for the database, {waited:.0f} seconds so far …")
+                self._say(f"Waiting for the database, {waited:.0f} seconds so far…")
             time.sleep(0.05)
 
     def _prepare(self) -> None:

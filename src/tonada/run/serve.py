@@ -255,7 +255,7 @@ def _wait_until_up(server: subprocess.Popen[bytes], port: int, host: str) -> Non
         waited = time.monotonic() - started
         if waited - said > 10:
             said = waited
-            _say(f"Waiting for the web server to load the application, {waited:.0f} seconds so far …")
+            _say(f"Waiting for the web server to load the application, {waited:.0f} seconds so far…")
         time.sleep(0.05)
 
 

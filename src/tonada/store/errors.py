@@ -41,7 +41,7 @@ class LastTake(StoreError):
     """A brand keeps at least one take, so that there is something to open."""
 
     def __init__(self) -> None:
-        super().__init__("This is the brand’s only take. Make another one before it is deleted.")
+        super().__init__("A brand needs at least one take. Add another, then delete this one.")
 
 
 class StaleDestination(StoreError):
@@ -55,7 +55,9 @@ class NotStorable(StoreError):
     """A text has a character that the database holds in no column: U+0000."""
 
     def __init__(self) -> None:
-        super().__init__("A text in it has a character that can’t be kept (U+0000). Nothing was changed.")
+        super().__init__(
+            "A text contains an invisible character (U+0000). Nothing was changed. Remove it and try again."
+        )
 
 
 class StoreUnavailable(StoreError):

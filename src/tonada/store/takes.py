@@ -94,7 +94,7 @@ class StaleRevision(StoreError):
 
     def __init__(self, saved: TakeRow, made_from: int) -> None:
         super().__init__(
-            f"The take was saved as revision {saved.revision} in the meantime; "
+            f"Someone saved this take while you were editing (revision {saved.revision}); "
             f"this change was made from revision {made_from}. Nothing was overwritten."
         )
         self.saved, self.made_from = saved, made_from

@@ -27,7 +27,7 @@ def find_or_create(connection: Connection, name: str) -> UUID:
     found = connection.execute(FIND, {"name": name}).fetchone()
     created = found or connection.execute(CREATE, {"name": name}).fetchone()
     if created is None:
-        raise RuntimeError("insert … returning gave no row")
+        raise RuntimeError("insert… returning gave no row")
     workspace: UUID = created[0]
     enter(connection, workspace)
     return workspace

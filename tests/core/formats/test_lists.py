@@ -174,15 +174,15 @@ def test_a_list_of_hex_values_comes_back_as_it_is(values: list[str]) -> None:
 @pytest.mark.parametrize(
     ("data", "name", "says"),
     [
-        pytest.param(b"", "a.txt", "nothing in it", id="empty"),
+        pytest.param(b"", "a.txt", "empty", id="empty"),
         pytest.param(b"no colours at all", "a.txt", "No colour was found", id="prose"),
         pytest.param(b"#2b3a8c \xff\xfe", "a.txt", "not in UTF-8", id="invalid UTF-8"),
-        pytest.param(b"a\0b #123456", "a.txt", "zero bytes", id="binary"),
+        pytest.param(b"a\0b #123456", "a.txt", "binary", id="binary"),
         pytest.param(b"{" * 100_000, "a.json", "JSON", id="broken JSON"),
         pytest.param(b'{"a":' * 50_000 + b"1" + b"}" * 50_000, "a.json", "nested", id="deeply nested JSON"),
         pytest.param(b'{"a":' * 60 + b"{}" + b"}" * 60, "a.json", "deeper than", id="groups too deep"),
         pytest.param(b"[1, 2]", "a.json", "No colour was found", id="JSON that is a list"),
-        pytest.param(b"#123456\n" * 400_000, "a.txt", "at most 1 MB", id="too large"),
+        pytest.param(b"#123456\n" * 400_000, "a.txt", "the limit is 1 MB", id="too large"),
         pytest.param(
             "\n".join(f"#{n:06x}" for n in range(2001)).encode(), "a.txt", "more than 2000", id="too many"
         ),

@@ -37,9 +37,7 @@ def test_a_slot_filled_by_hand_is_kept_and_warned_of() -> None:
     filled = {one.slot.name: one for one in fill_slots(TAKE, five, {"Text": "accent"})}
     assert not filled["Text"].by_rule
     assert filled["Text"].key == "accent"
-    assert (
-        filled["Text"].warning == "Text always stands on Background there: 1.96 : 1, where 4.5 : 1 is needed."
-    )
+    assert filled["Text"].warning == "Text always stands on Background there: 1.96:1, where 4.5:1 is needed."
     gone = {one.slot.name: one for one in fill_slots(TAKE, five, {"Text": "s99"})}
     assert gone["Text"].by_rule
 

@@ -78,7 +78,7 @@ def test_what_can_t_be_is_given_up_alone_and_another_text_is_named() -> None:
     """Deep is held and light, so that Paper can't be read on it; Link beside it still gets its step."""
     mended = mend_all(on_swatch(BLUES, "#9cc3ea", Role.DEEP, Role.LINK))
     (said,) = mended.impossible
-    assert said.startswith("Paper on Deep reaches 1.7")
+    assert said.startswith("Paper on Deep has 1.7")
     assert said.endswith("Deep is held. Ink would do as its text.")
     assert [one.name for one in mended.moved] == ["Link"]
 

@@ -139,7 +139,7 @@ export const BICYCLES: VoiceCopy = {
     count: 'How many bicycles',
     enough: 'There are four free stands.',
     wish: 'What does it do',
-    example: 'It clicks when it rains …',
+    example: 'It clicks when it rains…',
     button: 'Book the stand',
     second: 'Add a service',
     messages: [

@@ -157,7 +157,7 @@ export const CHOIRS: VoiceCopy = {
     count: 'How many voices',
     enough: 'Four parts are set up for you.',
     wish: 'What you sing',
-    example: 'Madrigals, film music …',
+    example: 'Madrigals, film music…',
     button: 'Invite them',
     second: 'Use a list',
     messages: [

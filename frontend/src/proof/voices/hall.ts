@@ -160,7 +160,7 @@ export const HALL: VoiceCopy = {
     count: 'How many seats',
     enough: 'Four side by side in row 7.',
     wish: 'What we should know',
-    example: 'A wheelchair, long legs …',
+    example: 'A wheelchair, long legs…',
     button: 'Get the seats',
     second: 'Use a voucher',
     messages: [

@@ -135,7 +135,7 @@ export const MILL: VoiceCopy = {
     count: 'How many cloths',
     enough: 'Four fit into one envelope.',
     wish: 'What will it become',
-    example: 'A coat, three chairs …',
+    example: 'A coat, three chairs…',
     button: 'Send me swatches',
     second: 'Add a colour card',
     messages: [

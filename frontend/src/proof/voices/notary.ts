@@ -152,7 +152,7 @@ export const NOTARY: VoiceCopy = {
     count: 'How many will sign',
     enough: 'The small room seats four.',
     wish: 'What it is about',
-    example: 'A will, a flat, a company …',
+    example: 'A will, a flat, a company…',
     button: 'Ask for a date',
     second: 'Send papers',
     messages: [

@@ -41,7 +41,7 @@ export const OBSERVATORY: VoiceCopy = {
     story: {
       heading: 'It began with a borrowed key',
       text: 'Nobody had opened the door in eleven years. We swept, we mended the roof, and on the first evening forty people stood in the yard. They still come, and they bring their friends.',
-      link: 'read how it went on',
+      link: 'read what happened next',
       figure: '11,400',
       caption: 'guests since the spring of the first year, most of them twice',
     },
@@ -49,7 +49,7 @@ export const OBSERVATORY: VoiceCopy = {
       quote: 'I came for an hour and went home with the last bus.',
       name: 'Ines',
       about: 'who came for the third time',
-      button: 'Give it as a present',
+      button: 'Give it as a gift',
     },
   },
   foot: {
@@ -98,7 +98,7 @@ export const OBSERVATORY: VoiceCopy = {
     sum: '107.00',
     promise: {
       heading: 'Broken in the first year? We mend it',
-      text: 'Send it in an old box. You pay the stamp, we pay the way back.',
+      text: 'Send it in an old box. You pay the postage; we pay the return.',
       button: 'How mending works',
     },
   },
@@ -130,11 +130,11 @@ export const OBSERVATORY: VoiceCopy = {
   },
   form: {
     heading: 'Book a place',
-    text: 'It takes two minutes. You pay when you are here, and you may cancel until noon of the day.',
+    text: 'It takes two minutes. You pay when you are here, and you can cancel until noon that day.',
     count: 'How many of you',
     enough: 'There is room for four.',
     wish: 'What we should know',
-    example: 'A wheelchair, a birthday …',
+    example: 'A wheelchair, a birthday…',
     button: 'Book the evening',
     second: 'Add a voucher',
     messages: [

@@ -134,7 +134,7 @@ export const PRACTICE: VoiceCopy = {
     count: 'How many visits',
     enough: 'There are four free times this week.',
     wish: 'What is it about',
-    example: 'A cough, a form to sign …',
+    example: 'A cough, a form to sign…',
     button: 'Book the visit',
     second: 'Add a child',
     messages: [

@@ -140,7 +140,7 @@ export const RESTAURANT: VoiceCopy = {
     count: 'How many of you',
     enough: 'There is a table for four.',
     wish: 'What we should know',
-    example: 'No shellfish, a pram …',
+    example: 'No shellfish, a pram…',
     button: 'Reserve the table',
     second: 'Choose the menu',
     messages: [

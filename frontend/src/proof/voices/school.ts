@@ -142,7 +142,7 @@ export const SCHOOL: VoiceCopy = {
     count: 'How many of you',
     enough: 'There are four seats.',
     wish: 'What you speak already',
-    example: 'A little Italian, from holidays …',
+    example: 'A little Italian, from holidays…',
     button: 'Keep me a seat',
     second: 'Test my level',
     messages: [

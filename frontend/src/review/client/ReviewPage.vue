@@ -16,7 +16,7 @@ const passphrase = ref('')
 <template>
   <ReviewTable v-if="state === 'shown'" :review="review" :talk="talk" />
   <main v-else class="mx-auto flex min-h-dvh max-w-120 flex-col justify-center gap-3 p-6">
-    <p v-if="state === 'opening'" role="status" class="text-quiet">Opening …</p>
+    <p v-if="state === 'opening'" role="status" class="text-quiet">Opening…</p>
     <form
       v-else-if="state === 'locked'"
       class="flex flex-col gap-3"

@@ -48,7 +48,7 @@ defineExpose({ focus })
       class="field min-h-18 py-1.5"
       dir="auto"
       :maxlength="longest"
-      placeholder="Say what you think …"
+      placeholder="Say what you think…"
     ></textarea>
     <ChoiceList v-model="about" label="About" align="left" up :options="abouts" />
     <div class="flex items-center gap-2">

@@ -73,7 +73,7 @@ async function make() {
       </template>
     </template>
     <button v-else type="button" class="button mt-2" :disabled="isMaking" @click="make">
-      {{ isMaking ? 'Making it …' : 'Make a link' }}
+      {{ isMaking ? 'Making it…' : 'Make a link' }}
     </button>
     <p v-if="problem" role="alert" class="mt-1 font-semibold">{{ problem }}</p>
   </section>

@@ -102,7 +102,7 @@ const link = computed(() =>
             Show the client
           </button>
         </div>
-        <p v-else class="text-quiet" role="status">Opening …</p>
+        <p v-else class="text-quiet" role="status">Opening…</p>
       </main>
     </div>
     <ShowClientDialog

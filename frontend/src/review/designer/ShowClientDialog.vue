@@ -162,7 +162,7 @@ async function submit() {
       <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
       <div class="flex gap-2">
         <button class="button-solid" :disabled="!isReady">
-          {{ isSending ? 'Making it …' : 'Make the link' }}
+          {{ isSending ? 'Making it…' : 'Make the link' }}
         </button>
         <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
       </div>

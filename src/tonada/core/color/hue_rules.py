@@ -88,7 +88,7 @@ def rule_angles(name: str, spread: float | None = None, free: tuple[float, ...] 
     Raises InputError for an unknown rule or a spread outside its range.
     """
     if name not in RULES:
-        raise InputError(f"“{name[:40]}” is no rule. Use one of: {', '.join(RULES)}.", field="rule")
+        raise InputError(f"“{name[:40]}” isn’t a rule. Use one of: {', '.join(RULES)}.", field="rule")
     rule = RULES[name]
     if rule is FREE:
         if len(free) > MOST_FREE_ANGLES:

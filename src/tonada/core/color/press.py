@@ -47,7 +47,7 @@ class Press:
             self._to = ImageCms.buildTransform(screen, press, "RGB", "CMYK", intent, flags)
             self._back = ImageCms.buildTransform(press, screen, "CMYK", "RGB", intent, flags)
         except (ImageCms.PyCMSError, OSError) as reason:
-            raise InputError("This is no press profile for CMYK.", field="profile") from reason
+            raise InputError("This isn’t a press profile for CMYK.", field="profile") from reason
         self.name = ImageCms.getProfileDescription(press).strip()
         self._printed = lru_cache(maxsize=4096)(self._print)
 

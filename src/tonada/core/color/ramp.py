@@ -172,7 +172,7 @@ def _promised(colors: NDArray[np.uint8]) -> float:
 def step_number(number: int, count: int) -> int:
     """Return what a step, counted from 0, is numbered: 50 for the lightest to 950 for the darkest.
 
-    Eleven are 50, 100, 200 … 900, 950, as stylesheets number them; others are spread evenly, in tens.
+    Eleven are 50, 100, 200… 900, 950, as stylesheets number them; others are spread evenly, in tens.
     """
     if count == len(ELEVEN):
         return ELEVEN[number]

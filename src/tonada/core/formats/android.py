@@ -43,7 +43,7 @@ def read_android(text: str) -> ColorList:
         if _VALUE.fullmatch(value):
             found.add(read_color(_as_css(value)), name)
         else:
-            found.warn(None, f"{name}: “{own[:60]}” is no colour of this file.")
+            found.warn(None, f"{name}: “{own[:60]}” isn’t a colour of this file.")
     return found.build()
 
 

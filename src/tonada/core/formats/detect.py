@@ -79,7 +79,7 @@ def read_list(data: bytes, name: str = "") -> ColorList:
     """
     if len(data) > MAX_LIST_BYTES:
         raise InputError(
-            f"The list has {len(data) / 2**20:.1f} MB; at most {MAX_LIST_BYTES // 2**20} MB are allowed.",
+            f"The list is {len(data) / 2**20:.1f} MB; the limit is {MAX_LIST_BYTES // 2**20} MB.",
             field="file",
         )
     text = decode_text(data)
@@ -103,9 +103,9 @@ def decode_text(data: bytes) -> str:
             f"The text is not in UTF-8 (byte {reason.start + 1}). Save it as UTF-8.", field="file"
         ) from reason
     if not text.strip():
-        raise InputError("There is nothing in it: paste or choose something with a colour.", field="file")
+        raise InputError("It’s empty. Paste or choose something with a colour.", field="file")
     if "\0" in text:
-        raise InputError("This is not a text: it holds zero bytes.", field="file")
+        raise InputError("This is a binary file, not text.", field="file")
     return text
 
 

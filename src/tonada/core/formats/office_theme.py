@@ -46,7 +46,7 @@ def read_office_theme(text: str) -> ColorList:
     try:
         root = fromstring(text.lstrip("\ufeff"), forbid_dtd=True)
     except (ParseError, ValueError) as reason:
-        raise InputError("The colour theme is no XML that can be read.", field="file") from reason
+        raise InputError("The colour theme isn’t XML that can be read.", field="file") from reason
     scheme = next(iter(root.iter(f"{{{NAMESPACE}}}clrScheme")), None)
     found = ListBuilder("Office colour theme")
     if scheme is None:

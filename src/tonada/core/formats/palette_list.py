@@ -50,7 +50,7 @@ def read_palettes(data: bytes) -> PaletteFile:
         raise InputError(f"A list of palettes may have {MAX_LIST_BYTES // 1024} kB.", field="file")
     root = parse_any_json(decode_text(data))
     if not isinstance(root, dict):
-        raise InputError("This is no list of palettes: it isn’t a JSON object.", field="file")
+        raise InputError("This isn’t a list of palettes: it isn’t a JSON object.", field="file")
     if root.get("format") == MARK:
         found = _own_entries(root)
     elif "format" in root and "palettes" not in root:
@@ -112,7 +112,7 @@ def _own_entries(root: dict[str, Json]) -> Iterator[tuple[str, ReadyPalette | st
         raise InputError(f"This list is of a version that isn’t known here; {VERSION} is.", field="file")
     entries = root.get("palettes")
     if not isinstance(entries, list):
-        raise InputError("“palettes” is no list.", field="file")
+        raise InputError("“palettes” isn’t a list.", field="file")
     for number, entry in enumerate(entries, 1):
         try:
             yield f"Palette {number}", _palette_from(entry)
@@ -138,13 +138,13 @@ def _palette_from(entry: Json) -> ReadyPalette:
 
 def _role(key: str) -> Role:
     if key not in set(PALETTE_ROLES):
-        raise InputError(f"“{key[:40]}” is no role of a palette: {', '.join(PALETTE_ROLES)}.", field="file")
+        raise InputError(f"“{key[:40]}” isn’t a role of a palette: {', '.join(PALETTE_ROLES)}.", field="file")
     return Role(key)
 
 
 def _hex(role: str, value: Json) -> Hex:
     if not isinstance(value, str):
-        raise InputError(f"the colour of {role} is no text.", field="file")
+        raise InputError(f"the colour of {role} isn’t text.", field="file")
     try:
         read = read_color(value)
     except ColorError as reason:

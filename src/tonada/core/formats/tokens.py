@@ -112,7 +112,7 @@ class TokenColors:
         """Return hex and alpha of `{group.token}`, or of a colour in CSS notation. Raises ColorError."""
         found = self._reader.value_of(value)
         if found is None or _is_alias(found):
-            raise ColorError(f"“{str(value)[:60]}” is no colour token of the file.", field=field)
+            raise ColorError(f"“{str(value)[:60]}” isn’t a colour token of the file.", field=field)
         try:
             read = _color(found)
         except ColorError as reason:

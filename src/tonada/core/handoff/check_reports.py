@@ -58,7 +58,7 @@ def message_of(pair: CheckedPair) -> str:
     """Return one sentence: what was reached, what is needed, what would do."""
     if pair.ratio is None:
         return f"{label_of(pair)}: {pair.reason}"
-    reached = f"{rounded_down(pair.ratio)} of {pair.needed:g} : 1"
+    reached = f"{rounded_down(pair.ratio)} of {pair.needed:g}:1"
     if pair.untold:
         return f"{label_of(pair)}: {reached}, {pair.reason}"
     suggestion = suggestion_of(pair)

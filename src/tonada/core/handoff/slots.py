@@ -224,7 +224,7 @@ def _filled(take: Take, slot: Slot, keys: Mapping[str, tuple[str, bool]]) -> Fil
         ratio = _ratio(take, key, keys[slot.on][0])
         if ratio < slot.needed:
             has = rounded_down(ratio)
-            asked = f"{has} : 1, where {slot.needed:g} : 1 is needed"
+            asked = f"{has}:1, where {slot.needed:g}:1 is needed"
             warning = f"{slot.name} always stands on {slot.on} there: {asked}."
     text = written(value, slot.notation)
     return FilledSlot(slot, key, take.display_name(key), value, text, by_rule, ratio, warning)

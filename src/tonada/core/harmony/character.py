@@ -100,10 +100,10 @@ def cusp_lightness(hue: float) -> float:
 
 
 _ALL: Final = (
-    Character("muted", 0.60, 0.45, 0.24, "greyed, nothing calls", most_chroma=0.075),
-    Character("vivid", 0.64, 0.97, 0.16, "as chromatic as the screen allows", to_cusp=0.75),
-    Character("pale", 0.87, 0.42, 0.08, "light tints, little weight", most_chroma=0.07),
-    Character("deep", 0.41, 0.90, 0.20, "dark and full"),
+    Character("muted", 0.60, 0.45, 0.24, "soft and greyish", most_chroma=0.075),
+    Character("vivid", 0.64, 0.97, 0.16, "as vivid as a screen can show", to_cusp=0.75),
+    Character("pale", 0.87, 0.42, 0.08, "pale tints", most_chroma=0.07),
+    Character("deep", 0.41, 0.90, 0.20, "dark and rich"),
     Character(
         "earthy",
         0.50,

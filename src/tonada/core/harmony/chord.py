@@ -218,7 +218,7 @@ def character_of(take: Take) -> Character | None:
     """
     settings = take.harmony
     if settings.character is not None and settings.character not in CHARACTERS:
-        raise InputError(f"“{settings.character[:40]}” is no character known here.", field="character")
+        raise InputError(f"“{settings.character[:40]}” isn’t a character.", field="character")
     own = (settings.lightness, settings.chroma, settings.span)
     if settings.character is None and all(value is None for value in own):
         return None

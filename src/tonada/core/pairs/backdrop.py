@@ -32,7 +32,7 @@ class Layer:
 class OverBackdrop:
     """worst: the least ratio under the text, exact, and where: x and y from 0 to 1 of the whole picture.
 
-    low: the ratio that 5 % of the pixels are under. worst_hex: what is seen there.
+    low: the ratio that 5% of the pixels are under. worst_hex: what is seen there.
     least_opacity: of the top layer, in whole per cents, from which on every pixel passes; None where
     none does, or there is no layer.
     """

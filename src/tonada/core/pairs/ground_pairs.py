@@ -14,7 +14,7 @@ from tonada.core.take.take import Take
 
 _SAMPLES: Final[dict[Element, str]] = {
     Element.HEADING: "A heading",
-    Element.TEXT: "A text to be read",
+    Element.TEXT: "Body text",
     Element.QUIET: "A quiet remark",
     Element.LINK: "a link in a text",
     Element.LABEL: "A button",

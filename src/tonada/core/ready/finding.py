@@ -158,7 +158,7 @@ def _check(index: Index, question: Question) -> None:
                 raise InputError(f"“{word[:40]}” is not known here. Use: {', '.join(table)}.", field=name)
     if question.character is not None and question.character not in CHARACTERS:
         raise InputError(
-            f"“{question.character[:40]}” is no character. Use: {', '.join(CHARACTERS)}.", field="character"
+            f"“{question.character[:40]}” isn’t a character. Use: {', '.join(CHARACTERS)}.", field="character"
         )
     if question.like is not None and question.like not in index.rows:
         raise InputError("The palette that others are to be like isn’t there.", field="like")

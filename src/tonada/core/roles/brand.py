@@ -298,7 +298,7 @@ def _choices(
 
 
 def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
-    share = SHARES_OF[whole].format(f"{color.share * 100:.0f} %") if SHARES_OF[whole] else ""
+    share = SHARES_OF[whole].format(f"{color.share * 100:.0f}%") if SHARES_OF[whole] else ""
     if role is Role.PRIMARY and color.is_neutral:
         return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
     if role is Role.PRIMARY:

@@ -41,7 +41,9 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
     """Return the take with the night scheme made anew from its roles by day, and what can't be reached."""
     day = take if take.scheme == "day" else take.turned()
     if not (day.has_role(Role.PRIMARY) and day.neutrals):
-        raise TakeError("A night scheme needs Primary and a neutral; suggest roles first.", field="document")
+        raise TakeError(
+            "A night scheme needs Primary and a neutral. Use Suggest roles first.", field="document"
+        )
     plain = replace(day, other=None)
     found = assign_roles(plain, {}, "night", day.neutrals[0].id)
     own = tuple(one for one in day.roles if one.role not in set(Role))

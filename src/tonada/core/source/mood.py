@@ -67,7 +67,7 @@ def read_mood(words: tuple[str, ...], field: str | None = None) -> MoodReading:
     """
     chosen = _chosen(words)
     if field is not None and field not in FIELDS:
-        raise InputError(f"“{field[:40]}” is no field of work known here.", field="field")
+        raise InputError(f"Tonada doesn’t know the field of work “{field[:40]}”.", field="field")
     characters = tuple(dict.fromkeys(word.character for word in chosen))
     spoken = [*chosen, *([FIELDS[field]] if field else [])]
     return MoodReading(
@@ -84,10 +84,10 @@ def _chosen(words: tuple[str, ...]) -> list[MoodWord]:
     if not 1 <= len(words) <= MAX_MOOD_WORDS:
         raise InputError(f"Choose one to {MAX_MOOD_WORDS} words.", field="words")
     if len(set(words)) < len(words):
-        raise InputError("A word is chosen twice.", field="words")
+        raise InputError("Choose each word only once.", field="words")
     for word in words:
         if word not in WORDS:
-            raise InputError(f"“{word[:40]}” is no word known here.", field="words")
+            raise InputError(f"Tonada doesn’t know the word “{word[:40]}”.", field="words")
     return [WORDS[word] for word in words]
 
 

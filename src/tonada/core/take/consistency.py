@@ -53,7 +53,7 @@ def _check_target(
 ) -> None:
     """A swatch, or a step from 1 of a swatch or neutral that is there."""
     if owner not in owners:
-        raise TakeError(f"{who} points at “{owner}”, which is no swatch's id.", field=f"{field}.swatch")
+        raise TakeError(f"{who} points at “{owner}”, which isn’t a swatch’s id.", field=f"{field}.swatch")
     if step is None and owner in swatches:
         return
     if step is None or not 1 <= step <= owners[owner]:
@@ -90,7 +90,7 @@ def _check_neutral(neutral: Neutral, number: int, swatches: Collection[str]) -> 
     where = f"neutrals.{number}"
     if neutral.tint is not None and neutral.tint not in swatches:
         raise TakeError(
-            f"The neutral “{neutral.name}” is tinted by “{neutral.tint}”, which is no swatch's id.",
+            f"The neutral “{neutral.name}” is tinted by “{neutral.tint}”, which isn’t a swatch’s id.",
             field=f"{where}.tint",
         )
     if not LEAST_STEPS <= neutral.steps <= MOST_STEPS:
@@ -105,7 +105,7 @@ def _check_roles(roles: Sequence[Assignment], owners: Mapping[str, int], swatche
         _check_target(one.swatch, one.step, owners, swatches, f"The role {one.role}", f"roles.{number}")
         if one.role not in ROLE_NAMES and not (OWN_ROLE.match(one.role) and one.name):
             raise TakeError(
-                f"“{one.role[:40]}” is no role; one of your own is named and its key begins with “own-”.",
+                f"“{one.role[:40]}” isn’t a role; one of your own is named and its key begins with “own-”.",
                 field=f"roles.{number}.role",
             )
         if one.role in given:
@@ -133,7 +133,7 @@ def _check_pairs(
         for layer in pair.layers:
             if layer not in overlays:
                 raise TakeError(
-                    f"The pair lies on “{layer[:40]}”, which is no overlay's id.",
+                    f"The pair lies on “{layer[:40]}”, which isn’t an overlay’s id.",
                     field=f"pairs.{number}.layers",
                 )
     if len({pair.id for pair in pairs}) != len(pairs):

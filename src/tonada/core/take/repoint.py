@@ -47,7 +47,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
     if instead is not None and instead[0] == owner:
         raise TakeError("What takes its place must be another colour.", field="instead")
     if instead is None and depends_on(take, owner):
-        raise TakeError("Roles, pairs or tints use this colour; say what takes its place.", field="instead")
+        raise TakeError("This colour is in use. Choose one to replace it.", field="instead")
 
     def move(target: Target) -> Target:
         return target if target[0] != owner or instead is None else instead

@@ -177,5 +177,5 @@ def _check_slots(body: DestinationBody) -> None:
             raise InputError(f"Two slots are called “{one.name}”.", field=f"slots.{row}.name")
         if one.on is not None and (one.on not in names or one.on == one.name):
             raise InputError(
-                f"“{one.name}” stands on “{one.on}”, which is no other slot.", field=f"slots.{row}.on"
+                f"“{one.name}” stands on “{one.on}”, which isn’t another slot.", field=f"slots.{row}.on"
             )

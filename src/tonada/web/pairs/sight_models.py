@@ -101,7 +101,7 @@ class GradientBody(OverBody):
 
 
 class BackdropAnswer(Model):
-    """The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5 % of the
+    """The worst ratio under the text, exact, and where: x and y, 0 to 1; the one that 5% of the
     area are under; the least opacity of the top layer, in per cents, that is enough."""
 
     worst: float

@@ -65,7 +65,7 @@ def list_ramps(body: EvaluateBody) -> Response:
 def read_color(body: ColorBody) -> Response:
     found = read_color_text(body.text, field="text")
     if found.alpha < 1:
-        raise ColorError("A swatch is opaque; leave the alpha out.", field="text")
+        raise ColorError("Swatches can’t be transparent. Enter the colour without alpha.", field="text")
     name = color_name(found.hex)
     return answer(ColorAnswer(hex=found.hex, name=name, notation=found.notation, mapped=found.mapped))
 

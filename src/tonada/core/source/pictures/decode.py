@@ -92,7 +92,7 @@ def check_file_size(data: bytes) -> None:
         raise ImageError("The file is empty (0 bytes).")
     if len(data) > MAX_FILE_BYTES:
         raise ImageTooLarge(
-            f"The file has {len(data) / 2**20:.1f} MB; at most {MAX_FILE_BYTES // 2**20} MB are allowed."
+            f"The file is {len(data) / 2**20:.1f} MB; the limit is {MAX_FILE_BYTES // 2**20} MB."
         )
 
 

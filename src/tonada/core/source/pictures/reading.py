@@ -130,7 +130,7 @@ def read_picture(
     """Return the colours of a decoded picture; see extract_colors."""
     part = picture.cropped(region) if region else picture
     if not visibility(part)[0].any():
-        raise ImageError("Nothing can be seen here: every pixel is transparent.")
+        raise ImageError("The image is fully transparent, so there are no colours to read.")
     drawing = None if kind == "photographic" else _drawing(part, is_sure=kind == "flat")
     count, steps = drawing.steps() if drawing else _photo_steps(part)
     if not count:

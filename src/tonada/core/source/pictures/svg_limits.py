@@ -81,10 +81,10 @@ def _parse(data: bytes) -> Element:
                 )
     except EntitiesForbidden as reason:
         raise ImageError(
-            "The SVG declares entities, which are not allowed. Save it without them."
+            "The SVG contains entity declarations, which aren’t allowed. Export it as plain SVG."
         ) from reason
     except DefusedXmlException as reason:
-        raise ImageError("The SVG refers to something outside itself, which is not allowed.") from reason
+        raise ImageError("The SVG refers to something outside itself, which isn’t allowed.") from reason
     except (ParseError, ValueError, LookupError) as reason:
         raise ImageError("The SVG is broken: it is not well-formed XML in UTF-8.") from reason
     if root is None:
@@ -94,24 +94,26 @@ def _parse(data: bytes) -> Element:
 
 def _check(what: str, count: int, most: int) -> None:
     if count > most:
-        raise ImageTooLarge(f"The SVG has more than {most:,} {what}, which is the limit. Save it simpler.")
+        raise ImageTooLarge(
+            f"The SVG has more than {most:,} {what}, which is the limit. Simplify it, or export it as PNG."
+        )
 
 
 def _check_element(element: Element) -> None:
     name = local_name(element)
     if name in _FORBIDDEN:
-        raise ImageError(f"The SVG holds a <{name}> element, which is not allowed. Save it without.")
+        raise ImageError(f"The SVG holds a <{name}> element, which isn’t allowed. Export it without.")
     for attribute, value in element.attrib.items():
         if attribute.rpartition("}")[2].lower().startswith("on"):
-            raise ImageError(f"The SVG holds a script ({attribute}), which is not allowed.")
+            raise ImageError(f"The SVG holds a script ({attribute}), which isn’t allowed.")
         if attribute in LINK and name != "a" and not _stays_inside(value):
-            raise ImageError(f"The SVG refers to “{value[:60]}”, outside itself, which is not allowed.")
+            raise ImageError(f"The SVG refers to “{value[:60]}”, outside itself, which isn’t allowed.")
         if "(" in value:
             _check_css(value)
     if name == "style":
         text = "".join(element.itertext())
         if "@import" in text.lower():
-            raise ImageError("The SVG imports a stylesheet, which is not allowed.")
+            raise ImageError("The SVG imports a stylesheet, which isn’t allowed.")
         _check_css(text)
 
 
@@ -123,7 +125,7 @@ def _stays_inside(reference: str) -> bool:
 def _check_css(text: str) -> None:
     for reference in _CSS_URL.findall(text):
         if not _stays_inside(reference):
-            raise ImageError(f"The SVG refers to “{reference[:60]}”, outside itself, which is not allowed.")
+            raise ImageError(f"The SVG refers to “{reference[:60]}”, outside itself, which isn’t allowed.")
 
 
 def _check_rules(root: Element) -> None:
@@ -183,7 +185,8 @@ def _check_masks(root: Element) -> None:
             if inner is not outer and any("url(" in text for text in texts):
                 kind = local_name(outer)
                 raise ImageTooLarge(
-                    f"The SVG has a {kind} inside a {kind}, which is not allowed. Save it simpler."
+                    f"The SVG has a {kind} inside a {kind}, which isn’t allowed. "
+                    "Simplify it, or export it as PNG."
                 )
 
 
@@ -203,7 +206,7 @@ def _check_drawn_elements(root: Element) -> None:
             if counts[key] > limits.MAX_SVG_DRAWN_ELEMENTS:
                 raise ImageTooLarge(
                     f"The SVG draws more than {limits.MAX_SVG_DRAWN_ELEMENTS:,} elements, "
-                    "which is the limit. Save it simpler."
+                    "which is the limit. Simplify it, or export it as PNG."
                 )
         elif key not in counts and key not in open_elements:
             open_elements.add(key)

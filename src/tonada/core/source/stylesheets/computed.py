@@ -181,7 +181,7 @@ def _read(text: str) -> ReadColor:
     try:
         return read_color(text)
     except ColorError:
-        raise CannotTell(f"“{text[:40]}” is no colour that is understood") from None
+        raise CannotTell(f"“{text[:40]}” isn’t a colour that Tonada understands") from None
 
 
 def _mixed(node: Any, scheme: str) -> ReadColor:
