@@ -4,12 +4,12 @@ SHELL := /bin/bash
 unexport PYTHONDONTWRITEBYTECODE
 PYTHON := .venv/bin/python
 NODE := PATH="$$(scripts/node-path.sh)"
-FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
+FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) $(wildcard docs/*.md docs/guide/*.md docs/screenshots/*.png) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
 
 .DEFAULT_GOAL := help
 # What was only half built is built again.
 .DELETE_ON_ERROR:
-.PHONY: help audit setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots types lock system system-tests clean ready-made
+.PHONY: help audit setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots texts types lock system system-tests clean ready-made
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -62,6 +62,9 @@ bench: .venv/.installed-dev setup ## figures, each beside a peer in the same run
 	@$(PYTHON) -m bench
 ready-made: .venv/.installed-dev ## the ready-made palettes anew: the same every time; SHEETS=folder draws them to look at
 	@$(PYTHON) -m scripts.ready_made $(if $(SHEETS),--sheet $(SHEETS))
+texts: .venv/.installed-dev frontend/node_modules/.installed ## every text of the interface, with its place
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) node texts.mjs
+	@$(PYTHON) -m scripts.texts
 screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo data
 	@$(PYTHON) scripts/screenshots.py
 types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it

@@ -29,7 +29,9 @@ function startsAtOnce(): Plugin {
           [...files].flatMap((one) => [...(one.viteMetadata?.importedCss ?? [])]),
         )
         const links = [
-          ...[...styles].map((href) => `<link rel="preload" as="style" href="/${href}">`),
+          ...[...styles].map(
+            (href) => `<link rel="preload" as="style" crossorigin href="/${href}">`,
+          ),
           ...[...files].map(({ fileName }) => `<link rel="modulepreload" href="/${fileName}">`),
         ]
         const style = `<style>${String(shell.source).trim()}</style>`
@@ -42,6 +44,8 @@ function startsAtOnce(): Plugin {
 }
 
 export default defineConfig({
+  // The help is made of docs/.
+  server: { fs: { allow: ['..'] } },
   plugins: [vue(), tailwindcss(), startsAtOnce()],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: {

@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config'
 
 /** What has no screen: documents, stores, layout. The interface itself is driven by tests/browser. */
 export default defineConfig({
+  // The help is made of docs/.
+  server: { fs: { allow: ['..'] } },
   plugins: [vue()],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   test: {

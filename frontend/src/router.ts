@@ -86,6 +86,12 @@ export const router = createRouter({
       meta: { title: 'Mails' },
     },
     {
+      path: '/help/:page?',
+      name: 'help',
+      component: () => import('@/help/HelpView.vue'),
+      meta: { title: 'Help' },
+    },
+    {
       path: '/:anything(.*)*',
       name: 'nowhere',
       component: () => import('@/frame/NowhereView.vue'),

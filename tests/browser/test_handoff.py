@@ -73,7 +73,7 @@ def test_a_stylesheet_is_previewed_named_downloaded_and_works(page: Page) -> Non
     open_part(page, "Files")
     preview = page.get_by_test_id("preview")
     expect(preview).to_contain_text("--primary: #2b3a8c;")
-    page.get_by_label("Before every name").fill("op")
+    page.get_by_label("Prefix").fill("op")
     expect(preview).to_contain_text("--op-primary: #2b3a8c;")
     page.get_by_label("Tints and shades").check()
     expect(preview).to_contain_text("--op-primary: var(--op-night-indigo);")
@@ -192,7 +192,7 @@ def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
     page.get_by_role("option", name=re.compile("^The board’s slides")).click()
     expect(page.get_by_test_id("slots")).to_contain_text("Behind everything")
     page.get_by_role("button", name="Delete").click()
-    page.get_by_role("button", name="Bring it back").click()
+    page.get_by_role("button", name="Restore").click()
     page.get_by_role("button", name=re.compile("^Destination:")).click()
     expect(page.get_by_role("option", name=re.compile("^The board’s slides"))).to_be_visible()
 

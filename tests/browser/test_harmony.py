@@ -279,12 +279,12 @@ def test_advice_is_followed_with_a_button(page: Page) -> None:
     page.get_by_role("link", name="Harmony").click()
     page.get_by_role("tab", name=re.compile("^Advice")).click()
     advice = page.get_by_test_id("advice")
-    expect(advice).to_contain_text("too little to be told apart")
+    expect(advice).to_contain_text("too little to tell them apart")
     note(page, "Secondary").focus()
     page.keyboard.press("h")
     page.get_by_role("tab", name=re.compile("^Advice")).click()
     advice.get_by_role("button", name=re.compile("^Make")).first.click()
-    expect(page.get_by_text("too little to be told apart")).to_have_count(0)
+    expect(page.get_by_text("too little to tell them apart")).to_have_count(0)
 
 
 def test_axe_finds_nothing_on_the_stave_with_everything_open(page: Page) -> None:

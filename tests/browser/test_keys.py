@@ -62,7 +62,7 @@ def test_nothing_is_undone_behind_a_dialog(page: Page) -> None:
 def test_single_keys_can_be_switched_off(page: Page) -> None:
     open_demo(page)
     page.keyboard.press("?")
-    page.get_by_role("switch", name=re.compile("without Control")).click()
+    page.get_by_role("switch", name=re.compile("without Ctrl")).click()
     page.keyboard.press("Escape")
     expect(page.get_by_role("dialog")).to_have_count(0)
     page.reload()

@@ -74,7 +74,7 @@ def filters(page: Page) -> set[str]:
 def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("button", name=re.compile("^Colour vision")).click()
-    page.get_by_role("option", name="Deutan sight").click()
+    page.get_by_role("option", name="Deutan vision").click()
     expect(page.get_by_test_id("confusions")).to_be_visible()
     assert filters(page) == {'url("#sight")'}
     full = page.locator("#sight feColorMatrix").get_attribute("values")
@@ -158,7 +158,7 @@ def test_a_text_over_a_picture_counts_its_worst_pixel(page: Page) -> None:
     dialog.get_by_role("button", name=re.compile("^Over: ")).click()
     page.get_by_role("option", name="dusk-ridge.jpg").click()
     read = dialog.get_by_test_id("backdrop")
-    expect(read).to_contain_text("The layer is enough from")
+    expect(read).to_contain_text("Needs an overlay of at least")
     whole = read.inner_text()
     dialog.get_by_test_id("region").focus()
     page.keyboard.press("Enter")

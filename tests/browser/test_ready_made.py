@@ -133,7 +133,7 @@ def test_words_moods_hues_ground_and_level_narrow_and_are_said(page: Page) -> No
     found(page, f"{len(wanted)} of 480")
     page.get_by_label("Words").fill("zzz")
     found(page, "0 of 480")
-    expect(page.get_by_text("No palette is like that")).to_be_visible()
+    expect(page.get_by_text("No palette matches")).to_be_visible()
     assert axe_findings(page) == []
     page.get_by_role("button", name="Clear", exact=True).click()
     found(page, "480 of 480")
@@ -173,7 +173,7 @@ def test_a_palette_becomes_a_new_take_and_the_old_one_stays(page: Page) -> None:
     cards = open_palettes(page)
     cards.nth(2).click()
     name = names(cards)[2]
-    panel(page).get_by_role("button", name="Take it as a new take").click()
+    panel(page).get_by_role("button", name="Use it as a new take").click()
     expect(page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 4")).to_be_visible()
     expect(page).to_have_url(re.compile("/harmony"))
     colors = SHIPPED[name].by_role
@@ -188,7 +188,7 @@ def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None
     cards.nth(3).click()
     panel(page).get_by_role("radio", name="What is free").click()
     paper = SHIPPED[names(cards)[3]].by_role["paper"]
-    panel(page).get_by_role("button", name="Put it into this take").click()
+    panel(page).get_by_role("button", name="Use it in this take").click()
     measure = page.get_by_role("region", name="The measure")
     expect(measure).to_contain_text(paper)
     for value in HELD:
@@ -205,7 +205,7 @@ def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None
 def test_over_a_slow_line_what_was_shown_before_is_never_taken(page: Page) -> None:
     cards = open_palettes(page)
     cards.nth(3).click()
-    act = panel(page).get_by_role("button", name=re.compile("^(Take it as|Put it into)"))
+    act = panel(page).get_by_role("button", name=re.compile("^Use it (as|in)"))
     expect(act).to_be_enabled()
 
     held: list[Route] = []
@@ -250,7 +250,7 @@ def test_nothing_is_taken_into_a_version_that_is_looked_at(page: Page) -> None:
     expect(refusal).to_be_visible()
     refusal.get_by_role("button", name="Dismiss").click()
     panel(page).get_by_role("radio", name="What is free").click()
-    panel(page).get_by_role("button", name="Put it into this take").click()
+    panel(page).get_by_role("button", name="Use it in this take").click()
     expect(refusal).to_be_visible()
     expect(panel(page).get_by_role("status").last).not_to_contain_text("Undo")
     assert measure_values(page) == before
@@ -282,7 +282,7 @@ def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> No
     panel(page).get_by_role("button", name="Options for Night sky").click()
     page.get_by_role("menuitem", name="Delete").click()
     found(page, "0 of 480")
-    page.get_by_role("alert").get_by_role("button", name="Bring it back").click()
+    page.get_by_role("alert").get_by_role("button", name="Restore").click()
     found(page, "1 of 481")
     page.reload()
     page.get_by_role("radio", name="starred", exact=True).click()
@@ -332,5 +332,5 @@ def test_nothing_runs_over_the_edge_of_a_narrow_screen(page: Page, width: int) -
     cards = open_palettes(page)
     page.set_viewport_size({"width": width, "height": 800})
     cards.first.click()
-    expect(panel(page).get_by_role("button", name="Take it as a new take")).to_be_visible()
+    expect(panel(page).get_by_role("button", name="Use it as a new take")).to_be_visible()
     assert page.evaluate("document.documentElement.scrollWidth") <= width

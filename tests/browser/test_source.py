@@ -46,7 +46,7 @@ def test_a_pixel_is_picked_with_the_pointer_and_becomes_a_swatch(page: Page) -> 
     saved(page, 2)
     page.get_by_role("button", name="Undo").click()
     expect(page.get_by_test_id("measure").locator("li")).to_have_count(before)
-    row(page, value).get_by_role("button", name=re.compile("off this list")).click()
+    row(page, value).get_by_role("button", name=re.compile("from this list")).click()
     expect(row(page, value)).to_have_count(0)
 
 
@@ -187,7 +187,7 @@ def test_a_mood_leads_to_a_palette(page: Page) -> None:
     expect(words.get_by_role("button", name="bold")).to_be_disabled()
     assert axe_findings(page) == []
     page.get_by_role("button", name="Show colours").click()
-    expect(page.get_by_text("What convention says")).to_be_visible()
+    expect(page.get_by_text("What people expect")).to_be_visible()
     page.get_by_role("button", name="Build the palette").click()
     saved(page, 2)
 
@@ -201,7 +201,7 @@ def test_a_source_is_renamed_removed_and_brought_back(page: Page) -> None:
     page.get_by_role("button", name="Options for The old page").click()
     page.get_by_role("menuitem", name="Remove").click()
     expect(page.get_by_text("The old page was removed")).to_be_visible()
-    page.get_by_role("button", name="Bring it back").click()
+    page.get_by_role("button", name="Restore").click()
     expect(page.get_by_role("button", name="The old page").first).to_be_visible()
 
 

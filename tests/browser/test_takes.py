@@ -20,7 +20,7 @@ def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None
     open_demo(page)
     act(page, "New empty take")
     expect(tabs(page)).to_have_count(4)
-    expect(page.get_by_text("The palette will stand here")).to_be_visible()
+    expect(page.get_by_text("Your palette appears here")).to_be_visible()
     act(page, "Rename")
     page.get_by_label("New name").fill("Winter")
     page.get_by_role("button", name="Rename").click()
@@ -29,7 +29,7 @@ def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None
     expect(tabs(page).nth(2)).to_have_text("Winter")
     act(page, "Delete")
     expect(tabs(page)).to_have_count(3)
-    page.get_by_role("button", name="Bring it back").click()
+    page.get_by_role("button", name="Restore").click()
     expect(tabs(page)).to_have_count(4)
     # Copied is what is open: it has to be there.
     saved(page, 1)
@@ -54,12 +54,12 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     open_demo(page)
     act(page, "Versions")
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    expect(page.get_by_text("There are no versions yet")).to_be_visible()
+    expect(page.get_by_text("No versions yet")).to_be_visible()
     page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 1").click()
     # What the demo's client was shown.
     listed = page.get_by_test_id("versions").locator("li")
     expect(listed).to_have_count(1)
-    page.get_by_label("Note for the version").fill("Shown to the board")
+    page.get_by_label("Description of the version").fill("Shown to the board")
     page.get_by_role("button", name="Save a version").click()
     expect(listed).to_have_count(2)
     page.get_by_role("link", name="Harmony").click()
@@ -78,7 +78,7 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     expect(listed.first).to_contain_text("Before going back to version 2")
     saved(page, 3)
     page.get_by_role("link", name=re.compile("^Version 2")).click()
-    expect(changes).to_contain_text("Nothing is different.")
+    expect(changes).to_contain_text("No differences.")
 
 
 def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
@@ -95,7 +95,7 @@ def test_takes_stand_side_by_side(page: Page) -> None:
     act(page, "Compare takes")
     columns = page.get_by_test_id("columns").locator("section")
     expect(columns).to_have_count(3)
-    expect(columns.nth(1)).to_contain_text("short")
+    expect(columns.nth(1)).to_contain_text("pairs fail")
     page.get_by_role("group", name=re.compile("^Takes to compare")).get_by_role(
         "button", name="Take 3"
     ).click()
@@ -144,7 +144,7 @@ def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: P
     expect(measure).to_contain_text("#2b3a8c")
     page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Versions").click()
-    page.get_by_label("Note for the version").fill("as it began")
+    page.get_by_label("Description of the version").fill("as it began")
     page.get_by_role("button", name="Save a version").click()
     look = page.get_by_role("button", name="Look at it: version 2, in every view")
     expect(look).to_be_visible()

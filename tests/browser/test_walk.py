@@ -141,7 +141,7 @@ def test_a_swatch_is_looked_into_typed_and_released(page: Page) -> None:
     saved(page, 2)
     expect(page.get_by_test_id("measure")).to_contain_text("#d4ac2b")
     inspector.get_by_role("button", name="Release").click()
-    expect(inspector).to_contain_text("Free: mends may move it.")
+    expect(inspector).to_contain_text("Free: hue rules, variations and mends may change it.")
 
 
 def test_a_refused_file_says_why_and_changes_nothing(page: Page, tmp_path: Path) -> None:

@@ -216,6 +216,17 @@ def mails(page: Page) -> None:
     page.get_by_role("heading", name="Mails").wait_for()
 
 
+def help_page(page: Page) -> None:
+    page.goto("/help/in-depth-check")
+    page.get_by_test_id("help").get_by_role("heading").first.wait_for()
+
+
+def help_found(page: Page) -> None:
+    page.goto("/help")
+    page.get_by_label("Search the help").fill("text")
+    page.get_by_test_id("found-help").wait_for()
+
+
 def scattered(page: Page) -> None:
     proof(page)
     page.get_by_role("radio", name="Scatter").click()
@@ -257,4 +268,6 @@ VIEWS: Final[tuple[View, ...]] = (
     mails,
     scattered,
     harmony_in_figures,
+    help_page,
+    help_found,
 )

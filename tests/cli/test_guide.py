@@ -1,4 +1,4 @@
-"""The examples of the guide, run as they stand there."""
+"""What the guide says to type does what it says."""
 
 from __future__ import annotations
 
@@ -8,31 +8,32 @@ from pathlib import Path
 
 import pytest
 
-from tests.cli.test_cli import run
-from tests.takes import FAILING
-from tonada.demo.seed import demo_file
-from tonada.document.own_file import write_own
+from tonada.cli import main
 
-GUIDE = Path(__file__).parents[2] / "docs" / "handoff.md"
-LINES = re.findall(r"^tonada .*$", GUIDE.read_text(encoding="utf-8"), re.MULTILINE)
+GUIDE = Path(__file__).parents[2] / "docs" / "guide"
+BLOCK = re.compile(r"```sh\n(?P<typed>.*?)```(?:\n\n```text\n(?P<printed>.*?)```)?", re.DOTALL)
 
 
-@pytest.mark.parametrize("line", LINES)
-def test_every_command_of_the_guide_works(
-    line: str, tmp_path: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
+def examples() -> list[tuple[str, list[str], str | None]]:
+    """Return page, what is typed, and what is then printed where the page says it."""
+    return [
+        (page.name, found["typed"].splitlines(), found["printed"])
+        for page in sorted(GUIDE.glob("*.md"))
+        for found in BLOCK.finditer(page.read_text(encoding="utf-8"))
+    ]
+
+
+def test_every_example_runs(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
 ) -> None:
     monkeypatch.chdir(tmp_path)
-    Path("colours.txt").write_text("Dusk: #2b3a8c\nLoam: #b6653a\n")
-    Path("orrin.tonada.json").write_text(
-        write_own(FAILING, "Orrin Peak Observatory, Take 1"), encoding="utf-8"
-    )
-    Path("old-site.css").write_bytes(demo_file("old-site.css"))
-    command, _, comment = line.partition("#")
-    code, out, err = run(capsys, *shlex.split(command)[1:])
-    assert (code, err) == (1 if comment.strip() == "exit 1" else 0, "")
-    out_file = re.search(r"--out (\S+)", command)
-    assert out or (out_file and Path(out_file[1]).stat().st_size > 1000)
-
-
-def test_the_guide_has_examples() -> None:
-    assert len(LINES) >= 11
+    ran = 0
+    for page, typed, printed in examples():
+        for line in typed:
+            command, *arguments = shlex.split(line)
+            assert command == "tonada", f"{page}: {line}"
+            assert main(arguments) == 0, f"{page}: {line}"
+            ran += 1
+        out = capsys.readouterr().out
+        assert printed is None or out == printed, page
+    assert ran >= 5

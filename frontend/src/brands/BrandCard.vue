@@ -25,7 +25,7 @@ const state = computed(() => {
   const { swatches, sources, failing, level } = props.brand
   if (!swatches.length) return sources ? 'No palette yet' : 'No logo yet'
   return failing
-    ? `${countOf(failing, 'pair falls', 'pairs fall')} short of ${level}`
+    ? `${countOf(failing, 'pair fails', 'pairs fail')} ${level}`
     : `Every pair passes ${level}`
 })
 /** What is out for review, and what came back. */
@@ -49,7 +49,7 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
     { value: 'rename', label: 'Rename' },
     { value: 'delete', label: 'Delete' },
   ],
-  deleted: [{ value: 'restore', label: 'Bring it back' }],
+  deleted: [{ value: 'restore', label: 'Restore' }],
 }
 </script>
 

@@ -27,8 +27,8 @@ function picked(event: Event) {
     >
       <h2 class="text-title leading-tight">Start with a logo</h2>
       <p class="mt-2 text-quiet">
-        Drop it anywhere on this page. Its name becomes the brand’s, and its colours are read at
-        once.
+        Drop it anywhere on this page. The file’s name becomes the brand’s, and Tonada reads its
+        colours at once.
       </p>
       <label
         class="button-solid mt-3 cursor-pointer focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"

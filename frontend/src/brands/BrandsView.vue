@@ -53,13 +53,13 @@ const SHELVES = [
         <NoticeBar v-if="problem" class="mb-3" :text="problem" @dismiss="problem = ''" />
         <NoticeBar v-if="gone" class="mb-3" :text="gone.said" @dismiss="gone = undefined">
           <button type="button" class="button" @click="list.act(gone.back, gone.brand)">
-            Bring it back
+            Restore
           </button>
         </NoticeBar>
         <template v-if="brands?.length === 0">
-          <p v-if="isSearching" class="text-quiet">No brand here is called so.</p>
-          <p v-else-if="shelf === 'archived'" class="text-quiet">Nothing was archived.</p>
-          <p v-else-if="shelf === 'deleted'" class="text-quiet">Nothing was deleted.</p>
+          <p v-if="isSearching" class="text-quiet">No brand has this name.</p>
+          <p v-else-if="shelf === 'archived'" class="text-quiet">No archived brands.</p>
+          <p v-else-if="shelf === 'deleted'" class="text-quiet">No deleted brands.</p>
           <SixSteps v-else />
         </template>
         <ul class="grid gap-3" aria-label="Brands">

@@ -59,7 +59,7 @@ const bringBack = () =>
       Use the other copy
     </button>
     <button v-if="take.saveState === 'removed'" type="button" class="button" @click="bringBack">
-      Bring it back
+      Restore
     </button>
     <button
       v-if="take.saveState !== 'refused'"

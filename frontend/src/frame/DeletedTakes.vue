@@ -20,10 +20,10 @@ const shown = defineModel<boolean>({ required: true })
         <button
           type="button"
           class="button"
-          :aria-label="`Bring it back: ${take.name}`"
+          :aria-label="`Restore: ${take.name}`"
           @click="emit('restore', take.id)"
         >
-          Bring it back
+          Restore
         </button>
       </li>
     </ul>

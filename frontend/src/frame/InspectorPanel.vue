@@ -131,14 +131,14 @@ const shown = computed(
               @pick="emit('pick', $event)"
             />
             <p v-else-if="!shown" class="p-4 text-quiet">
-              A sample page stands here as soon as there are colours: it follows every change.
+              A sample page appears here as soon as there are colours. It follows every change.
             </p>
           </template>
           <template v-else-if="one.id === 'chosen'">
             <ChosenColor v-if="swatch" />
             <slot v-else-if="isInView" name="chosen" />
             <p v-else class="text-quiet">
-              Nothing is chosen. Choose a colour in the view, on the measure below, or on the page.
+              Choose a colour in the view, on the measure below, or on the page.
             </p>
           </template>
           <slot v-else />

@@ -3,34 +3,34 @@
 const STEPS = [
   {
     name: 'Source',
-    text: 'Drop a logo, a photograph or an old stylesheet. Its colours are read, with how much each covers.',
+    text: 'Drop a logo, a photograph or an old stylesheet. Tonada finds its colours and how much each covers.',
   },
   {
     name: 'Harmony',
-    text: 'Add what is missing by a rule of hues. What came from the logo is held; nothing moves it.',
+    text: 'Add missing colours by a hue rule. Colours from the logo are held: only you can change them.',
   },
   {
     name: 'Roles',
-    text: 'Say what each colour is for: leading, calling, carrying text, lying under it. Day and night.',
+    text: 'Give each colour a job: brand, background, text, message. By day and by night.',
   },
   {
     name: 'Pairs',
-    text: 'See which text reads on which ground by WCAG, and mend what falls short with the least change.',
+    text: 'See which text passes WCAG on which background. Mend what fails with the smallest change.',
   },
   {
     name: 'Proof',
-    text: 'Look at it on pages of your client’s trade, wide and on a phone, with other eyes too.',
+    text: 'See it on pages of your client’s trade, wide and on a phone, and as colour-blind people do.',
   },
   {
     name: 'Handoff',
-    text: 'Give it away: stylesheets, tokens, a sheet for the client, a check for the build.',
+    text: 'Download stylesheets, tokens, a sheet for the client, and a check for the build.',
   },
 ] as const
 </script>
 
 <template>
   <section aria-label="How it works" class="mb-2">
-    <h2 class="text-title">From a logo to a palette that can be read</h2>
+    <h2 class="text-title">From a logo to a palette that passes</h2>
     <ol class="mt-2 grid grid-cols-3 gap-3 max-[600px]:grid-cols-1">
       <li
         v-for="(step, row) in STEPS"

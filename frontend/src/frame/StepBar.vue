@@ -38,7 +38,7 @@ const STEPS = [
           v-if="step.name === 'pairs' && take.failing > 0"
           class="border border-quiet px-1 text-[11px] leading-4"
           data-testid="short-count"
-          >{{ take.failing }} short</span
+          >{{ take.failing }} {{ take.failing === 1 ? 'fails' : 'fail' }}</span
         >
       </RouterLink>
     </nav>

@@ -122,7 +122,7 @@ const isReady = computed(() => brand.detail && take.document)
       <p role="alert" class="mb-3 text-title">{{ failure }}</p>
       <div class="flex gap-2">
         <button v-if="deleted" type="button" class="button-solid" @click="bringBack">
-          Bring it back
+          Restore
         </button>
         <button v-else type="button" class="button-solid" @click="openTake">Try again</button>
         <RouterLink to="/" class="button">All brands</RouterLink>

@@ -107,7 +107,7 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
       @dismiss="((deleted = undefined), (problem = ''))"
     >
       <button v-if="deleted" type="button" class="button" @click="actions.bringBack">
-        Bring it back
+        Restore
       </button>
     </NoticeBar>
   </header>

@@ -28,7 +28,7 @@ useShortcut('redo', () => {
 const WORKSPACES: readonly { value: Workspace; label: string }[] = [
   { value: 'light', label: 'Light workspace' },
   { value: 'dark', label: 'Dark workspace' },
-  { value: 'system', label: 'As the system has it' },
+  { value: 'system', label: 'Same as the system' },
 ]
 </script>
 
@@ -82,6 +82,14 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
           class="flex w-full px-3 py-1.5 text-left"
           :class="active && 'bg-ink text-sheet'"
           >Mails</RouterLink
+        >
+      </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <RouterLink
+          :to="{ name: 'help' }"
+          class="flex w-full border-t border-hair px-3 py-1.5 text-left"
+          :class="active && 'bg-ink text-sheet'"
+          >Help</RouterLink
         >
       </MenuItem>
     </MenuItems>

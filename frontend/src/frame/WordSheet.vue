@@ -40,7 +40,7 @@ const found = computed(() => {
           <dd>{{ sentence }}</dd>
         </div>
       </dl>
-      <p v-if="!found.length" class="text-quiet">No word of ours is called so.</p>
+      <p v-if="!found.length" class="text-quiet">No such word.</p>
     </div>
     <button type="button" class="button-solid mt-4" @click="shown = false">Close</button>
   </SheetDialog>

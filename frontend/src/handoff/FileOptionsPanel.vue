@@ -11,20 +11,20 @@ const PARTS = [
   { name: 'roles', label: 'Roles' },
   { name: 'swatches', label: 'Colours without a role' },
   { name: 'steps', label: 'Tints and shades' },
-  { name: 'grounds', label: 'What every ground uses' },
+  { name: 'grounds', label: 'Element colours on each ground' },
   { name: 'overlays', label: 'Overlays, where a file holds alpha' },
   { name: 'night', label: 'The night scheme' },
 ] as const
 const PAGES = [
   { name: 'page_values', label: 'Values in every notation' },
   { name: 'page_steps', label: 'Tints and shades' },
-  { name: 'page_grounds', label: 'What is set on every ground' },
+  { name: 'page_grounds', label: 'Element colours on each ground' },
   { name: 'page_pairs', label: 'Every pair with its ratio' },
 ] as const
 const SHEETS = ['pdf', 'html']
 const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const
 const DARKS = {
-  media: 'Where the person wants it',
+  media: 'By system setting',
   attribute: 'By data-theme="dark"',
   class: 'By the class dark',
 } as const
@@ -60,10 +60,10 @@ function setPrefix(event: Event) {
         @toggle="set({ [$event]: !options[$event] })"
       />
       <template v-if="options.night && IN_STYLESHEETS.includes(format.kind)">
-        <h3 class="mt-3 text-quiet">The night comes</h3>
+        <h3 class="mt-3 text-quiet">When night applies</h3>
         <ChoiceList
           class="mt-1"
-          label="What turns to the night"
+          label="When night applies"
           align="left"
           :model-value="options.dark"
           :options="darks"
@@ -80,7 +80,7 @@ function setPrefix(event: Event) {
         @update:model-value="set({ naming: $event })"
       />
       <label class="mt-2 block">
-        <span class="text-quiet">Before every name</span>
+        <span class="text-quiet">Prefix</span>
         <input
           class="field value mt-1"
           maxlength="20"
@@ -108,10 +108,10 @@ function setPrefix(event: Event) {
         @toggle="set({ [$event]: !options[$event] })"
       />
       <template v-if="format.kind === 'pdf'">
-        <h3 class="mt-3 text-quiet">Paper</h3>
+        <h3 class="mt-3 text-quiet">Page size</h3>
         <ChoiceList
           class="mt-1"
-          label="Paper"
+          label="Page size"
           align="left"
           :model-value="options.paper"
           :options="papers"

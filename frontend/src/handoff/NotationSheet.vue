@@ -39,7 +39,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
           :aria-pressed="chosen === one.notation"
           @click="chosen = one.notation"
         >
-          {{ chosen === one.notation ? 'copied by a click' : 'copy this by a click' }}
+          {{ chosen === one.notation ? 'copied on click' : 'copy this on click' }}
         </button>
       </li>
       <li v-if="value.printed" class="flex items-center gap-2 py-1">
@@ -55,7 +55,7 @@ const value = computed(() => known.value.get(open.value ?? ''))
       </li>
     </ul>
     <NoticeBar v-else-if="problem" class="mt-2" :text="problem" again @again="askAgain()" />
-    <p v-else class="mt-2 text-quiet">Writing it down…</p>
+    <p v-else class="mt-2 text-quiet">Loading…</p>
     <button type="button" class="button mt-3" @click="isShown = false">Close</button>
   </SheetDialog>
 </template>

@@ -26,7 +26,7 @@ const notations = computed(() =>
 )
 const NOTHING = ''
 const groundsFor = (slot: Slot) => [
-  { value: NOTHING, label: 'on nothing fixed' },
+  { value: NOTHING, label: 'on no fixed background' },
   ...slots.value
     .filter((one) => one !== slot && one.name)
     .map((one) => ({ value: one.name, label: `on ${one.name}` })),
@@ -114,7 +114,7 @@ function keep() {
           <button
             type="button"
             class="button px-2!"
-            :aria-label="`Take ${slot.name} out`"
+            :aria-label="`Remove ${slot.name}`"
             @click="take(row)"
           >
             ×

@@ -71,7 +71,7 @@ useSlotKeys({ copy: () => void copySlot(at.value), move })
 
 const BY_RULE = ''
 const choicesFor = (slot: FilledSlot) => [
-  { key: BY_RULE, name: slot.by_rule ? `By rule: ${slot.color_name}` : 'By rule', hex: '' },
+  { key: BY_RULE, name: slot.by_rule ? `Automatic: ${slot.color_name}` : 'Automatic', hex: '' },
   ...(answer.value?.choices ?? []),
 ]
 const SHEETS: readonly { kind: SlotKind; label: string }[] = [
@@ -142,7 +142,7 @@ async function duplicate() {
     :text="`${removed.name} was deleted.`"
     @dismiss="removed = undefined"
   >
-    <button type="button" class="button" @click="bringBack">Bring it back</button>
+    <button type="button" class="button" @click="bringBack">Restore</button>
   </NoticeBar>
   <section
     v-if="current"

@@ -67,7 +67,7 @@ const address = computed(() => {
     </div>
     <template v-if="take.looking">
       <h2 class="text-title leading-tight">Version {{ take.looking.number }}</h2>
-      <p class="text-quiet">You are looking at it, so it is what leaves from here.</p>
+      <p class="text-quiet">You are looking at this version, so this is what you hand off.</p>
     </template>
     <template v-else>
       <h2 class="text-title leading-tight">

@@ -103,7 +103,7 @@ function pointCharacter(name: string | undefined) {
         :disabled="!harmony.angles.length"
         @click="emit('angles', harmony.angles.slice(0, -1))"
       >
-        Fewer
+        Remove angle
       </button>
     </span>
     <span v-else class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">

@@ -126,7 +126,7 @@ function chooseVariation(document: TakeDocument) {
       <EmptyStep
         v-if="take.isEmpty"
         title="No notes yet"
-        text="The stave shows a palette with hue across and contrast up. Build one from a source first."
+        text="The stave shows a palette: hue across, contrast up. Build a palette first."
       />
       <template v-else-if="take.shown && take.evaluation && vocabulary && harmony">
         <RuleBar

@@ -218,8 +218,7 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
       <p
         class="pointer-events-none absolute right-2 bottom-1 left-2 text-right text-small leading-4 text-quiet"
       >
-        sideways is hue, up and down is contrast; striped is too close to
-        {{ stave.ground_name }} for text
+        Across: hue. Up and down: contrast. Striped: too low for text on {{ stave.ground_name }}.
       </p>
       <slot :field="field" />
     </template>

@@ -33,7 +33,7 @@ const shown = (variation: Variation) =>
     <span class="block truncate px-1.5 text-small">
       <b class="font-semibold">{{ variation.seed }}</b>
       <span v-if="variation.failing.length" class="text-quiet" :title="variation.problem ?? ''">
-        {{ variation.failing.length }} short</span
+        {{ variation.failing.length }} {{ variation.failing.length === 1 ? 'fails' : 'fail' }}</span
       >
     </span>
   </button>

@@ -39,7 +39,7 @@ const sheets = computed(() => [
     <div class="flex items-center gap-2">
       <h2 class="text-body">Variations {{ first }} to {{ Math.min(first + COUNT - 1, last) }}</h2>
       <p class="truncate text-quiet">
-        {{ problem || 'from what you see; each can be returned to by its number' }}
+        {{ problem || 'All start from what you see. Pick one again by its number.' }}
       </p>
       <div class="ml-auto flex gap-2">
         <button

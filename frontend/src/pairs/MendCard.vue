@@ -26,7 +26,7 @@ const effect = computed(() => {
 })
 const broken = computed(() =>
   props.mend.breaks
-    ? `${props.mend.breaks} other ${props.mend.breaks === 1 ? 'pair falls' : 'pairs fall'} short then`
+    ? `Would make ${props.mend.breaks} other ${props.mend.breaks === 1 ? 'pair' : 'pairs'} fail`
     : '',
 )
 </script>

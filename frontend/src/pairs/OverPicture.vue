@@ -31,7 +31,7 @@ const roles = computed(() =>
   })),
 )
 const layers = computed(() => [
-  { value: NONE, label: 'No layer between' },
+  { value: NONE, label: 'No overlay' },
   ...props.document.overlays.map((one) => ({
     value: one.id,
     label: `${one.name}, ${Math.round(one.alpha * 100).toString()}%`,
@@ -119,7 +119,7 @@ const percent = (value: number) => `${(value * 100).toString()}%`
       <img :src="`/api/sources/${backdrop}/preview`" alt="" class="block max-h-64 max-w-full" />
       <PictureRegion
         :region="region"
-        label="Where the text stands: drag a rectangle, or press Enter and use the arrows, with Shift to resize; Delete takes the whole picture"
+        label="Where the text goes: drag a rectangle, or press Enter and use the arrows, with Shift to resize; Delete takes the whole picture"
         @change="region = $event"
       />
       <span
@@ -158,9 +158,7 @@ const percent = (value: number) => `${(value * 100).toString()}%`
         </div>
       </dl>
     </div>
-    <p v-if="!document.overlays.length" class="mt-3 text-quiet">
-      A layer between comes from the overlays in Roles.
-    </p>
+    <p v-if="!document.overlays.length" class="mt-3 text-quiet">Overlays are made in Roles.</p>
     <button type="button" class="button mt-4" @click="shown = false">Close</button>
   </SheetDialog>
 </template>

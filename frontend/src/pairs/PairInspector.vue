@@ -88,7 +88,7 @@ watch(
     </h2>
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
-      }}<template v-if="pair.exempt">: nothing is needed</template
+      }}<template v-if="pair.exempt">: no requirement</template
       ><template v-else-if="pair.needed > 1"
         >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
       ><template v-else>: no requirement at level A</template>
@@ -114,7 +114,7 @@ watch(
       </div>
     </dl>
     <p v-if="pair.by_ground" class="mt-2">
-      What an element of the site uses on its ground.
+      This pair comes from a ground in Proof.
       <RouterLink :to="{ name: 'proof' }" class="underline underline-offset-2"
         >Open in Proof</RouterLink
       >

@@ -86,7 +86,7 @@ const level = computed<Level>({
       <EmptyStep
         v-if="take.isEmpty"
         title="No pairs yet"
-        text="Build a palette from a logo first; then every text is measured on its ground."
+        text="Build a palette first; then Tonada checks every text on its background."
       />
       <template v-else>
         <div class="flex flex-wrap items-center gap-x-3 gap-y-2">

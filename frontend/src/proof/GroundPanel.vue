@@ -58,8 +58,8 @@ function counted(ground: string) {
   <section aria-label="Grounds">
     <h2 class="text-title leading-tight">Grounds</h2>
     <p class="mt-1 text-quiet">
-      What sections stand on. Each element uses what the rule finds readable there, until you give
-      it something else.
+      Section backgrounds. Headings, text, links and buttons get a readable colour automatically;
+      change any of them here.
     </p>
     <ul class="rule-list mt-2">
       <li v-for="ground in proof.grounds" :key="ground.id" class="py-1.5">
@@ -91,7 +91,7 @@ function counted(ground: string) {
             <p class="col-span-2 flex justify-between gap-2 text-small">
               <span class="text-quiet">{{ use.element }}</span>
               <span class="value" :class="!use.passes && 'font-semibold'"
-                >{{ formatRatio(use.ratio) }}:1{{ use.passes ? '' : ', falls short' }}</span
+                >{{ formatRatio(use.ratio) }}:1{{ use.passes ? '' : ', fails' }}</span
               >
             </p>
             <span
@@ -115,7 +115,7 @@ function counted(ground: string) {
               class="button"
               @click="take.document && take.change(forgetGround(take.document, ground.id))"
             >
-              All by the rule
+              All automatic
             </button>
             <button
               v-if="ground.is_own"

@@ -167,10 +167,10 @@ async function least(
       </div>
     </template>
     <template v-if="settings.picture && settings.picture_place === 'behind'">
-      <h3 class="mt-3 text-quiet">Laid over the picture</h3>
+      <h3 class="mt-3 text-quiet">Overlay on the picture</h3>
       <ChoiceList
         class="mt-1"
-        label="Layer over the picture"
+        label="Overlay on the picture"
         align="left"
         :model-value="settings.overlay ?? NONE"
         :options="overlays"

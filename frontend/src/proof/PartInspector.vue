@@ -39,8 +39,8 @@ const roles = computed(() =>
 )
 const EXEMPT: Readonly<Record<string, string>> = {
   logotype: 'A logotype has its own colours; WCAG 2.2 asks no ratio of it.',
-  picture: 'A picture that says nothing of its own: WCAG 2.2 asks no ratio of its shapes.',
-  disabled: 'What is disabled is exempt: WCAG 2.2 asks no ratio of it.',
+  picture: 'A decorative picture. WCAG 2.2 has no requirement for its shapes.',
+  disabled: 'Disabled elements are exempt: WCAG 2.2 has no requirement for them.',
 }
 function give(key: string | null) {
   if (take.document && kind.value)
@@ -129,8 +129,8 @@ function give(key: string | null) {
         </div>
       </template>
       <p v-else-if="part.kind === 'series'" class="mt-3 text-quiet">
-        Charts take their colours by rule: from the brand’s ramps, each clear of its ground, and
-        told apart by all eyes.
+        Chart colours are automatic: from the brand’s ramps, each with enough contrast, and distinct
+        in any colour vision.
       </p>
     </template>
     <p v-else class="mt-1 text-quiet">

@@ -8,8 +8,8 @@ defineProps<{ evaluation: Evaluation }>()
 <template>
   <h2 class="text-title leading-tight">The colours alone</h2>
   <p class="mt-1 text-quiet">
-    Each as often as it is planned, the same arrangement every time, so that two takes can be told
-    by their colours only.
+    Each colour as often as planned, always in the same arrangement, so that only the colours differ
+    between takes.
   </p>
   <dl class="rule-list mt-2">
     <div v-for="cell in evaluation.measure" :key="cell.key" class="flex items-center gap-2 py-0.5">

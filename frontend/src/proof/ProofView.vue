@@ -149,10 +149,10 @@ const pointed = computed(() => {
 const ACTIONS = computed(() => [
   {
     value: 'outline' as const,
-    label: isOutlined.value ? 'Stop outlining' : 'Outline what falls short',
+    label: isOutlined.value ? 'Stop outlining' : 'Outline failing elements',
   },
   { value: 'strip' as const, label: hasStrip.value ? 'Hide the small pages' : 'All pages small' },
-  { value: 'full' as const, label: 'Only the page, full screen' },
+  { value: 'full' as const, label: 'Full screen' },
   { value: 'once' as const, label: 'Picture, PNG at 1x' },
   { value: 'twice' as const, label: 'Picture, PNG at 2x' },
 ])
@@ -181,8 +181,8 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
     <div class="flex min-h-0 flex-col gap-2.5 px-4 py-3">
       <EmptyStep
         v-if="take.isEmpty"
-        title="Nothing to prove yet"
-        text="Build a palette from a logo first; then the pages use it."
+        title="No sample pages yet"
+        text="Build a palette first; the pages will use it."
       />
       <template v-else>
         <div class="flex flex-wrap items-center gap-2">
@@ -259,7 +259,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
             {{ pointed.use.needed }}</template
           >
           <template v-else-if="page !== SCATTER && !chosen.length"
-            >Point at a part to see its ratio; click it to change what it uses.</template
+            >Point at an element to see its contrast. Click it to change its colour.</template
           >
         </p>
       </template>
@@ -303,9 +303,9 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
               <p class="font-semibold" data-testid="short-parts">
                 <template v-if="parts.length">
                   {{ parts.length }} parts,
-                  {{ short.length ? `${short.length.toString()} short` : 'all read' }}
+                  {{ short.length ? `${short.length.toString()} fail` : 'all pass' }}
                 </template>
-                <template v-else>The page is being drawn…</template>
+                <template v-else>Drawing the page…</template>
               </p>
               <PaintedShares
                 v-if="take.evaluation"

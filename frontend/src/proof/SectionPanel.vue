@@ -33,7 +33,7 @@ function set(section: string, ground: string) {
 }
 
 const NONE = ''
-/** Two grounds in turn, from the first section to the last. */
+/** Two alternating grounds, from the first section to the last. */
 const turns = computed(() => {
   const [first, ...others] = props.proof.grounds
   return [
@@ -67,7 +67,7 @@ function alternate(second: string) {
     <div class="mt-2 flex gap-2">
       <ChoiceList
         class="min-w-0 flex-1"
-        label="Two grounds in turn"
+        label="Two alternating grounds"
         align="left"
         up
         :model-value="NONE"

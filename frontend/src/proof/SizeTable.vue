@@ -135,5 +135,5 @@ function follow(style: TextStyle) {
     </tbody>
   </table>
   <p v-if="problem" role="alert" class="mt-1 font-semibold">{{ problem }}</p>
-  <p class="mt-1 text-small text-quiet">What is needed holds for the width that asks most.</p>
+  <p class="mt-1 text-small text-quiet">Requirements follow the strictest width.</p>
 </template>

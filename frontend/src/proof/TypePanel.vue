@@ -25,7 +25,7 @@ function face(which: 'heading_face' | 'text_face', name: FaceName) {
     <h2 class="mb-2 text-title leading-tight">Type</h2>
     <PairSpecimens :proof="proof" :vocabulary="vocabulary" :settings="settings" />
     <details class="mt-2">
-      <summary class="font-semibold">Another pair, by hand</summary>
+      <summary class="font-semibold">Custom pairing</summary>
       <ChoiceList
         class="mt-2"
         label="Heading font"

@@ -45,7 +45,7 @@ function say(name: (typeof FIELDS)[number]['name']) {
 
 <template>
   <section v-if="settings" aria-label="Words">
-    <h2 class="mb-2 text-title leading-tight">Whose page it is</h2>
+    <h2 class="mb-2 text-title leading-tight">Trade</h2>
     <ChoiceList
       label="Trade"
       align="left"

@@ -112,13 +112,13 @@ const trade = computed(() => props.wanted.trades[0] ?? '')
       />
     </div>
     <div class="flex items-center justify-between gap-2">
-      <span>Can be held to AAA</span>
+      <span>Reaches AAA</span>
       <button
         type="button"
         class="min-h-6 border border-ink px-2 font-semibold"
         :class="wanted.aaa ? 'bg-ink text-sheet' : 'hover:bg-surround'"
         :aria-pressed="wanted.aaa"
-        aria-label="AAA: only palettes that can be held to it"
+        aria-label="AAA: only palettes that reach it"
         @click="emit('want', { aaa: !wanted.aaa })"
       >
         AAA

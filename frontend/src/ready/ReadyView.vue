@@ -158,7 +158,7 @@ const suggested = computed(() =>
           <template v-if="answer">{{ answer.found }} of {{ answer.all }}</template>
         </p>
         <p v-if="own.left.value" role="status" class="text-quiet">
-          {{ own.left.value }} pages still to prove…
+          {{ own.left.value }} pages still to check…
         </p>
         <ChoiceList
           :model-value="wanted.sort"
@@ -188,7 +188,7 @@ const suggested = computed(() =>
           :text="`“${own.gone.value.name}” was deleted.`"
           @dismiss="own.gone.value = undefined"
         >
-          <button type="button" class="button" @click="own.restore()">Bring it back</button>
+          <button type="button" class="button" @click="own.restore()">Restore</button>
         </NoticeBar>
       </div>
       <div
@@ -213,7 +213,7 @@ const suggested = computed(() =>
           </RadioGroupOption>
         </RadioGroup>
         <p v-if="answer?.found === 0" class="text-quiet">
-          No palette is like that. Ask for less: fewer words, or one note instead of several.
+          No palette matches. Use fewer words, or one note instead of several.
         </p>
         <p
           v-else-if="palettes && !hasMore && wanted.shelf === 'all'"

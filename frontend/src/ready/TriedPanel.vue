@@ -41,8 +41,7 @@ const proven = computed(() => {
   if (!tried) return ''
   const level = tried.document.level ?? 'AA'
   if (tried.said.length) return `Not every pair reaches ${level}:`
-  if (tried.failing)
-    return `${countOf(tried.failing, 'pair falls', 'pairs fall')} short of ${level}.`
+  if (tried.failing) return `${countOf(tried.failing, 'pair fails', 'pairs fail')} ${level}.`
   const { pairs } = tried.palette
   const all =
     props.extent === 'all' && pairs ? `All ${pairs.toString()} pairs pass` : 'Every pair passes'
@@ -53,7 +52,7 @@ const actions = computed(() => {
   const own = palette.value.is_own
   return [
     { value: 'like' as const, label: 'More like this one' },
-    { value: 'star' as const, label: palette.value.is_starred ? 'Take the star away' : 'Star it' },
+    { value: 'star' as const, label: palette.value.is_starred ? 'Remove the star' : 'Star it' },
     ...(own
       ? [
           { value: 'edit' as const, label: 'Name and tags' },
@@ -69,10 +68,10 @@ const words = computed(() =>
 )
 const act = computed(() =>
   props.extent === 'free'
-    ? 'Put it into this take'
+    ? 'Use it in this take'
     : props.isEmptyTake
       ? 'Begin with it'
-      : 'Take it as a new take',
+      : 'Use it as a new take',
 )
 </script>
 
@@ -132,7 +131,7 @@ const act = computed(() =>
       <NoticeBar v-if="problem" :text="problem" @dismiss="emit('dismiss')" />
       <h2 v-else class="text-title">Choose a palette</h2>
       <p class="mt-2 text-quiet">
-        It is shown here on your own page before anything is taken. Arrow keys leaf through.
+        See it on your own page before you use it. Arrow keys go through the list.
       </p>
     </div>
   </aside>

@@ -51,7 +51,7 @@ function setName(neutral: Neutral, event: Event) {
 <template>
   <h2 class="text-title">Neutrals</h2>
   <p class="mt-1 text-quiet">
-    Greys for grounds, quiet text and lines, each row a ramp in the chart.
+    Greys for backgrounds, quiet text and lines. Each one is a row of the chart.
   </p>
   <fieldset
     v-for="neutral in document.neutrals"

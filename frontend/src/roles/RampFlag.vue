@@ -46,7 +46,7 @@ const stem = computed(() => ({
         v-if="broken"
         class="absolute -top-px left-full ml-1 border border-ink bg-sheet px-1.5 text-ink"
         role="status"
-        >{{ broken }} more {{ broken === 1 ? 'pair' : 'pairs' }} short</span
+        >{{ broken }} more {{ broken === 1 ? 'pair fails' : 'pairs fail' }}</span
       >
     </button>
   </div>

@@ -53,7 +53,7 @@ async function suggest() {
       {{
         problem ||
         warning ||
-        'Every colour in steps, lined up by contrast. Drag a role to another step.'
+        'Every colour’s tints and shades, lined up by contrast. Drag a role to another step.'
       }}
     </p>
     <ChoiceList v-model="stepNames" label="Names of steps" class="w-36" :options="STEP_NAMES" />

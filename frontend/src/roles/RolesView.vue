@@ -55,7 +55,7 @@ function remove(name: string) {
       <EmptyStep
         v-if="take.isEmpty"
         title="No roles yet"
-        text="Here every colour stands in steps, lined up by contrast, with the roles pinned to them. Build a palette from a source first."
+        text="Here you see every colour’s tints and shades, lined up by contrast, with the roles on them. Build a palette first."
       />
       <template v-else-if="take.shown && take.evaluation">
         <RoleTools :document="take.shown" :broken="broken" :make="change.make" />

@@ -40,7 +40,7 @@ function keep() {
     v-model="shown"
     wide
     title="Start from a mood"
-    description="Choose up to three words that the brand should say. What follows is convention, not fact, and is said to be."
+    description="Choose up to three words that fit the brand. The colours follow convention, not fact."
   >
     <div class="mt-3 flex flex-wrap gap-1.5" role="group" aria-label="Words, up to three">
       <button

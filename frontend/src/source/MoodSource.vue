@@ -16,10 +16,10 @@ defineProps<{ source: Source }>()
       <b class="font-semibold first-letter:uppercase">{{ character.name }}</b>
       <span class="text-quiet">: {{ character.says }}</span>
     </p>
-    <h3 class="mt-3 text-quiet">What convention says</h3>
+    <h3 class="mt-3 text-quiet">What people expect</h3>
     <p v-for="convention in source.mood.conventions" :key="convention">{{ convention }}</p>
     <template v-if="source.mood.differs.length">
-      <h3 class="mt-3 text-quiet">Where opinions differ</h3>
+      <h3 class="mt-3 text-quiet">Exceptions</h3>
       <p v-for="sentence in source.mood.differs" :key="sentence">{{ sentence }}</p>
     </template>
   </div>

@@ -35,7 +35,7 @@ const canMove = (row: BesideRow) =>
     :model-value="found !== undefined"
     wide
     title="The old file beside the new one"
-    description="Choose which colours of this take move. They keep their roles, their ramps and everything that was done with them."
+    description="Choose which colours of this take change. They keep their roles, ramps and settings."
     @update:model-value="replacing.cancel()"
   >
     <template v-if="found">
@@ -104,8 +104,8 @@ const canMove = (row: BesideRow) =>
       <p class="mt-3 text-quiet">
         {{
           isBuilt
-            ? 'A version is saved before. The old file can be brought back.'
-            : 'No colour of this take came from the old file: only the file is replaced.'
+            ? 'Tonada saves a version first. You can restore the old file.'
+            : 'No colour of this take came from the old file. Only the file is replaced.'
         }}
       </p>
       <div class="mt-3 flex gap-2">

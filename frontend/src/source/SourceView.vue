@@ -196,7 +196,7 @@ async function pickScreen() {
         :text="`${brand.removed.name} was removed. Swatches that came from it stay.`"
         @dismiss="brand.forgetRemoved()"
       >
-        <button type="button" class="button" @click="brand.restore()">Bring it back</button>
+        <button type="button" class="button" @click="brand.restore()">Restore</button>
       </NoticeBar>
     </div>
     <InspectorPanel

@@ -53,7 +53,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
         {{
           alike
             ? `Shown as ${sheet.groups.length.toString()}: ${alike.toString()} look like another one and stand with it`
-            : 'No two of them look alike'
+            : 'No two look alike'
         }}
       </p>
       <label class="mt-2 flex flex-wrap items-center gap-3">

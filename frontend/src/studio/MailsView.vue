@@ -81,7 +81,7 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
     </div>
     <main v-else-if="outbox" class="p-6">
       <p class="text-quiet">
-        No mail went out yet. Mails go out when a review is sent, and when something comes back.
+        No mails yet. Tonada sends one when you send a review, and when something comes back.
       </p>
     </main>
   </div>

@@ -56,7 +56,7 @@ async function keep() {
         />
       </label>
       <label class="block"
-        >Tell me by mail what comes back
+        >Notify this address
         <input
           v-model="notified"
           type="email"

@@ -95,7 +95,11 @@ async function setColor() {
       }}<template v-if="swatch.origin.share"
         >, {{ formatShare(swatch.origin.share) }} of it</template
       >.
-      {{ swatch.held ? 'Held: nothing moves it but you.' : 'Free: mends may move it.' }}
+      {{
+        swatch.held
+          ? 'Held: only you can change it.'
+          : 'Free: hue rules, variations and mends may change it.'
+      }}
     </p>
     <form class="mt-3 flex gap-2" @submit.prevent="setColor">
       <label class="sr-only" for="swatch-color">Colour, in any CSS notation</label>

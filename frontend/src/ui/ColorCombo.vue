@@ -108,7 +108,7 @@ async function choose(key: string) {
         {{ fitting.length - SHOWN }} more: type to find them
       </li>
       <li v-if="!fitting.length && !isColorText" class="px-2 py-0.5 text-quiet">
-        No colour is called so. Type a value such as #2b3a8c.
+        No colour has this name. Type a value such as #2b3a8c.
       </li>
     </ComboboxOptions>
     <p v-if="problem" role="alert" class="text-small font-semibold">{{ problem }}</p>

@@ -21,7 +21,7 @@ const pairName = (id: string) => id.replaceAll('-', ' ')
       v-if="changes && !changes.swatches.length && !changes.roles.length && !changes.pairs.length"
       class="mt-1 text-quiet"
     >
-      Nothing is different.
+      No differences.
     </p>
     <template v-if="changes">
       <h3 v-if="changes.swatches.length" class="mt-3 text-quiet">Colours</h3>

@@ -77,8 +77,8 @@ const passing = computed(() => props.evaluation.pairs.length - props.evaluation.
       <p class="text-quiet">
         {{
           evaluation.failing
-            ? `${countOf(evaluation.failing, 'pair falls', 'pairs fall')} short`
-            : 'Nothing falls short'
+            ? `${countOf(evaluation.failing, 'pair fails', 'pairs fail')}`
+            : 'All pairs pass'
         }}
       </p>
       <ul class="rule-list mt-2">

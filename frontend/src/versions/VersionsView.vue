@@ -102,21 +102,21 @@ async function restore(version: ListedVersion) {
       aria-label="Versions of this take"
     >
       <form class="flex gap-2" @submit.prevent="cut(note)">
-        <label class="sr-only" for="version-note">Note for the version</label>
+        <label class="sr-only" for="version-note">Description of the version</label>
         <input
           id="version-note"
           v-model="note"
           class="field max-w-100"
           maxlength="200"
-          placeholder="What this state is, such as “shown to the board”"
+          placeholder="A description, such as “shown to the board”"
           autocomplete="off"
         />
         <button class="button-solid">Save a version</button>
       </form>
       <NoticeBar v-if="problem" class="mt-2" :text="problem" @dismiss="problem = ''" />
       <p v-if="versions?.length === 0" class="mt-4 max-w-120 text-quiet">
-        There are no versions yet. A version is one saved state with a number and an address of its
-        own, never changed afterwards. Tonada saves one before anything large.
+        No versions yet. A version is a snapshot with its own address; it never changes. Tonada
+        saves one before big changes.
       </p>
       <ol class="mt-3 border-t border-ink" data-testid="versions">
         <li v-for="version in versions" :key="version.number">

@@ -204,4 +204,4 @@ def test_the_plan_is_sixty_thirty_ten_until_it_is_changed() -> None:
     assert (plan.grounds, plan.brand, plan.call) == pytest.approx((0.6, 0.3, 0.1), abs=0.01)
     assert plan.advice == ()
     louder = tuple(replace(one, share=0.5) if one.role == Role.ACCENT else one for one in TAKE.roles)
-    assert "Accent is planned larger than Mist" in plan_of(louder).advice[0]
+    assert "Accent has a larger planned share than Mist" in plan_of(louder).advice[0]

@@ -103,14 +103,14 @@ def _pairs(hued: list[_HuedSwatch]) -> list[Advice]:
         apart = float(delta_e_ok(one.lab, other.lab))
         if apart < HUES_APART:
             text = (
-                f"{one.swatch.name} and {other.swatch.name} differ by {apart:.2f}, too little to be told "
-                "apart on a page."
+                f"{one.swatch.name} and {other.swatch.name} differ by only {apart:.2f}, too little to "
+                "tell them apart on a page."
             )
             said.append(_lighter("close", text, one, other))
         elif vibrates(one.swatch.hex, other.swatch.hex):
             text = (
                 f"{one.swatch.name} and {other.swatch.name} are strong, far apart in hue and near in "
-                "lightness: where they touch, the edge seems to move."
+                "lightness; edges between them seem to vibrate."
             )
             said.append(_lighter("vibrates", text, one, other))
         elif (sight := _confused_by(one, other)) is not None:
@@ -158,10 +158,11 @@ def _accent(take: Take, hued: list[_HuedSwatch]) -> list[Advice]:
     apart, chroma = float(delta_e_ok(labs[0], labs[1])), float(places[0, 1])
     if chroma >= ACCENT_CHROMA and apart >= ACCENT_DISTANCE:
         return []
-    why = f"its chroma is {chroma:.2f}" if chroma < ACCENT_CHROMA else f"it is only {apart:.2f} from Primary"
-    text = f"The accent {accent.name} hardly calls: {why}."
+    is_grey = chroma < ACCENT_CHROMA
+    why = f"its chroma is only {chroma:.2f}" if is_grey else f"it is only {apart:.2f} from Primary"
+    text = f"The accent {accent.name} doesn’t stand out: {why}."
     if accent.held:
-        return [Advice("quiet accent", text + " It is held.", (accent.id,))]
+        return [Advice("quiet accent", text + " It is held; release it to change it.", (accent.id,))]
     hue = float(places[1, 2]) + 180 if hued else 60.0
     act = f"Set {accent.name} opposite Primary"
     return [Advice("quiet accent", text, (accent.id,), act, accent.id, color_at(0.76, 0.15, hue))]

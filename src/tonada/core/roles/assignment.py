@@ -57,6 +57,7 @@ class RoleRequirement:
 
 
 _GROUNDS: Final = (Role.PAPER, Role.MIST)
+_GROUND_NAMES: Final = {Role.PAPER: "page background", Role.MIST: "tinted background"}
 # By night a brand colour is lifted until Paper reads on it as the label of a button.
 _LIFTED: Final = RoleRequirement(("own",), (Role.PAPER,), TEXT_RATIO, unchanged=True)
 REQUIREMENTS: Final[Mapping[Scheme, Mapping[Role, RoleRequirement]]] = {
@@ -274,22 +275,24 @@ def _assignment(
 ) -> Assignment:
     owner, step = offered.owners[row], offered.steps[row]
     name = _ramp_name(take, owner)
-    lightness = float(offered.lab[row, 0])
     if not asked.on:
-        reason = f"The step of {name} nearest to the lightness of such a ground: {lightness:.2f}."
+        ground = _GROUND_NAMES.get(role, "background")
+        reason = f"A step of {name}, the best match for a {ground}: lightness {offered.lab[row, 0]:.2f}."
         return Assignment(role, owner, reason, step)
     ratio = f"{rounded_down(_worst_at(asked, offered, row, grounds), 1)} to 1"
     on = " and ".join(str(ground).capitalize() for ground in asked.on)
     if step is None:
-        reason = f"{name} itself, unchanged: {ratio} on {on}."
+        reason = f"{name} itself. At least {ratio} on {on}."
     elif role is Role.INK:
-        reason = f"A step of {name}, so that text stays in the family: {ratio} on {on}."
+        reason = (
+            f"A step of {name}: the brand’s hue, dark or light enough for text. At least {ratio} on {on}."
+        )
     elif role is Role.DEEP:
-        reason = f"A step of {name} on which {on} reads: {ratio}."
+        reason = f"A step of {name}. {on} on it has {ratio}."
     elif asked.unchanged:
-        reason = f"The step of {name} nearest to it that reads on {on}: {ratio}."
+        reason = f"The nearest step of {name} that passes on {on}: {ratio}."
     else:
-        reason = f"The quietest step of {name} that reaches {asked.needed:g} on {on}: {ratio}."
+        reason = f"The softest step of {name} that reaches {asked.needed:g} to 1 on {on}: {ratio}."
     return Assignment(role, owner, reason, step)
 
 
@@ -310,8 +313,8 @@ def _impossible(
         return None
     on = " and ".join(str(ground).capitalize() for ground in asked.on)
     return (
-        f"{str(role).capitalize()} can't reach {asked.needed:g} to 1 on {on} with any step of its ramps; "
-        f"the nearest reaches {rounded_down(ratio, 1)}. Another {on} would help."
+        f"No step reaches {asked.needed:g} to 1 for {str(role).capitalize()} on {on}; "
+        f"the best is {rounded_down(ratio, 1)} to 1. Try a different {' or '.join(on.split(' and '))}."
     )
 
 

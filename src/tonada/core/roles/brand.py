@@ -300,23 +300,25 @@ def _choices(
 def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     share = SHARES_OF[whole].format(f"{color.share * 100:.0f}%") if SHARES_OF[whole] else ""
     if role is Role.PRIMARY and color.is_neutral:
-        return f"A neutral leads{share and ', with ' + share}: there is no hue that could."
+        return f"There is no clear hue, so a neutral is Primary{share and ': ' + share}."
     if role is Role.PRIMARY:
         ratio = rounded_down(color.on_white, 1)
-        carries = "carries white text at" if color.on_white >= TEXT_RATIO else "white text on it has only"
-        lead = f"Covers {share}, and" if share else "Fits best to lead:"
-        return f"{lead} {carries} {ratio} to 1."
+        only = "" if color.on_white >= TEXT_RATIO else "only "
+        lead = f"Covers {share}" if share else "The best candidate for Primary"
+        return f"{lead}; white text on it has {only}{ratio} to 1."
     if role is Role.SECONDARY and color.is_pale:
-        return f"Too pale to lead, {rounded_down(color.on_white, 1)} to 1 on white: a ground beside Primary."
+        return (
+            f"Too pale for Primary ({rounded_down(color.on_white, 1)} to 1 on white): a background beside it."
+        )
     if role is Role.SECONDARY:
-        return f"Next to Primary{share and ' with ' + share}, {_turn(primary, color)} away in hue."
+        return f"The second colour{share and ': ' + share}, {_turn(primary, color)} from Primary in hue."
     if role is Role.ACCENT:
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
-        return f"{_turn(primary, color)} from Primary in hue and {small}, so it can call."
+        return f"{_turn(primary, color)} from Primary in hue and {small}, so it stands out."
     if role in (Role.PAPER, Role.MIST):
-        return f"So pale, {rounded_down(color.on_white, 1)} to 1 on white, that it serves best as a ground."
+        return f"Pale ({rounded_down(color.on_white, 1)} to 1 on white), so it suits a background."
     if role is Role.INK:
-        return f"A near-black that was there already: {rounded_down(color.on_white, 1)} to 1 on white."
+        return f"A near-black from the source: {rounded_down(color.on_white, 1)} to 1 on white."
     return "Chosen by you."
 
 

@@ -80,9 +80,9 @@ def make_lead(given: Hex) -> Partner:
     on_white = rounded_down(ratio_between(given, "#ffffff"), 1)
     origin = Origin("made", "made to lead")
     if chroma < 0.01:
-        reason = f"Made: what was given reaches {on_white} to 1 on white and has no hue to lead with."
+        reason = f"Added: the given colour has only {on_white} to 1 on white, and no hue."
         return Partner(Role.PRIMARY, color_at(0.32, 0.0, 0.0), reason, origin)
-    reason = f"Made, of the same hue: what was given reaches only {on_white} to 1 on white."
+    reason = f"Added, in the same hue: the given colour has only {on_white} to 1 on white."
     return Partner(Role.PRIMARY, color_at(0.45, min(0.12, max(0.06, 1.5 * chroma)), hue), reason, origin)
 
 
@@ -92,7 +92,7 @@ def make_secondary(primary: Hex, others: tuple[Hex, ...]) -> Partner:
     if chroma < NEUTRAL_BELOW:
         value = color_at(0.74 if lightness < 0.5 else 0.36, 0.0, 0.0)
         ratio = rounded_down(ratio_between(primary, value), 1)
-        reason = f"A grey {ratio} to 1 from Primary: there is no hue to go on from."
+        reason = f"A grey, {ratio} to 1 to Primary, which has no hue."
         return Partner(Role.SECONDARY, value, reason, _BY_RULE)
     near = ANALOGOUS_WITH_ACCENT.spread
     wanted = lightness + (0.16 if lightness < 0.55 else -0.16)
@@ -105,7 +105,7 @@ def make_secondary(primary: Hex, others: tuple[Hex, ...]) -> Partner:
     return Partner(
         Role.SECONDARY,
         best,
-        f"A neighbour of Primary, {near:.0f}° away in hue (analogous), quieter in chroma.",
+        f"A neighbour of Primary: {near:.0f}° away in hue (analogous), less chroma.",
         _BY_RULE,
     )
 
@@ -118,8 +118,8 @@ def make_accent(primary: Hex, others: tuple[Hex, ...]) -> Partner:
         costs = _costs(colors, primary, others, ACCENT_APART, CALL_LIGHTNESS, 0.14)
         value = srgb8_to_hex(colors[int(np.argmin(costs))])
         reason = (
-            "There is no hue to go on from, so any accent goes with it; this one, at "
-            f"{_GREY_HUE:.0f}°, is a start."
+            "Primary has no hue, so any accent goes with it. This one is a start, at a hue of "
+            f"{_GREY_HUE:.0f}°."
         )
         return Partner(Role.ACCENT, value, reason, _BY_RULE)
     wanted = min(0.16, max(0.13, chroma))
@@ -133,7 +133,7 @@ def make_accent(primary: Hex, others: tuple[Hex, ...]) -> Partner:
         "Opposite Primary" if rule == "complementary" else "Not quite opposite Primary, but calmer beside it"
     )
     ratio = rounded_down(float(_label_ratios(hexes_to_srgb8((value,)))[0]), 1)
-    reason = f"{where}: {turn:.0f}° away in hue ({rule}); a label reads on it at {ratio} to 1."
+    reason = f"{where}: {turn:.0f}° away in hue ({rule}); a label on it has {ratio} to 1."
     return Partner(Role.ACCENT, value, reason, _BY_RULE)
 
 

@@ -55,8 +55,8 @@ def _advice(shares: dict[RoleKey, float]) -> list[str]:
         return []
     smallest = min(grounds, key=lambda role: shares[role])
     return [
-        f"{role_name(role)} is planned larger than {role_name(smallest)}: what calls everywhere calls "
-        "nowhere. An accent works at about a tenth of the page."
+        f"{role_name(role)} has a larger planned share than {role_name(smallest)}. "
+        "Accents stand out at about 10% of the page; make it smaller."
         for role in ACCENTS
         if shares.get(role, 0.0) > shares[smallest]
     ]
