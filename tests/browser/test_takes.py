@@ -69,7 +69,7 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     saved(page, 2)
     act(page, "Versions")
     changes = page.get_by_test_id("changes")
-    expect(changes).to_contain_text("falls short now")
+    expect(changes).to_contain_text("fails now")
     page.get_by_role("link", name=re.compile("^Version 2")).click()
     expect(page).to_have_url(re.compile(r"/versions/2"))
     assert axe_findings(page) == []

@@ -3893,6 +3893,8 @@ export interface components {
         PairChange: {
             /** Id */
             id: string;
+            /** Name */
+            name: string;
             /** Before */
             before: number | null;
             /** After */

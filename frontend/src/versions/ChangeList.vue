@@ -11,7 +11,6 @@ const { answer: changes } = useFollowing(
   { isShared: true },
 )
 const ratio = (value: number | null) => (value === null ? '–' : formatRatio(value))
-const pairName = (id: string) => id.replaceAll('-', ' ')
 </script>
 
 <template>
@@ -56,11 +55,11 @@ const pairName = (id: string) => id.replaceAll('-', ' ')
       <ul class="rule-list">
         <li v-for="one in changes.pairs" :key="one.id" class="py-1">
           <span class="flex justify-between gap-2">
-            <span class="truncate first-letter:uppercase">{{ pairName(one.id) }}</span>
+            <span class="truncate">{{ one.name }}</span>
             <span class="value">{{ ratio(one.before) }} → {{ ratio(one.after) }}</span>
           </span>
           <b v-if="one.passed !== one.passes" class="font-semibold">{{
-            one.passes ? 'passes now' : 'falls short now'
+            one.passes ? 'passes now' : 'fails now'
           }}</b>
         </li>
       </ul>

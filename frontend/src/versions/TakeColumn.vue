@@ -93,9 +93,9 @@ const passing = computed(() => props.evaluation.pairs.length - props.evaluation.
             :style="{ color: pair.text_hex, backgroundColor: pair.ground_hex }"
             >Aa</span
           >
-          <span class="min-w-0 flex-1 truncate first-letter:uppercase">{{
-            pair.id.replaceAll('-', ' ')
-          }}</span>
+          <span class="min-w-0 flex-1 truncate"
+            >{{ pair.text_name }} on {{ pair.ground_name }}</span
+          >
           <span class="value" :class="!pair.passes && 'font-bold'">{{
             formatRatio(pair.ratio)
           }}</span>

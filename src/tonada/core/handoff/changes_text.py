@@ -4,14 +4,13 @@ from __future__ import annotations
 
 from tonada.core.color.contrast import rounded_down
 from tonada.core.handoff.compare import Comparison, compare
-from tonada.core.pairs.evaluation import evaluate
 from tonada.core.take.take import Take, role_name
 
 
 def changes_text(before: Take, after: Take) -> str:
     """Return one line for each change, colours first; a sentence where there is none."""
     found = compare(before, after)
-    lines = [*_swatches(found), *_roles(found), *_pairs(found, after)]
+    lines = [*_swatches(found), *_roles(found), *_pairs(found)]
     return "\n".join(lines) + "\n" if lines else "Nothing changed.\n"
 
 
@@ -42,13 +41,12 @@ def _roles(found: Comparison) -> list[str]:
     return lines
 
 
-def _pairs(found: Comparison, after: Take) -> list[str]:
+def _pairs(found: Comparison) -> list[str]:
     """Tell only of pairs whose verdict changed: a ratio that moved a little is no news."""
-    names = {one.id: f"{one.text_name} on {one.ground_name}" for one in evaluate(after).pairs}
     lines = []
     for one in found.pairs:
-        if one.after is None or one.passed == one.passes or one.id not in names:
+        if one.after is None or one.passed == one.passes:
             continue
-        verdict = "passes now" if one.passes else "falls short now"
-        lines.append(f"- {names[one.id]} {verdict}, at {rounded_down(one.after)} to 1")
+        verdict = "passes now" if one.passes else "fails now"
+        lines.append(f"- {one.name} {verdict}, at {rounded_down(one.after)} to 1")
     return lines

@@ -38,6 +38,7 @@ class PairChange:
     """A pair whose ratio is another one now. Ratios are exact; None where there is no such pair."""
 
     id: str
+    name: str
     before: float | None
     after: float | None
     passed: bool
@@ -92,9 +93,11 @@ def _pairs(before: Take, after: Take) -> tuple[PairChange, ...]:
     for key in dict.fromkeys((*new, *old)):
         was, now = old.get(key), new.get(key)
         if was is None or now is None or was.ratio != now.ratio:
+            named = now or old[key]
             changes.append(
                 PairChange(
                     key,
+                    f"{named.text_name} on {named.ground_name}",
                     was.ratio if was else None,
                     now.ratio if now else None,
                     bool(was and was.passes),
