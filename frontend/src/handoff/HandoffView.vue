@@ -71,6 +71,7 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <h2 class="sr-only">Handoff: values and files</h2>
     <div
       class="flex min-h-0 flex-col gap-3 overflow-y-auto px-4 py-3"
       tabindex="0"

@@ -73,7 +73,7 @@ const NAMES: Readonly<Record<string, string>> = {
   >
     <div class="absolute right-0 h-px bg-ink" :style="{ left: px(field.lane.left - 14) }"></div>
     <p class="absolute -top-4.5 left-0 leading-4">
-      <b class="text-[14px] font-semibold">{{ line.ratio }}</b><span class="text-small"> : 1</span>
+      <b class="text-[14px] font-semibold">{{ line.ratio }}</b><span class="text-small">:1</span>
     </p>
     <p class="absolute top-0.5 left-0 w-20 max-[600px]:w-14 text-[11px] leading-3 text-quiet">
       {{ NAMES[`${line.ratio}`] }}

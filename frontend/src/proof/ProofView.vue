@@ -178,6 +178,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
 
 <template>
   <main class="grid grid-cols-[minmax(0,1fr)_292px] max-[900px]:grid-cols-1">
+    <h2 class="sr-only">Proof: sample pages</h2>
     <div class="flex min-h-0 flex-col gap-2.5 px-4 py-3">
       <EmptyStep
         v-if="take.isEmpty"
@@ -270,7 +271,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
         :selected-index="tab"
         @change="tab = $event"
       >
-        <TabList class="mb-3 flex border border-ink">
+        <TabList class="mb-3 flex border border-ink" aria-label="What to change">
           <Tab
             v-for="name in TABS"
             :key="name"
