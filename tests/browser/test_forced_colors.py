@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 from collections.abc import Callable
+from typing import Final, Literal
 
 import numpy as np
 import pytest
@@ -13,8 +14,9 @@ from playwright.sync_api import Locator, Page, expect
 from tests.browser.views import harmony, pairs, roles
 
 # As much of a control's pixels as a reader notices from the corner of the eye.
-LEAST_SHARE = 0.04
-CHOSEN = {
+LEAST_SHARE: Final = 0.04
+Control = Literal["link", "radio", "tab"]
+CHOSEN: Final[dict[Control, tuple[str, str]]] = {
     "link": ("aria-current", "page"),
     "radio": ("aria-checked", "true"),
     "tab": ("aria-selected", "true"),
@@ -28,7 +30,7 @@ def picture_of(control: Locator) -> np.ndarray:
     return np.asarray(Image.open(io.BytesIO(control.screenshot())).convert("L"), dtype=float)
 
 
-def choose(control: Locator, role: str) -> None:
+def choose(control: Locator, role: Control) -> None:
     """Choose it, and wait until it is chosen: a rule is, once the server has answered."""
     control.click()
     expect(control).to_have_attribute(*CHOSEN[role])
@@ -54,11 +56,11 @@ CASES = [
     ("view", "role", "first", "second"), CASES, ids=lambda one: str(getattr(one, "__name__", one))
 )
 def test_what_is_chosen_looks_otherwise_than_what_is_not(
-    page: Page, view: Callable[[Page], None], role: str, first: str, second: str
+    page: Page, view: Callable[[Page], None], role: Control, first: str, second: str
 ) -> None:
     page = forced(page, view)
-    one = page.get_by_role(role, name=first, exact=True)  # type: ignore[arg-type]  # a name of a role
-    other = page.get_by_role(role, name=second, exact=True)  # type: ignore[arg-type]
+    one = page.get_by_role(role, name=first, exact=True)
+    other = page.get_by_role(role, name=second, exact=True)
     choose(one, role)
     chosen = picture_of(one)
     choose(other, role)

@@ -7,7 +7,7 @@ from pathlib import Path
 from typing import Any
 
 import pytest
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, Page, Route, expect
 
 from tests.browser.conftest import Server, axe_findings, copied, open_demo
 from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
@@ -258,12 +258,25 @@ def test_what_is_handed_off_instead_of_what_was_approved_is_said(page: Page) -> 
     assert "#2b3a8d" not in content
 
 
+def test_nothing_is_called_missing_before_it_is_there(page: Page) -> None:
+    made = shown(page)
+    held: list[Route] = []
+    page.route(f"**/api/reviews/{made['review']['id']}", lambda route: held.append(route))
+    with page.expect_request(f"**/api/reviews/{made['review']['id']}"):
+        page.goto(f"/brands/{made['review']['brand_id']}/reviews")
+    page.get_by_role("navigation", name="Reviews of this brand").get_by_role("link").first.wait_for()
+    expect(page.get_by_role("status").filter(has_text="Opening…")).to_be_visible()
+    expect(page.get_by_text("Nothing is out for review yet")).to_have_count(0)
+    held[0].continue_()
+    page.get_by_role("heading", name="Out for review", exact=True).wait_for()
+
+
 @pytest.mark.parametrize("scheme", ["light", "dark"])
 def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme: str) -> None:
     made = shown(page)
     page.evaluate(f"localStorage.setItem('tonada-workspace', '{scheme}')")
     page.goto(f"/brands/{made['review']['brand_id']}/reviews")
-    page.get_by_role("heading", name="Out for review").wait_for()
+    page.get_by_role("heading", name="Out for review", exact=True).wait_for()
     assert axe_findings(page) == []
     page.get_by_role("button", name="Show the client").click()
     page.get_by_role("dialog").get_by_label("Style").wait_for()

@@ -129,8 +129,8 @@ watch(
       <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
       <p v-else-if="!mends" class="mt-3 text-quiet">Looking for the least visible change…</p>
       <p v-else-if="!mends.length" class="mt-3">
-        No colour in this palette passes here, and both colours are held. Release one to mend this
-        pair.
+        No colour in this palette passes here, and what could change is held. Release one of the two
+        colours to mend this pair.
       </p>
       <template v-else>
         <div class="mt-3 flex items-center gap-2">

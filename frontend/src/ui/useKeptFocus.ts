@@ -87,20 +87,22 @@ export function useKeptFocus() {
 
   function look() {
     isWaiting = false
+    if (!last) return
     const { activeElement: now } = document
     const isLost = now === null || now === document.body || now.matches(':disabled')
-    if (!isLost || !last) return
+    if (!isLost) return
     const next = neighbour(last)
+    tries += 1
     if (next) next.focus()
     else if (tries < MOST_TRIES) lookSoon()
   }
-  /** After what is being done is done: whoever does it may place the focus itself. */
+  /**
+   * After what is being done is done: whoever does it may place the focus itself, and a browser takes it from
+   * what is hidden or disabled only when it draws again. Nothing is asked here: it would be at every frame of a drag.
+   */
   function lookSoon() {
-    // A browser takes the focus from a control that is disabled only when it draws again.
-    if (isWaiting || !last || (document.activeElement !== document.body && isThere(last.element)))
-      return
+    if (isWaiting || !last) return
     isWaiting = true
-    tries += 1
     setTimeout(look, WAIT_MS)
   }
   useMutationObserver(document.body, lookSoon, {

@@ -92,7 +92,7 @@ const link = computed(() =>
           @dismiss="reviews.forgetLink()"
         />
         <ReviewDetail v-if="review" :key="review.id" :review="review" :reviews="reviews" />
-        <div v-else-if="list" class="max-w-120">
+        <div v-else-if="list && !list.length" class="max-w-120">
           <h2 class="text-title">Nothing is out for review yet</h2>
           <p class="mt-1 text-quiet">
             Show one to four takes to the client by a link. They look at the pages, say what they
@@ -102,7 +102,7 @@ const link = computed(() =>
             Show the client
           </button>
         </div>
-        <p v-else class="text-quiet" role="status">Opening…</p>
+        <p v-else-if="!unanswered" class="text-quiet" role="status">Opening…</p>
       </main>
     </div>
     <ShowClientDialog

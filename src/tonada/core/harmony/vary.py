@@ -80,7 +80,7 @@ def free_of(take: Take) -> tuple[str, ...]:
     members = (*((anchor,) if anchor else ()), *chord_members(take))
     free = tuple(one.id for one in members if not one.held)
     if not free:
-        raise InputError("All colours are held. Release at least one to vary it.", field="document")
+        raise InputError("All coloured swatches are held. Release at least one to vary it.", field="document")
     return free
 
 
