@@ -62,11 +62,16 @@ function prepare(event: Event) {
 }
 
 const variables = computed(() => rootVariables(props.context))
-watchPostEffect(() => {
-  for (const [name, value] of Object.entries(variables.value))
-    root.value?.style.setProperty(name, value)
-  root.value?.classList.toggle('picks', props.picks)
-})
+watch(
+  [variables, root],
+  ([next, to], [before, had]) => {
+    // Each that is set makes a browser look at the whole page again.
+    for (const [name, value] of Object.entries(next))
+      if (to !== had || before[name] !== value) to?.style.setProperty(name, value)
+  },
+  { flush: 'post' },
+)
+watchPostEffect(() => root.value?.classList.toggle('picks', props.picks))
 
 /** The marks of what is chosen and what falls short are put on after every drawing. */
 watch(

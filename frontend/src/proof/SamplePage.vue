@@ -22,7 +22,7 @@ const PAGES = {
   style: StylePage,
 } as const
 const component = computed(() => PAGES[props.context.page as keyof typeof PAGES])
-provideProof(computed(() => props.context))
+provideProof(() => props.context)
 </script>
 
 <template>

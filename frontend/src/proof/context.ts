@@ -1,6 +1,6 @@
 /** What every part of a sample page is drawn from, handed down from the frame. */
-import { inject, provide } from 'vue'
-import type { ComputedRef, InjectionKey } from 'vue'
+import { computed, inject, provide, proxyRefs, shallowRef } from 'vue'
+import type { ComputedRef, InjectionKey, Ref } from 'vue'
 import type { VoiceCopy } from './voices/copy'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
 
@@ -16,14 +16,26 @@ export interface ProofContext {
   layer: { hex: string; alpha: number } | undefined
 }
 
-const CONTEXT: InjectionKey<ComputedRef<ProofContext>> = Symbol('proof')
+const CONTEXT: InjectionKey<Ref<ProofContext>> = Symbol('proof')
 const GROUND: InjectionKey<ComputedRef<GroundFigures | undefined>> = Symbol('ground')
 
-export const provideProof = (context: ComputedRef<ProofContext>) => {
-  provide(CONTEXT, context)
+/** Handed down field by field: a part of a page is drawn again only where a field that it reads changed. */
+export function provideProof(context: () => ProofContext) {
+  const field = <Name extends keyof ProofContext>(name: Name) => computed(() => context()[name])
+  const fields = {
+    brand: field('brand'),
+    copy: field('copy'),
+    page: field('page'),
+    figures: field('figures'),
+    settings: field('settings'),
+    logo: field('logo'),
+    picture: field('picture'),
+    layer: field('layer'),
+  }
+  provide(CONTEXT, shallowRef(proxyRefs(fields)))
 }
 
-export function useProofContext(): ComputedRef<ProofContext> {
+export function useProofContext(): Readonly<Ref<ProofContext>> {
   const context = inject(CONTEXT)
   if (!context) throw new Error('A part of a proof stands outside of a frame.')
   return context

@@ -5,6 +5,7 @@ import { usePageWanted } from './pageWanted'
 import { isSameDocument } from './same'
 import { useTakeStore } from './take'
 import { createQueue } from '@/ui/asking'
+import { keepEqual } from '@/ui/keepEqual'
 
 interface Shown {
   document: TakeDocument
@@ -79,9 +80,9 @@ export function useChange() {
         if (take.waitingChanges && work.intent) throw new TypeError(WAITS)
         const answer = await work.make(from)
         if (!from) continue
-        last = answer
+        last = keepEqual(take.preview ?? { document: from, evaluation: take.evaluation }, answer)
         unreached = undefined
-        take.preview = answer
+        take.preview = last
         said.value = answer.said ?? []
         problem.value = ''
       } catch (reason) {
