@@ -52,7 +52,10 @@ const toggle = (key: string) => {
       </MeasureCell>
     </ul>
     <p v-else class="flex h-29.5 items-center px-4 text-quiet">
-      Your palette appears here. Each colour is as wide as its planned share of the page.
+      <template v-if="take.isEmpty"
+        >Your palette appears here. Each colour is as wide as its planned share of the
+        page.</template
+      >
     </p>
   </section>
 </template>

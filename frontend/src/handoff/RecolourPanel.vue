@@ -69,7 +69,9 @@ onChange((list) => {
         Pictures in it too
       </button>
       <p class="ml-auto" role="status" data-testid="replaced">
-        {{ countOf(changes.answer.value?.replaced ?? 0, 'value', 'values') }} replaced
+        <template v-if="changes.answer.value"
+          >{{ countOf(changes.answer.value.replaced, 'value', 'values') }} replaced</template
+        >
       </p>
       <button
         type="button"

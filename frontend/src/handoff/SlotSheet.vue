@@ -41,9 +41,15 @@ const { answer, problem: failure } = useFollowing(
     const document = take.document
     return now && document ? { document, destination: now.id, slots: now.slots } : undefined
   },
-  (body, signal) => given(api.POST('/api/slots', { body, signal })),
+  async (body, signal) => ({
+    of: body.destination,
+    ...(await given(api.POST('/api/slots', { body, signal }))),
+  }),
 )
-const filled = computed<readonly FilledSlot[]>(() => answer.value?.slots ?? [])
+/** None until they are this destination's. */
+const filled = computed<readonly FilledSlot[]>(() =>
+  answer.value?.of === destination.value?.id ? (answer.value?.slots ?? []) : [],
+)
 
 /** Which slot is next, and which were copied on this round. */
 const at = ref(0)
@@ -114,7 +120,7 @@ async function duplicate() {
       <button type="button" class="button" @click="remove(destination)">Delete</button>
     </template>
     <p class="ml-auto" role="status" data-testid="progress">
-      {{ done.size }} of {{ filled.length }} copied
+      <template v-if="filled.length">{{ done.size }} of {{ filled.length }} copied</template>
     </p>
     <span class="flex items-center gap-1">
       <span class="text-quiet">The sheet as</span>
