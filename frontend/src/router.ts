@@ -83,7 +83,7 @@ export const router = createRouter({
       path: '/mails/:mailId?',
       name: 'mails',
       component: () => import('@/studio/MailsView.vue'),
-      meta: { title: 'Mails' },
+      meta: { title: 'Emails' },
     },
     {
       path: '/help/:page?',

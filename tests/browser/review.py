@@ -81,9 +81,9 @@ def frame_of(page: Page, take: str) -> FrameLocator:
 
 
 def say(page: Page, text: str, name: str = "") -> None:
-    """Say something in the form that is there, and wait until it stands in the list."""
-    page.get_by_label("What you think").fill(text)
+    """Add a remark in the form that is there, and wait until it stands in the list."""
+    page.get_by_label("Your remark").fill(text)
     if name:
         page.get_by_label("Your name").fill(name)
-    page.get_by_role("button", name="Say it").click()
+    page.get_by_role("button", name="Send", exact=True).click()
     expect(page.get_by_test_id("said").get_by_text(text)).to_be_visible()

@@ -117,7 +117,7 @@ def test_a_destination_of_one_s_own_is_deleted(page: Page) -> None:
     page.get_by_role("link", name="Handoff").click()
     page.get_by_role("radio", name="Slot sheet").click()
     press(page.get_by_role("button", name="Duplicate"))
-    press(page.get_by_role("button", name="Keep"))
+    press(page.get_by_role("button", name="Save"))
     page.get_by_role("button", name="Change its slots").wait_for()
     expect(page.get_by_role("button", name="Duplicate")).to_be_focused()
     press(page.get_by_role("button", name="Delete"))

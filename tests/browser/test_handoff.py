@@ -185,7 +185,7 @@ def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
     dialog.get_by_label("Name of slot 1").fill("Behind everything")
     dialog.get_by_role("button", name="Add a slot").click()
     assert axe_findings(page) == []
-    dialog.get_by_role("button", name="Keep").click()
+    dialog.get_by_role("button", name="Save").click()
     expect(page.get_by_test_id("slots").locator("li")).to_have_count(6)
     page.reload()
     page.get_by_role("button", name=re.compile("^Destination:")).click()

@@ -150,7 +150,7 @@ def test_a_part_gets_another_role_and_goes_back_to_the_rule(page: Page) -> None:
 
 def test_parts_are_reached_from_a_list_with_the_keyboard(page: Page) -> None:
     open_proof(page)
-    page.locator("summary", has_text="All parts").focus()
+    page.locator("summary", has_text="All elements").focus()
     page.keyboard.press("Enter")
     page.get_by_test_id("parts").get_by_role("button", name=re.compile("^Story’s link")).focus()
     page.keyboard.press("Enter")
@@ -208,7 +208,7 @@ def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) 
     page.get_by_role("button", name=re.compile("^Picture:")).click()
     page.get_by_role("option", name="dusk-ridge.jpg").click()
     frame.locator("[data-picture] img").wait_for()
-    page.get_by_role("button", name="Lay Primary over it, just enough").click()
+    page.get_by_role("button", name="Add just enough Primary").click()
     expect(page.get_by_role("button", name=re.compile("^Overlay on the picture: Primary"))).to_be_visible()
     frame.locator("[data-part='Opening’s heading']").click()
     over = page.get_by_role("region", name="Over the picture")
@@ -242,7 +242,7 @@ def test_takes_stand_beside_each_other_and_scroll_together(page: Page) -> None:
 def test_a_picture_of_a_proof_is_the_whole_page_at_twice_the_size(page: Page) -> None:
     frame = open_proof(page)
     with page.expect_download() as started:
-        page.get_by_role("button", name="Show").click()
+        page.get_by_role("button", name="Page options").click()
         page.get_by_role("menuitem", name="Picture, PNG at 2x").click()
     picture = Image.open(BytesIO(started.value.path().read_bytes())).convert("RGB")
     height = frame.evaluate("() => document.documentElement.scrollHeight")

@@ -29,15 +29,15 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
     page.get_by_role("button", name="Show the client").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_label("Take 3", exact=True).check()
-    dialog.get_by_label("What the client calls Take 1").fill("Midnight")
-    dialog.get_by_label("What the client calls Take 3").fill("Dusk")
+    dialog.get_by_label("Name of Take 1").fill("Midnight")
+    dialog.get_by_label("Name of Take 3").fill("Dusk")
     dialog.get_by_label("Greeting").fill("Two suggestions.")
-    dialog.get_by_label("For whom").fill("Bo")
+    dialog.get_by_label("Recipient").fill("Bo")
     dialog.get_by_role("button", name="Make the link").click()
     # On a laptop a link leads nobody anywhere, and that is said.
     made = page.get_by_role("region", name="The new link")
     expect(made.get_by_text("Nobody else can open a link to this machine.")).to_be_visible()
-    path = made.get_by_role("link", name="See it as a client does").get_attribute("href")
+    path = made.get_by_role("link", name="View it as the client").get_attribute("href")
     assert path
 
     with client_page(browser, server, path) as client:
@@ -62,9 +62,9 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
         expect(client.get_by_test_id("said").get_by_text("It has 7.8.")).to_be_visible()
         expect(client.get_by_test_id("said").get_by_text("Lantern Lane Studio")).to_be_visible()
 
-        client.get_by_role("button", name="This one: Dusk").click()
+        client.get_by_role("button", name="Choose this one: Dusk").click()
         expect(client.get_by_text("You chose Dusk.")).to_be_visible()
-        client.get_by_role("button", name="This one: Midnight").click()
+        client.get_by_role("button", name="Choose this one: Midnight").click()
         expect(client.get_by_text("You chose Midnight.")).to_be_visible()
         expect(
             page.get_by_role("heading", name="Bo chose Midnight, and has not approved it yet")
@@ -75,15 +75,15 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
         client.get_by_label("I approve these colours").check()
         approve.click()
         expect(client.get_by_text("Midnight is approved.")).to_be_visible()
-        expect(client.get_by_role("button", name="This one: Dusk")).to_have_count(0)
+        expect(client.get_by_role("button", name="Choose this one: Dusk")).to_have_count(0)
 
     expect(page.get_by_role("heading", name="Bo approved Midnight")).to_be_visible()
     history = page.get_by_role("region", name="History")
     expect(history.get_by_text(re.compile(r"Bo approved Midnight, version 2 \(digest"))).to_be_visible()
-    page.get_by_role("button", name="Open it again").first.click()
-    page.get_by_role("dialog").get_by_label("Why, for the history").fill("The logo changed")
-    page.get_by_role("dialog").get_by_role("button", name="Open it again").click()
-    expect(history.get_by_text("The designer opened the review again: “The logo changed”.")).to_be_visible()
+    page.get_by_role("button", name="Reopen").first.click()
+    page.get_by_role("dialog").get_by_label("Reason, for the history").fill("The logo changed")
+    page.get_by_role("dialog").get_by_role("button", name="Reopen").click()
+    expect(history.get_by_text("The designer reopened the review: “The logo changed”.")).to_be_visible()
 
 
 def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None:
@@ -93,20 +93,20 @@ def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None
         # The page is as long as it is: one finger scrolls everything.
         assert client.evaluate("document.documentElement.scrollWidth") <= 375
         frame.locator("[data-part='Opening’s paragraph']").tap()
-        dialog = client.get_by_role("dialog", name="Say something")
+        dialog = client.get_by_role("dialog", name="Add a remark")
         expect(dialog.get_by_role("button", name="About: Midnight: Opening’s paragraph")).to_be_visible()
-        dialog.get_by_label("What you think").fill("Small on my phone")
+        dialog.get_by_label("Your remark").fill("Small on my phone")
         dialog.get_by_label("Your name").fill("Ana")
-        dialog.get_by_role("button", name="Say it").tap()
+        dialog.get_by_role("button", name="Send").tap()
         expect(dialog).to_have_count(0)
         expect(frame.get_by_role("button", name=re.compile("^Remark 1"))).to_be_visible()
         client.get_by_role("radio", name="Dusk").tap()
         frame_of(client, "Dusk")
-        client.get_by_role("button", name="This one: Dusk").tap()
+        client.get_by_role("button", name="Choose this one: Dusk").tap()
         expect(client.get_by_text("You chose Dusk.")).to_be_visible()
         client.get_by_role("radio", name="Colours").tap()
         color = client.get_by_test_id("colors").get_by_role("listitem").first
-        color.get_by_role("button", name=re.compile("^Say something about")).tap()
+        color.get_by_role("button", name=re.compile("^Add a remark about")).tap()
         expect(
             client.get_by_role("dialog").get_by_role("button", name=re.compile("^About: Dusk: "))
         ).to_be_visible()
@@ -130,12 +130,12 @@ def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> Non
                     return
             raise AssertionError(f"no way to {name}")
 
-        tab_to("This one: Midnight")
+        tab_to("Choose this one: Midnight")
         client.keyboard.press("Enter")
         client.get_by_role("dialog").get_by_label("Your name").press_sequentially("Ana")
         client.keyboard.press("Enter")
         expect(client.get_by_text("You chose Midnight.")).to_be_visible()
-        tab_to("About: About all of it")
+        tab_to("About: About all of them")
         client.keyboard.press("Enter")
         for _ in range(200):
             client.keyboard.press("ArrowDown")
@@ -146,7 +146,7 @@ def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> Non
         expect(client.get_by_role("button", name="About: Dusk: Opening’s heading")).to_be_focused()
         client.keyboard.press("Shift+Tab")
         client.keyboard.type("Warmer")
-        tab_to("Say it")
+        tab_to("Send")
         client.keyboard.press("Enter")
         expect(client.get_by_test_id("said").get_by_text("Opening’s heading, Dusk")).to_be_visible()
         tab_to("Approve Midnight")
@@ -166,17 +166,17 @@ def test_ones_own_words_are_changed_and_taken_back(page: Page, browser: Browser,
         said = client.get_by_test_id("said")
         said.get_by_role("button", name="Change").click()
         said.get_by_label("The remark").fill("Rather dark")
-        said.get_by_role("button", name="Keep").click()
+        said.get_by_role("button", name="Save").click()
         expect(said.get_by_text("Rather dark")).to_be_visible()
         expect(said.get_by_text("changed")).to_be_visible()
-        said.get_by_role("button", name="Take back").click()
+        said.get_by_role("button", name="Delete").click()
         expect(said.get_by_text("Rather dark")).to_have_count(0)
         # None of them, with a reason.
         client.get_by_role("button", name="None of them").click()
         dialog = client.get_by_role("dialog")
         expect(dialog.get_by_role("button", name="Send")).to_be_disabled()
         dialog.get_by_label("Why").fill("Too cold")
-        dialog.get_by_role("button", name="Send").click()
+        dialog.get_by_role("button", name="Send", exact=True).click()
         expect(client.get_by_text("You chose none of them.")).to_be_visible()
 
 
@@ -187,7 +187,7 @@ def test_a_passphrase_a_wrong_link_and_one_that_ended(page: Page, browser: Brows
         assert axe_findings(client) == []
         client.get_by_label("Passphrase").fill("guess")
         client.get_by_role("button", name="Open it").click()
-        expect(client.get_by_text("That is not the passphrase.")).to_be_visible()
+        expect(client.get_by_text("That passphrase is wrong.")).to_be_visible()
         client.get_by_label("Passphrase").fill("under the dome")
         client.keyboard.press("Enter")
         frame_of(client, "Midnight")
@@ -230,7 +230,7 @@ def test_what_came_back_stands_where_the_work_is(page: Page) -> None:
     frame = page.frame_locator("iframe")
     frame.get_by_role("button", name="Remark 2, Opening’s button").click()
     expect(page.get_by_role("heading", name=re.compile("Opening’s button"))).to_be_visible()
-    remarks.get_by_role("article").filter(has_text="copper").get_by_role("button", name="Dealt with").click()
+    remarks.get_by_role("article").filter(has_text="copper").get_by_role("button", name="Resolve").click()
     expect(remarks.get_by_text("copper")).to_have_count(0)
     # The approved version is marked, and what leaves otherwise is told from it.
     page.get_by_role("link", name="Handoff", exact=True).click()
@@ -283,7 +283,7 @@ def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme:
     assert axe_findings(page) == []
     page.keyboard.press("Escape")
     page.get_by_role("button", name="New link").click()
-    page.get_by_role("dialog").get_by_label("For whom").wait_for()
+    page.get_by_role("dialog").get_by_label("Recipient").wait_for()
     assert axe_findings(page) == []
     page.goto("/mails")
     page.get_by_role("link", name="Orrin Peak Observatory: approved").wait_for()
@@ -307,7 +307,7 @@ def test_the_studio_says_who_it_is(page: Page) -> None:
     name = dialog.get_by_label("Name of the studio")
     expect(name).to_have_value("Lantern Lane Studio")
     name.fill("Lantern & Sons")
-    dialog.get_by_role("button", name="Keep").click()
+    dialog.get_by_role("button", name="Save").click()
     expect(dialog).to_have_count(0)
     assert ask(page, "GET", "/api/studio")["studio"] == "Lantern & Sons"
 

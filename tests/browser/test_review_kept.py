@@ -52,7 +52,7 @@ def test_a_file_works_without_a_server_and_its_answers_come_back(
     heading = frame.locator("[data-part='Opening’s heading']")
     heading.click()
     say(client, "Schön — “sehr” 夜", name="Zoë")
-    client.get_by_role("button", name="This one: Dusk").click()
+    client.get_by_role("button", name="Choose this one: Dusk").click()
     client.get_by_role("button", name="Approve Dusk").click()
     client.get_by_label("I approve these colours").check()
     client.get_by_role("dialog").get_by_role("button", name="Approve", exact=True).click()
@@ -72,14 +72,14 @@ def test_a_file_works_without_a_server_and_its_answers_come_back(
     assert complaints == []
     context.close()
 
-    page.get_by_role("button", name="Take in answers").click()
+    page.get_by_role("button", name="Import answers").click()
     dialog = page.get_by_role("dialog")
-    dialog.get_by_label("Or the text of the mail").fill("> Hello,\n> " + text.replace("\n", "\n> "))
-    dialog.get_by_role("button", name="Take them in").click()
-    expect(dialog.get_by_text("Zoë’s answers were taken in, with one new remark.")).to_be_visible()
+    dialog.get_by_label("Or the text of the email").fill("> Hello,\n> " + text.replace("\n", "\n> "))
+    dialog.get_by_role("button", name="Import").click()
+    expect(dialog.get_by_text("Zoë’s answers were imported, with one new remark.")).to_be_visible()
     # The file says the same again, and adds nothing.
     dialog.get_by_label("The file that came back").set_input_files(saved)
-    expect(dialog.get_by_text("Zoë’s answers were taken in, with 0 new remarks.")).to_be_visible()
+    expect(dialog.get_by_text("Zoë’s answers were imported, with 0 new remarks.")).to_be_visible()
     dialog.get_by_role("button", name="Close").click()
     expect(page.get_by_role("heading", name="Zoë approved Dusk")).to_be_visible()
     expect(page.get_by_role("article").filter(has_text="Schön — “sehr” 夜")).to_have_count(1)
@@ -88,11 +88,11 @@ def test_a_file_works_without_a_server_and_its_answers_come_back(
 def test_answers_that_are_none_are_refused(page: Page) -> None:
     made = shown(page)
     page.goto(f"/brands/{made['review']['brand_id']}/reviews/{made['review']['id']}")
-    page.get_by_role("button", name="Take in answers").click()
+    page.get_by_role("button", name="Import answers").click()
     dialog = page.get_by_role("dialog")
     for text in ("Hello", json.dumps({"format": "other"}), "TONADA ANSWERS\nabc\nEND OF ANSWERS"):
-        dialog.get_by_label("Or the text of the mail").fill(text)
-        dialog.get_by_role("button", name="Take them in").click()
+        dialog.get_by_label("Or the text of the email").fill(text)
+        dialog.get_by_role("button", name="Import").click()
         expect(dialog.get_by_role("alert")).to_be_visible()
         page.wait_for_function("() => !document.querySelector('[role=dialog] [role=status]')")
 

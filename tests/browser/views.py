@@ -213,7 +213,7 @@ def reviews(page: Page) -> None:
 
 def mails(page: Page) -> None:
     page.goto("/mails")
-    page.get_by_role("heading", name="Mails").wait_for()
+    page.get_by_role("heading", name="Emails").wait_for()
 
 
 def help_page(page: Page) -> None:

@@ -52,7 +52,7 @@ def test_lines_say_where_what_and_what_would_do(folder: Path, capsys: pytest.Cap
     assert lines[2].startswith(
         "can't tell      – of 4.5  dist/site.css:4:17  .glass on its ground, the ground lets"
     )
-    assert lines[-1] == "3 pairs: 1 fails, 1 can't be told, 1 passes"
+    assert lines[-1] == "3 pairs: 1 fails, 1 can't be decided, 1 passes"
 
 
 def test_what_is_suggested_passes(folder: Path, capsys: pytest.CaptureFixture[str]) -> None:
@@ -87,7 +87,7 @@ def test_patterns_several_files_and_standard_input(
     code, _, err = run(capsys, "check", "nothing/*.css")
     assert (code, "nothing/*.css" in err) == (2, True)
     code, _, err = run(capsys, "check")
-    assert (code, "Name a file" in err) == (2, True)
+    assert (code, "Give a file" in err) == (2, True)
 
 
 def test_a_take_is_held_to_its_own_level_unless_told_otherwise(

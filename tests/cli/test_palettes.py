@@ -55,7 +55,7 @@ def test_a_list_of_ones_own_is_searched_instead(capsys: pytest.CaptureFixture[st
         (("--mood", "nice"), "nice"),
         (("--near", "blurple"), "not a colour"),
         (("--near", "red", "blue", "lime", "black"), "At most 3"),
-        (("--take", "Nobody"), "no palette"),
+        (("--take", "Nobody"), "no palette called"),
         (("--file", "/nowhere.json"), "nowhere"),
         (("--hues", "7"), "1 to 4"),
         (("--max", "0"), "1 to 1000"),

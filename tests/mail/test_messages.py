@@ -24,7 +24,7 @@ def test_a_review_is_sent_with_its_link() -> None:
         "a@example.org", Sent("Böhm", "", "", ["A"], "https://r.example/x", "3 May 2027", COLORS)
     )
     assert alone.subject == "colours for Böhm"
-    assert "It can be seen until 3 May 2027." in alone.text
+    assert "The link works until 3 May 2027." in alone.text
     assert "choose one" not in alone.text
 
 

@@ -67,7 +67,7 @@ def test_a_second_one_on_the_same_data_says_so(served: Served) -> None:
         check=False,
     )
     assert second.returncode == 1
-    assert f"runs already on the data in {served.data}" in second.stderr
+    assert f"already runs on the data in {served.data}" in second.stderr
     assert second.stderr.count("\n") == 1
     assert served.ask("GET", "/readyz")[0] == 200
 

@@ -42,7 +42,7 @@ def test_a_link_ends_is_prolonged_and_withdrawn(
     with connect(owner_url) as connection:
         connection.execute("select set_config('tonada.workspace', '*', true)")
         connection.execute("update review_link set expires_at = now() where name = 'Bo'")
-    assert "could be seen until" in problem_of(bo.ask("GET"), 410)["detail"]
+    assert "This review ended on" in problem_of(bo.ask("GET"), 410)["detail"]
     problem_of(bo.ask("POST", "/remarks", json={"name": "Bo", "text": "Still here?"}), 410)
     one = f"{review}/links/{link['link']['id']}"
     yesterday = str((datetime.now(UTC) - timedelta(days=2)).date())
@@ -89,7 +89,7 @@ def test_a_passphrase_is_asked_for_and_cannot_be_guessed(client: Client, app: Fl
     for _ in range(WRONG_PASSPHRASES):
         other.ask("POST", "/passphrase", json={"passphrase": "guess"})
     waits = other.ask("POST", "/passphrase", json={"passphrase": "under the dome"})
-    assert "quarter of an hour" in problem_of(waits, 422)["detail"]
+    assert "15 minutes" in problem_of(waits, 422)["detail"]
     # Who was let in before goes on.
     assert reader.ask("GET").status_code == 200
 

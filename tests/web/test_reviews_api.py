@@ -126,7 +126,7 @@ def test_a_client_chooses_changes_their_mind_and_approves(
     assert reopened["said"]["approval"] is None
     told = [one["text"] for one in reopened["history"]]
     assert f"Ana approved Dusk, version 1 (digest {shown['digest'][:12]})." in told
-    assert told[-1] == "The designer opened the review again: “A new logo.”."
+    assert told[-1] == "The designer reopened the review: “A new logo.”."
     problem_of(client.post(f"{review}/reopening", json={}), 422)
     assert reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0}).status_code == 200
 
@@ -252,4 +252,4 @@ def test_a_review_holds_so_many_remarks_and_no_more(reader: Reader, monkeypatch:
     assert "at most 2 remarks" in problem_of(refused, 422)["detail"]
     monkeypatch.setattr("tonada.store.reviews.verdicts.MAX_REVIEW_EVENTS", 1)
     refused = reader.ask("PUT", "/choice", json={"name": "Ana", "place": 0})
-    assert "takes nothing more" in problem_of(refused, 422)["detail"]
+    assert "This review is full" in problem_of(refused, 422)["detail"]

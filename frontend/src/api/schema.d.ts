@@ -1237,7 +1237,7 @@ export interface paths {
         /** A brand's reviews */
         get: operations["reviews_list_reviews_brands__uuid_brand_id__reviews_get"];
         put?: never;
-        /** Show takes to a client: versions of them, saved now, and a link */
+        /** Show takes to a client: saves versions and makes a link */
         post: operations["reviews_create_review_brands__uuid_brand_id__reviews_post"];
         delete?: never;
         options?: never;
@@ -1252,7 +1252,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A review, and what came back */
+        /** A review, with remarks, choices and approval */
         get: operations["reviews_read_review_reviews__uuid_review_id__get"];
         put?: never;
         post?: never;
@@ -1271,7 +1271,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A link for a person */
+        /** Make another link */
         post: operations["reviews_create_link_reviews__uuid_review_id__links_post"];
         delete?: never;
         options?: never;
@@ -1287,7 +1287,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Let a link end on another day, or never */
+        /** Change the day on which a link ends */
         put: operations["reviews_prolong_link_reviews__uuid_review_id__links__uuid_link_id__put"];
         post?: never;
         delete?: never;
@@ -1305,7 +1305,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Let a link lead nowhere any more */
+        /** Withdraw a link */
         post: operations["reviews_withdraw_link_reviews__uuid_review_id__links__uuid_link_id__withdrawal_post"];
         delete?: never;
         options?: never;
@@ -1339,7 +1339,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Answer, or say something */
+        /** Answer a remark, or add one */
         post: operations["reviews_say_reviews__uuid_review_id__remarks_post"];
         delete?: never;
         options?: never;
@@ -1355,10 +1355,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change one's own words while they are new */
+        /** Change one's own remark while it is new */
         put: operations["reviews_edit_reviews__uuid_review_id__remarks__uuid_remark_id__put"];
         post?: never;
-        /** Take one's own words back while they are new */
+        /** Delete one's own remark while it is new */
         delete: operations["reviews_take_back_reviews__uuid_review_id__remarks__uuid_remark_id__delete"];
         options?: never;
         head?: never;
@@ -1373,7 +1373,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Mark a remark as dealt with, or not */
+        /** Mark a remark as resolved, or not */
         put: operations["reviews_resolve_reviews__uuid_review_id__remarks__uuid_remark_id__resolution_put"];
         post?: never;
         delete?: never;
@@ -1423,7 +1423,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What clients said of a take */
+        /** Clients' remarks on a take */
         get: operations["reviews_read_came_back_takes__uuid_take_id__came_back_get"];
         put?: never;
         post?: never;
@@ -1459,7 +1459,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take in what came back from a review that was sent as a file */
+        /** Import the answers to a review that was sent as a file */
         post: operations["review_files_take_in_reviews__uuid_review_id__answers_post"];
         delete?: never;
         options?: never;
@@ -1491,9 +1491,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who the studio is, and where it is notified */
+        /** The studio's name and the address for its notices */
         get: operations["studio_read_studio_studio_get"];
-        /** Say who the studio is, and where to notify it */
+        /** Set the studio's name and the address for its notices */
         put: operations["studio_set_studio_studio_put"];
         post?: never;
         delete?: never;
@@ -1560,7 +1560,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is shown: never another, so long as there is a review */
+        /** What the review shows; it never changes */
         get: operations["review_read_content_review__string_token__content_get"];
         put?: never;
         post?: never;
@@ -1577,7 +1577,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What was said so far */
+        /** Remarks, choices and approval so far */
         get: operations["review_read_said_review__string_token__said_get"];
         put?: never;
         post?: never;
@@ -1630,7 +1630,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Say something */
+        /** Add a remark */
         post: operations["review_say_review__string_token__remarks_post"];
         delete?: never;
         options?: never;
@@ -1646,10 +1646,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change one's own words while they are new */
+        /** Change one's own remark while it is new */
         put: operations["review_edit_review__string_token__remarks__uuid_remark_id__put"];
         post?: never;
-        /** Take one's own words back while they are new */
+        /** Delete one's own remark while it is new */
         delete: operations["review_take_back_review__string_token__remarks__uuid_remark_id__delete"];
         options?: never;
         head?: never;
@@ -5939,7 +5939,7 @@ export interface components {
         };
         /**
          * SaidAnswer
-         * @description What was said, chosen and approved so far.
+         * @description Remarks, choices and approval so far.
          */
         SaidAnswer: {
             /** Remarks */
@@ -6018,7 +6018,7 @@ export interface components {
         };
         /**
          * LinkBody
-         * @description A link for a person. until: its last day, none for no end. mail: the address that it is sent to.
+         * @description Make another link. until: its last day, none for no end. mail: the address that it is sent to.
          */
         LinkBody: {
             /**
@@ -6106,7 +6106,7 @@ export interface components {
         };
         /**
          * CameBackAnswer
-         * @description What came back of a take and stands: remarks that are not dealt with, and approvals, newest first.
+         * @description What clients say of a take: remarks that are not resolved, and approvals, newest first.
          */
         CameBackAnswer: {
             /** Remarks */

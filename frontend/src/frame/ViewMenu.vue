@@ -81,7 +81,7 @@ const WORKSPACES: readonly { value: Workspace; label: string }[] = [
           :to="{ name: 'mails' }"
           class="flex w-full px-3 py-1.5 text-left"
           :class="active && 'bg-ink text-sheet'"
-          >Mails</RouterLink
+          >Emails</RouterLink
         >
       </MenuItem>
       <MenuItem v-slot="{ active }">

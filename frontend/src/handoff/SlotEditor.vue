@@ -123,7 +123,7 @@ function keep() {
       </ol>
       <div class="mt-3 flex gap-2">
         <button type="button" class="button" @click="add">Add a slot</button>
-        <button class="button-solid ml-auto" :disabled="isWrong">Keep</button>
+        <button class="button-solid ml-auto" :disabled="isWrong">Save</button>
         <button type="button" class="button" @click="shown = false">Cancel</button>
       </div>
     </form>

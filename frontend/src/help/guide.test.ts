@@ -1,6 +1,7 @@
 /** The help leads nowhere that isn't there. */
 import type { Token, Tokens } from 'marked'
 import { expect, it } from 'vitest'
+import { WORDS } from '@/frame/words'
 import { anchorOf, pages, pictureOf, search, targetOf, textOf } from './guide'
 import type { HelpPage } from './guide'
 
@@ -26,6 +27,12 @@ it('has the guide in its order, then what goes deeper', () => {
   expect(guide.length).toBeGreaterThan(9)
   expect(pages.slice(0, guide.length)).toEqual(guide)
   expect(new Set(pages.map((one) => one.slug)).size).toBe(pages.length)
+})
+
+it('has the same words as the sheet of words', () => {
+  const page = pages.find((one) => one.slug === 'words')
+  const table = page?.tokens.find((token) => token.type === 'table') as Tokens.Table
+  expect(table.rows.map((row) => row.map((cell) => cell.text))).toEqual(WORDS)
 })
 
 it.each(pages)('$slug refers only to what is there', (page) => {

@@ -19,7 +19,7 @@ const UNITS = [
 ] as const
 const unit = ref<'px' | 'pt'>('px')
 const WEIGHTS = [
-  { value: '', label: 'Usual weight' },
+  { value: '', label: 'Default weight' },
   { value: '400', label: 'Regular, 400' },
   { value: '600', label: 'Semibold, 600' },
   { value: '700', label: 'Bold, 700' },

@@ -177,7 +177,7 @@ async function least(
         @update:model-value="set('overlay', $event)"
       />
       <button type="button" class="button mt-2" @click="lay">
-        Lay {{ opening?.name }} over it, just enough
+        Add just enough {{ opening?.name }}
       </button>
       <p class="mt-1.5 text-quiet">The lowest opacity at which all text over the picture passes.</p>
     </template>

@@ -80,7 +80,7 @@ const context = useContext(
   () => figures.value,
   () => page.value,
 )
-const { drawn, parts, painted, counts, read } = useDrawnPage(() => figures.value)
+const { drawn, elements, painted, counts, read } = useDrawnPage(() => figures.value)
 const part = computed(() => parts.value.find((one) => one.name === selected.value))
 const element = computed(() =>
   drawn.value && part.value ? (elementOf(drawn.value, part.value.name) ?? undefined) : undefined,
@@ -173,7 +173,7 @@ async function picture(times: 1 | 2) {
     failure.value = explain(reason)
   }
 }
-const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
+const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
 </script>
 
 <template>
@@ -202,7 +202,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
               :class="!others.length && 'ml-auto'"
               :actions="ACTIONS"
               @act="act"
-              >Show</ActionMenu
+              >Page options</ActionMenu
             >
           </template>
         </div>
@@ -303,7 +303,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
               <h2 class="text-title leading-tight">{{ pageName }}</h2>
               <p class="font-semibold" data-testid="short-parts">
                 <template v-if="parts.length">
-                  {{ parts.length }} parts,
+                  {{ parts.length }} elements,
                   {{ short.length ? `${short.length.toString()} fail` : 'all pass' }}
                 </template>
                 <template v-else>Drawing the page…</template>
@@ -316,7 +316,7 @@ const TABS = ['Part', 'Grounds', 'Type', 'Content'] as const
                 :vocabulary="vocabulary"
               />
               <details class="mt-3" :open="isOutlined">
-                <summary class="font-semibold">All parts</summary>
+                <summary class="font-semibold">All elements</summary>
                 <PartList :parts="parts" :proof="figures" :short="isOutlined" @choose="choose" />
               </details>
             </template>

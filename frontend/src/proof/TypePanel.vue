@@ -36,7 +36,7 @@ function face(which: 'heading_face' | 'text_face', name: FaceName) {
       />
       <ChoiceList
         class="mt-1"
-        label="Face of text"
+        label="Text font"
         align="left"
         :model-value="settings.text_face"
         :options="faces"

@@ -15,8 +15,8 @@ defineProps<{ source: Source }>()
     <Disclosure v-if="source.list.warnings.length" v-slot="{ open }" as="div" class="mt-2">
       <DisclosureButton class="underline underline-offset-2">
         {{ open ? 'Hide' : 'Show' }}
-        {{ countOf(source.list.warnings.length, 'warning', 'warnings').toLowerCase() }} on what
-        could not be taken as it stands
+        {{ countOf(source.list.warnings.length, 'warning', 'warnings').toLowerCase() }} about what
+        Tonada changed or skipped
       </DisclosureButton>
       <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
         <li v-for="(warning, row) in source.list.warnings" :key="row" class="flex gap-3 py-1">

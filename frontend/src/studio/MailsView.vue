@@ -32,7 +32,7 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
       class="flex min-h-11.5 items-center gap-5 border-b border-ink bg-sheet px-4 max-[600px]:flex-wrap max-[600px]:py-2"
     >
       <AppMark />
-      <h1 class="text-[14px]">Mails</h1>
+      <h1 class="text-[14px]">Emails</h1>
       <p v-if="outbox?.sends === 'outbox'" class="text-quiet">
         No mail server is set up, so they stay here.
       </p>
@@ -43,7 +43,7 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
       v-if="outbox?.mails.length"
       class="grid min-h-0 flex-1 grid-cols-[340px_minmax(0,1fr)] gap-4 p-4 max-[900px]:grid-cols-1"
     >
-      <nav class="min-h-0 overflow-y-auto" aria-label="Mails, the newest first" tabindex="0">
+      <nav class="min-h-0 overflow-y-auto" aria-label="Emails, the newest first" tabindex="0">
         <ul class="border-t border-ink">
           <li v-for="mail in outbox.mails" :key="mail.id">
             <RouterLink
@@ -81,7 +81,7 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
     </div>
     <main v-else-if="outbox" class="p-6">
       <p class="text-quiet">
-        No mails yet. Tonada sends one when you send a review, and when something comes back.
+        No emails yet. Tonada sends one when you send a review, and when a client answers.
       </p>
     </main>
   </div>

@@ -42,7 +42,7 @@ async function keep() {
   <SheetDialog
     v-model="shown"
     title="Studio"
-    description="Clients read this name on reviews and in mails."
+    description="Clients see this name on reviews and in emails."
   >
     <form class="mt-3 flex flex-col gap-3" @submit.prevent="keep">
       <label class="block"
@@ -67,14 +67,14 @@ async function keep() {
         />
       </label>
       <p v-if="sends === 'outbox'" class="text-quiet">
-        No mail server is set up, so mails stay here:
+        No mail server is set up, so emails stay here:
         <RouterLink :to="{ name: 'mails' }" class="underline" @click="shown = false"
           >read them</RouterLink
         >.
       </p>
       <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
       <div class="flex gap-2">
-        <button class="button-solid" :disabled="!isLoaded">Keep</button>
+        <button class="button-solid" :disabled="!isLoaded">Save</button>
         <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
       </div>
     </form>

@@ -18,14 +18,14 @@ if TYPE_CHECKING:
 def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
     """Add `build` to the commands of `tonada`."""
     build = commands.add_parser(
-        "build", help="a whole take from a logo, colours or a mood; exit 1 where a pair is left failing"
+        "build", help="build a whole take from a logo, colours or a mood; exit 1 if a pair fails"
     )
     build.add_argument("given", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or any CSS colours")
     build.add_argument(
-        "--mood", nargs="+", default=(), metavar="WORD", help="words for what is free, such as calm"
+        "--mood", nargs="+", default=(), metavar="WORD", help="a mood for the free colours, such as calm"
     )
     build.add_argument("--to", choices=KINDS, default="tonada", metavar="FORMAT", help=", ".join(KINDS))
-    build.add_argument("--out", type=Path, metavar="FILE", help="where the file goes; none without it")
+    build.add_argument("--out", type=Path, metavar="FILE", help="the file to write (default: none)")
     build.add_argument("--json", action="store_true", help="print JSON")
     build.set_defaults(run=_build)
 
@@ -62,7 +62,7 @@ def _build(parsed: argparse.Namespace) -> int:
         lines = [f"{one['role']:<10}{one['hex']}  {one['reason']}" for one in roles]
         checked = len(take.pairs) + len(take.turned().pairs)
         verdict = f"{checked} pairs checked by day and night: " + (
-            f"{len(short)} fall short of AA." if short else "all pass AA."
+            f"{len(short)} fail AA." if short else "all pass AA."
         )
         print("\n".join([*lines, *notes, verdict, *short]))
     return 1 if short else 0
@@ -132,7 +132,7 @@ def _of_file(found: dict[str, Any]) -> tuple[tuple[Candidate, ...], Whole]:
         colors = [PictureColor(one["hex"], one["share"], one["ground_share"]) for one in step]
         candidates = candidates_of_picture(colors, kept["ground"])
         if not candidates:
-            raise InputError("Nothing but a ground was found in the picture.", field="given")
+            raise InputError("The picture has a background, but no colours on it.", field="given")
         return candidates, "artwork"
     if found["kind"] == "list":
         listed = [ListedColor(one["hex"], one["name"], one["role"]) for one in kept["colors"]]
@@ -155,8 +155,8 @@ def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
     shaped = shape(replace(take, harmony=replace(take.harmony, character=character)))
     for made in (shaped, suggest_roles(shaped)[0]):
         if not shortfalls(made):
-            return made, f"What is free is {character}."
-    return take, f"In the character “{character}” a pair would fall short; what is free stays as proposed."
+            return made, f"The free colours are {character}."
+    return take, f"With “{character}” a pair would fail, so the free colours stay as suggested."
 
 
 def take_file(take: Take, name: str, kind: FileKind) -> bytes:

@@ -36,7 +36,7 @@ What is not given here is read from tonada.toml ([check]) or pyproject.toml ([to
   ignore = [{ selector = ".legacy *", reason = "replaced in spring" }]
 A rule with a comment /* tonada-ignore: reason */ is exempt.
 
-exit codes: 0 fine, 1 a pair fails (or, with --strict, can't be told), 2 the input can't be used"""
+exit codes: 0 fine, 1 a pair fails (or, with --strict, can't be decided), 2 the input can't be used"""
 
 
 @dataclass(frozen=True)
@@ -62,7 +62,7 @@ def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -
     """Add the command to those of `tonada`."""
     check = commands.add_parser(
         "check",
-        help="the pairs of takes, tokens, stylesheets and pages; exit 1 when one fails",
+        help="check the pairs of takes, tokens, stylesheets and pages; exit 1 if one fails",
         epilog=_EXAMPLES,
         formatter_class=argparse.RawDescriptionHelpFormatter,
     )
@@ -73,13 +73,15 @@ def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -
         help="Tonada's own, design tokens with pairs, CSS or HTML; a pattern such as 'dist/**/*.css'; "
         "- for standard input",
     )
-    check.add_argument("--level", choices=("A", "AA", "AAA"), help="of WCAG 2.2 (the take's own, else AA)")
-    check.add_argument("--strict", action="store_true", help="fail where a pair can't be told, too")
-    check.add_argument("--format", choices=FORMATS, default="text", help="what is printed (text)")
+    check.add_argument(
+        "--level", choices=("A", "AA", "AAA"), help="WCAG 2.2 level (default: the take's own, or AA)"
+    )
+    check.add_argument("--strict", action="store_true", help="also fail if a pair can't be decided")
+    check.add_argument("--format", choices=FORMATS, default="text", help="output format (default: text)")
     check.add_argument("--json", action="store_true", help="print JSON")
     check.add_argument("--junit", action="store_true", help="print JUnit XML")
-    check.add_argument("--quiet", action="store_true", help="say only what fails or can't be told")
-    check.add_argument("--baseline", metavar="FILE", help="failures that are known, and don't fail")
+    check.add_argument("--quiet", action="store_true", help="print only what fails or can't be decided")
+    check.add_argument("--baseline", metavar="FILE", help="a file of known failures, which don't count")
     check.add_argument(
         "--fix",
         action="store_true",
@@ -88,10 +90,12 @@ def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -
     check.add_argument(
         "--render",
         action="store_true",
-        help="judge pages as an installed Chromium renders them, also at an address of this machine",
+        help="check pages as an installed Chromium renders them; addresses on this machine work too",
     )
     check.add_argument(
-        "--browser", metavar="FILE", help="the Chromium to use (TONADA_BROWSER, or one that is installed)"
+        "--browser",
+        metavar="FILE",
+        help="the Chromium to use (default: TONADA_BROWSER, or the installed one)",
     )
     check.add_argument("--update-baseline", action="store_true", help="write what fails now to the baseline")
     check.set_defaults(run=run)
@@ -103,9 +107,9 @@ def run(parsed: argparse.Namespace) -> int:
 
     settings = _settings(parsed)
     if not settings.files:
-        raise InputError("Name a file, a pattern, or - for standard input.", field="files")
+        raise InputError("Give a file, a pattern, or - for standard input.", field="files")
     if parsed.render and parsed.fix:
-        raise InputError("A page as it is rendered can't be mended: leave one of the two out.", field="fix")
+        raise InputError("A rendered page can't be mended. Use --render or --fix, not both.", field="fix")
     if parsed.fix:
         _fix(settings)
     found = _rendered_pairs(settings, parsed.browser) if parsed.render else _pairs_of(settings)
@@ -196,7 +200,7 @@ def _names(files: Sequence[str]) -> list[str]:
         )
         found = sorted(glob.glob(one, recursive=True)) if is_pattern else [one]
         if not found:
-            raise InputError(f"No file is named like “{one[:80]}”.", field="files")
+            raise InputError(f"No file matches “{one[:80]}”.", field="files")
         names |= dict.fromkeys(found)
     return list(names)
 
@@ -287,7 +291,10 @@ def _without_known(pairs: Sequence[CheckedPair], baseline: str | None) -> list[C
     except (ValueError, KeyError, TypeError):
         known = None
     if known is None:
-        raise InputError(f"{baseline} isn’t a baseline of this version; write it again.", field="baseline")
+        raise InputError(
+            f"{baseline} isn’t a baseline of this version. Write it again with --update-baseline.",
+            field="baseline",
+        )
     return [
         replace(one, exempt=True, untold=False, reason="known, in the baseline")
         if (one.fails or one.untold) and _fingerprint(one) in known
@@ -300,7 +307,7 @@ def _update(settings: Settings, pairs: Sequence[CheckedPair]) -> int:
     from tonada.core.errors import InputError
 
     if settings.baseline is None:
-        raise InputError("Say which file: --baseline FILE.", field="baseline")
+        raise InputError("Give the file: --baseline FILE.", field="baseline")
     failing = sorted({_fingerprint(one) for one in pairs if one.fails or (settings.strict and one.untold)})
     content = json.dumps({"version": BASELINE_VERSION, "pairs": failing}, ensure_ascii=False, indent=1)
     Path(settings.baseline).write_text(content + "\n", encoding="utf-8")

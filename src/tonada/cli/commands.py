@@ -47,46 +47,54 @@ def _parser() -> argparse.ArgumentParser:
         required=True, metavar="COMMAND", parser_class=Parser
     )
 
-    extract = commands.add_parser("extract", help="the colours of an image and their shares")
+    extract = commands.add_parser("extract", help="list the colours of an image and their shares")
     extract.add_argument("file", type=Path, metavar="FILE")
     extract.add_argument("--max", type=_count, default=12, metavar="N", help="at most N colours (1 to 12)")
     extract.set_defaults(run=_extract)
 
-    contrast = commands.add_parser("contrast", help="the contrast ratio of a text on a ground")
+    contrast = commands.add_parser("contrast", help="print the contrast ratio of a text on a ground")
     contrast.add_argument("text", metavar="TEXT", help="any CSS colour; may be translucent")
     contrast.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
     contrast.set_defaults(run=_contrast)
 
-    roles = commands.add_parser("roles", help="suggest roles; the largest colour first")
+    roles = commands.add_parser("roles", help="suggest roles for colours, largest first")
     roles.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
     roles.set_defaults(run=_roles)
 
-    harmony = commands.add_parser("harmony", help="partners of a colour by a hue rule")
+    harmony = commands.add_parser("harmony", help="print the partners of a colour by a hue rule")
     harmony.add_argument("color", metavar="COLOR", help="any CSS colour with a hue")
     harmony.add_argument("--rule", required=True, metavar="NAME", help="such as complementary or triadic")
-    harmony.add_argument("--spread", type=float, metavar="DEG", help="degrees; each rule has a usual one")
+    harmony.add_argument(
+        "--spread", type=float, metavar="DEG", help="degrees between the hues (default: the rule's own)"
+    )
     harmony.add_argument(
         "--circle",
         choices=("perceptual", "painter", "light"),
         default="perceptual",
-        help="which one the rule turns on (perceptual)",
+        help="the colour circle of the rule (default: perceptual)",
     )
     harmony.set_defaults(run=_harmony)
 
-    ramp = commands.add_parser("ramp", help="the tints and shades of a colour, light to dark")
+    ramp = commands.add_parser("ramp", help="print the tints and shades of a colour, light to dark")
     ramp.add_argument("color", metavar="COLOR", help="any opaque CSS colour")
-    ramp.add_argument("--kind", choices=("even", "steady", "mix"), default="even", help="the usual one: even")
-    ramp.add_argument("--steps", type=int, metavar="N", help="even: in all (11); mix: on each side (10)")
+    ramp.add_argument("--kind", choices=("even", "steady", "mix"), default="even", help="default: even")
+    ramp.add_argument(
+        "--steps", type=int, metavar="N", help="even: in all (default: 11); mix: on each side (default: 10)"
+    )
     ramp.set_defaults(run=_ramp)
 
-    mend = commands.add_parser("mend", help="the nearest colour that reaches a ratio, of all 16.7 million")
+    mend = commands.add_parser(
+        "mend", help="find the nearest of all 16.7 million colours that reaches a ratio"
+    )
     mend.add_argument("text", metavar="TEXT", help="any opaque CSS colour")
     mend.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
     mend.add_argument("--ratio", type=_ratio, required=True, metavar="R", help="1 to 21, such as 4.5")
     mend.add_argument(
         "--move", choices=("text", "ground"), default="text", help="which colour to change (default: text)"
     )
-    mend.add_argument("--mode", choices=("hue", "free"), default="hue", help="keep the hue, or not (hue)")
+    mend.add_argument(
+        "--mode", choices=("hue", "free"), default="hue", help="keep the hue, or let it change (default: hue)"
+    )
     mend.set_defaults(run=_mend)
 
     for command in (extract, contrast, roles, harmony, ramp, mend):
@@ -98,15 +106,13 @@ def _parser() -> argparse.ArgumentParser:
     palettes.add_command(commands)
 
     serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
-    serve.add_argument(
-        "--demo", action="store_true", help="with the demo brands, where there are no brands yet"
-    )
+    serve.add_argument("--demo", action="store_true", help="with demo brands, if there are no brands yet")
     serve.add_argument("--reset", action="store_true", help="delete Tonada’s own database first")
     serve.set_defaults(run=_serve)
-    backup = commands.add_parser("backup", help="write everything that is kept into one file")
-    backup.add_argument("file", type=Path, metavar="FILE", help="a new file")
+    backup = commands.add_parser("backup", help="write all brands, takes and versions to one file")
+    backup.add_argument("file", type=Path, metavar="FILE", help="the file to write; it must not exist yet")
     backup.set_defaults(run=_backup)
-    restore = commands.add_parser("restore", help="bring a backup into an empty database")
+    restore = commands.add_parser("restore", help="restore a backup into an empty database")
     restore.add_argument("file", type=Path, metavar="FILE")
     restore.set_defaults(run=_restore)
     add_examples(commands)
@@ -232,7 +238,7 @@ def _mend(parsed: argparse.Namespace) -> int:
     try:
         found = nearest_passing(moving, fixed, parsed.ratio, parsed.mode)
     except NotReachable as refusal:
-        line = f"{refusal}. Moving the other one: {rounded_down(best_ratio(moving))} to 1 at best."
+        line = f"{refusal}. Changing the other colour reaches {rounded_down(best_ratio(moving))}:1 at best."
         return _print(answer, [line[:1].upper() + line[1:]], as_json=parsed.json)
     answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
     line = f"{found.hex}  {rounded_down(found.ratio)}:1  difference {found.difference:.4f}"

@@ -17,35 +17,39 @@ LISTS = ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "gpl", "svg
 
 def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
     """Add the commands to those of `tonada`."""
-    convert = commands.add_parser("convert", help="a list of colours in another format")
-    convert.add_argument("file", type=Path, metavar="FILE", help="in any format that can be read")
+    convert = commands.add_parser("convert", help="convert a list of colours to another format")
+    convert.add_argument(
+        "file", type=Path, metavar="FILE", help="a list of colours in any format that Tonada reads"
+    )
     convert.add_argument("--to", required=True, choices=LISTS, metavar="FORMAT", help=", ".join(LISTS))
     convert.set_defaults(run=_convert)
 
-    export = commands.add_parser("export", help="a file of a take, from Tonada's own file")
+    export = commands.add_parser("export", help="export a take from Tonada's own file")
     export.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
     export.add_argument("--to", required=True, choices=KINDS, metavar="FORMAT", help=", ".join(KINDS))
-    export.add_argument("--out", type=Path, metavar="FILE", help="where to (standard output)")
-    export.add_argument("--steps", action="store_true", help="tints and shades too")
-    export.add_argument("--grounds", action="store_true", help="what every element uses on every ground too")
-    export.add_argument("--no-night", action="store_true", help="without the night scheme")
+    export.add_argument(
+        "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
+    )
+    export.add_argument("--steps", action="store_true", help="include tints and shades")
+    export.add_argument("--grounds", action="store_true", help="include the element colours on every ground")
+    export.add_argument("--no-night", action="store_true", help="leave the night scheme out")
     export.add_argument(
         "--dark", choices=("media", "attribute", "class"), default="media",
-        help="what turns a stylesheet to the night: the person's wish, data-theme=dark, the class dark",
+        help="how a stylesheet switches to night: the visitor's setting, data-theme=dark, or the class dark",
     )  # fmt: skip
     export.add_argument("--naming", choices=("kebab", "camel", "snake"), default="kebab")
     export.add_argument(
         "--notation", choices=("hex", "hex upper", "rgb", "hsl", "hwb", "oklch", "lab"), default="hex"
     )
-    export.add_argument("--prefix", default="", help="before every name")
-    export.add_argument("--paper", choices=("A4", "Letter"), default="A4", help="of the PDF sheet")
+    export.add_argument("--prefix", default="", help="prefix of every name")
+    export.add_argument("--paper", choices=("A4", "Letter"), default="A4", help="page size of the PDF")
     export.add_argument(
         "--pages", nargs="*", choices=PAGES, default=[], metavar="PAGE",
-        help=f"behind the first page of the sheet: {', '.join(PAGES)}",
+        help=f"pages after the first one of the PDF: {', '.join(PAGES)}",
     )  # fmt: skip
     export.set_defaults(run=_export)
 
-    slots = commands.add_parser("slots", help="the slots of a destination, filled from Tonada's own file")
+    slots = commands.add_parser("slots", help="fill the slots of a destination from Tonada's own file")
     slots.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
     slots.add_argument(
         "--destination",
@@ -55,15 +59,19 @@ def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
         help=", ".join(DESTINATIONS),
     )
     slots.add_argument("--to", choices=("csv", "json", "html", "pdf"), default="csv", metavar="FORMAT")
-    slots.add_argument("--out", type=Path, metavar="FILE", help="where to (standard output)")
+    slots.add_argument(
+        "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
+    )
     slots.set_defaults(run=_slots)
 
-    recolour = commands.add_parser("recolour", help="a stylesheet in the colours of a take")
+    recolour = commands.add_parser("recolour", help="put the colours of a take into a stylesheet")
     recolour.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
     recolour.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
-    recolour.add_argument("--properties", action="store_true", help="references to custom properties")
-    recolour.add_argument("--pictures", action="store_true", help="SVG pictures in its addresses too")
-    recolour.add_argument("--diff", action="store_true", help="print what would change")
+    recolour.add_argument("--properties", action="store_true", help="write references to custom properties")
+    recolour.add_argument("--pictures", action="store_true", help="recolour SVG pictures in data: URLs, too")
+    recolour.add_argument(
+        "--diff", action="store_true", help="print the changes as a diff, and write nothing"
+    )
     recolour.set_defaults(run=_recolour)
 
 

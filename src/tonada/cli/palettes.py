@@ -18,23 +18,36 @@ SORTS: Final = ("nearness", "quiet", "loud", "hue")
 
 def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
     """Add `palettes` to the commands of `tonada`."""
-    palettes = commands.add_parser("palettes", help="ready-made palettes, found by colours and words")
+    palettes = commands.add_parser("palettes", help="find ready-made palettes by colours and words")
     add = palettes.add_argument
-    add("--near", nargs="+", default=(), metavar="COLOR", help="up to three colours to be near to")
-    add("--with", nargs="+", default=(), dest="held", metavar="COLOR", help="colours to go with")
-    add("--words", default="", metavar="TEXT", help="in names, colour names, moods and trades")
+    add(
+        "--near",
+        nargs="+",
+        default=(),
+        metavar="COLOR",
+        help="up to three colours that the palette should be near",
+    )
+    add(
+        "--with",
+        nargs="+",
+        default=(),
+        dest="held",
+        metavar="COLOR",
+        help="colours that the palette should go with",
+    )
+    add("--words", default="", metavar="TEXT", help="words in names, colour names, moods and trades")
     add("--mood", nargs="+", default=(), metavar="WORD", help="such as warm; any of them")
     add("--trade", nargs="+", default=(), metavar="TRADE", help="such as craft; any of them")
     add("--hues", nargs="+", type=_hue_count, default=(), metavar="N", help="1 to 4; any of them")
-    add("--ground", choices=("light", "dark"), help="of the page by day")
+    add("--ground", choices=("light", "dark"), help="the page's ground by day")
     add("--character", metavar="NAME", help="such as muted or vivid")
-    add("--aaa", action="store_true", help="only those that can be held to AAA")
+    add("--aaa", action="store_true", help="only palettes that pass AAA")
     add("--sort", choices=SORTS, default="nearness", help="default: nearness")
-    add("--max", type=_count, default=12, metavar="N", help="print at most N (12)")
-    add("--file", type=Path, metavar="FILE", help="a list of palettes in place of Tonada's own")
-    add("--take", metavar="NAME", help="take the palette of this name")
+    add("--max", type=_count, default=12, metavar="N", help="print at most N (default: 12)")
+    add("--file", type=Path, metavar="FILE", help="search this list of palettes instead of Tonada's own")
+    add("--take", metavar="NAME", help="make a take from the palette of this name")
     add("--to", choices=KINDS, default="tonada", metavar="FORMAT", help=", ".join(KINDS))
-    add("--out", type=Path, metavar="FILE", help="where what was taken goes")
+    add("--out", type=Path, metavar="FILE", help="the file to write the take to")
     add("--json", action="store_true", help="print JSON")
     palettes.set_defaults(run=_palettes)
 
@@ -99,7 +112,7 @@ def _take(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> int
     wanted = parsed.take.casefold()
     palette = next((one for one in palettes if one.name.casefold() == wanted), None)
     if palette is None:
-        raise InputError(f"There is no palette “{parsed.take[:40]}” here.", field="take")
+        raise InputError(f"There is no palette called “{parsed.take[:40]}”.", field="take")
     take = ready_take(palette.colors, palette.name, "AAA" if parsed.aaa else "AA")
     short = shortfalls(take)
     if parsed.out:
@@ -108,9 +121,7 @@ def _take(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> int
         print(json.dumps({**_said(palette), "short": short}, ensure_ascii=False))
     else:
         roles = (f"{one.role:<10}{take.value_at(one.swatch, one.step)}" for one in take.roles)
-        verdict = (
-            f"{len(short)} fall short." if short else f"Every pair passes {take.level}, by day and by night."
-        )
+        verdict = f"{len(short)} fail." if short else f"Every pair passes {take.level}, by day and by night."
         print("\n".join([*roles, verdict, *short]))
     return 1 if short else 0
 

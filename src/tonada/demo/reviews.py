@@ -59,7 +59,7 @@ def seed_observatory(connection: Connection, workspace: UUID, brand: UUID, takes
     verdicts.approve(connection, workspace, review.id, 0, CLIENT, link.id)
     words = "Could this be the copper instead?"
     _mail(connection, workspace, review, review_sent("ana@orrin-peak.example", _sent(review)))
-    said = "Ana said something about Opening’s button:"
+    said = "Ana remarked on Opening’s button:"
     _mail(connection, workspace, review, remark_made(STUDIO.notified, _back(review, said, words)))
     yes = f"Ana approved Midnight, version {midnight['version']}."
     _mail(connection, workspace, review, approval_made(STUDIO.notified, _back(review, yes, "")))

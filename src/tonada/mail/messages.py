@@ -12,7 +12,7 @@ from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescap
 from tonada.mail.server import Letter
 
 # In place of a link in what is kept: the link itself is kept nowhere.
-LINK_LEFT_OUT: Final = "[the link, which is kept nowhere]"
+LINK_LEFT_OUT: Final = "[the link isn’t stored]"
 _LONGEST_SUBJECT: Final = 150
 
 

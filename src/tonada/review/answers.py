@@ -33,5 +33,5 @@ def read_answers(text: str) -> OutsideAnswers:
     except ValidationError as reason:
         first = reason.errors(include_url=False, include_context=False)[0]
         where = ".".join(str(part) for part in first["loc"])
-        said = f"{where}: {first['msg']}" if where else "they are no answers to a review"
+        said = f"{where}: {first['msg']}" if where else "they aren't answers to a review"
         raise InputError(f"These answers can’t be read: {said}.", field="text") from reason

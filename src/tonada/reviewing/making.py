@@ -54,7 +54,7 @@ class WantedReview:
 
 @dataclass(frozen=True, slots=True)
 class WantedLink:
-    """A link for a person. until: its last day, none for no end."""
+    """Make another link. until: its last day, none for no end."""
 
     name: str = ""
     until: date | None = None

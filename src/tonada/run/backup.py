@@ -45,7 +45,7 @@ def backup(target: Path) -> str:
     Raises CannotServe, ClusterError.
     """
     if target.exists():
-        raise CannotServe(f"{target} is there already, and is not overwritten.")
+        raise CannotServe(f"{target} exists already and was not overwritten.")
     data = data_folder()
     with _Database(data) as url, tempfile.TemporaryDirectory() as folder:
         dump = Path(folder) / _DUMP
@@ -83,7 +83,7 @@ def restore(source: Path) -> str:
             tables = connection.execute(COUNT_TABLES).fetchone()
             if tables != (0,):
                 raise CannotServe(
-                    "the database holds something already. Restore into an empty one: "
+                    "the database isn't empty. Restore into an empty one: "
                     "TONADA_DATA=/a/new/folder, or an empty database of yours."
                 )
         path = Path(folder) / _DUMP

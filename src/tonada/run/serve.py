@@ -137,7 +137,7 @@ def alone(data: Path, doing: str) -> Iterator[None]:
         except BlockingIOError:
             file.seek(0)
             raise CannotServe(
-                f"it runs already on the data in {data} ({file.read().strip()}). "
+                f"it already runs on the data in {data} ({file.read().strip()}). "
                 "Stop that one, or choose other data: TONADA_DATA=/another/folder"
             ) from None
         file.truncate(0)
@@ -153,7 +153,7 @@ def _check_port(port: int) -> None:
             probe.bind((HOST, port))
         except OSError as reason:
             raise CannotServe(
-                f"port {port} is taken by another program. Stop it, or choose one: PORT=8601 make demo"
+                f"port {port} is in use by another program. Stop it, or choose one: PORT=8601 make demo"
             ) from reason
 
 
@@ -224,7 +224,7 @@ def _application_role(plan: _Plan) -> str | None:
 def _note(restarts: deque[float], what: str) -> None:
     now = time.monotonic()
     if len(restarts) == _MOST_RESTARTS and now - restarts[0] < _RESTART_SECONDS:
-        raise CannotServe(f"{what} keeps ending; its messages stand above.")
+        raise CannotServe(f"{what} keeps ending; see its messages above.")
     restarts.append(now)
     print(f"Tonada: {what} ended and is started again.", file=sys.stderr, flush=True)
 
@@ -251,7 +251,7 @@ def _wait_until_up(server: subprocess.Popen[bytes], port: int, host: str) -> Non
     said, started = 0.0, time.monotonic()
     while not _answers(port, host):
         if server.poll() is not None:
-            raise CannotServe("the web server stopped at once; its messages stand above.")
+            raise CannotServe("the web server stopped at once; see its messages above.")
         waited = time.monotonic() - started
         if waited - said > 10:
             said = waited

@@ -13,9 +13,9 @@ TOLD: list[tuple[str, str, dict[str, Any], str]] = [
     ("link made", "", {"link": "Ana"}, "A link for Ana was made."),
     ("link made", "", {"link": ""}, "A link was made."),
     ("opened", "", {"link": "Ana"}, "The link for Ana was opened for the first time."),
-    ("remarked", "Ana", {"about": "Heading", "text": "Hm"}, "Ana said something about Heading: “Hm”"),
+    ("remarked", "Ana", {"about": "Heading", "text": "Hm"}, "Ana remarked on Heading: “Hm”"),
     ("answered", "", {"text": "Yes"}, "The designer answered: “Yes”"),
-    ("taken back", "Ana", {"about": "Heading"}, "Ana took a remark about Heading back."),
+    ("taken back", "Ana", {"about": "Heading"}, "Ana deleted a remark on Heading."),
     ("chosen", "Ana", {"place": 0, "name": "Dusk", "reason": ""}, "Ana chose Dusk."),
     ("chosen", "Ana", {"place": 0, "name": "Dusk", "reason": "Warm"}, "Ana chose Dusk: “Warm”."),
     ("chosen", "Ana", {"place": None, "reason": "Cold"}, "Ana chose none of them: “Cold”."),
@@ -25,13 +25,13 @@ TOLD: list[tuple[str, str, dict[str, Any], str]] = [
         {"name": "Dusk", "version": 4, "digest": "0123456789abcdef"},
         "Ana approved Dusk, version 4 (digest 0123456789ab).",
     ),
-    ("reopened", "", {"reason": ""}, "The designer opened the review again."),
-    ("reopened", "", {"reason": "New logo"}, "The designer opened the review again: “New logo”."),
+    ("reopened", "", {"reason": ""}, "The designer reopened the review."),
+    ("reopened", "", {"reason": "New logo"}, "The designer reopened the review: “New logo”."),
     ("prolonged", "", {"link": "Ana", "until": "on 3 May 2027"}, "The link for Ana now ends on 3 May 2027."),
     ("prolonged", "", {"link": "", "until": None}, "The link now ends never."),
     ("link withdrawn", "", {"link": "Ana"}, "The link for Ana was withdrawn."),
     ("withdrawn", "", {}, "The review was withdrawn."),
-    ("answers taken in", "", {"link": "Ana"}, "Answers from a file for Ana were taken in."),
+    ("answers taken in", "", {"link": "Ana"}, "Answers from a file for Ana were imported."),
 ]
 
 

@@ -27,10 +27,10 @@ const { copyValue, isCopied } = useCopy()
           v-if="picks"
           type="button"
           class="min-h-7 border border-current px-2 font-semibold whitespace-nowrap"
-          :aria-label="`Say something about ${color.name}`"
+          :aria-label="`Add a remark about ${color.name}`"
           @click="emit('pick', color)"
         >
-          Say something
+          Add a remark
         </button>
       </div>
       <div class="bg-sheet px-3 py-2">

@@ -21,7 +21,7 @@ const typed = ref('')
         <input v-model="typed" class="field mt-1" dir="auto" maxlength="80" autocomplete="name" />
       </label>
       <div class="flex gap-2">
-        <button class="button-solid" :disabled="!typed.trim()">Go on</button>
+        <button class="button-solid" :disabled="!typed.trim()">Continue</button>
         <button type="button" class="button ml-auto" @click="emit('close')">Cancel</button>
       </div>
     </form>

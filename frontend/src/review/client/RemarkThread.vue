@@ -49,7 +49,7 @@ function startAnswer() {
   >
     <button type="button" class="block w-full text-left font-semibold" @click="emit('choose')">
       {{ number }} · {{ about }}
-      <span v-if="remarks[0]?.is_resolved" class="font-normal text-quiet">· dealt with</span>
+      <span v-if="remarks[0]?.is_resolved" class="font-normal text-quiet">· resolved</span>
     </button>
     <div
       v-for="(remark, row) in remarks"
@@ -65,12 +65,12 @@ function startAnswer() {
           :maxlength="longest"
         ></textarea>
         <div class="mt-1 flex gap-2">
-          <button class="button-solid" :disabled="!text.trim()">Keep</button>
+          <button class="button-solid" :disabled="!text.trim()">Save</button>
           <button type="button" class="button" @click="changing = undefined">Cancel</button>
         </div>
       </form>
       <template v-else>
-        <p v-if="remark.is_taken_back" class="text-quiet">This was taken back.</p>
+        <p v-if="remark.is_taken_back" class="text-quiet">This remark was deleted.</p>
         <p v-else class="whitespace-pre-line [overflow-wrap:anywhere]" dir="auto">
           {{ remark.text }}
         </p>
@@ -83,7 +83,7 @@ function startAnswer() {
           }}<template v-if="remark.edited_at">, changed</template>
           <template v-if="remark.is_own">
             · <button type="button" class="underline" @click="change(remark)">Change</button> ·
-            <button type="button" class="underline" @click="takeBack(remark.id)">Take back</button>
+            <button type="button" class="underline" @click="takeBack(remark.id)">Delete</button>
           </template>
         </p>
       </template>

@@ -42,7 +42,7 @@ const passphrase = ref('')
       </h1>
       <p role="alert">{{ problem }}</p>
       <p v-if="state === 'over'" class="text-quiet">
-        Was the whole link copied? Your designer can make another one.
+        Check that you copied the whole link, or ask your designer for another one.
       </p>
       <button
         v-if="state === 'failed'"

@@ -186,7 +186,7 @@ const ends = computed(
       </div>
       <div class="flex min-w-0 flex-wrap gap-x-5 gap-y-2">
         <RadioBar v-if="takes.length > 1" v-model="which" label="Suggestions" :options="whiches" />
-        <RadioBar v-if="views.length > 1" v-model="view" label="What is shown" :options="views" />
+        <RadioBar v-if="views.length > 1" v-model="view" label="Pages" :options="views" />
         <RadioBar
           v-if="widths.length > 1 && view !== COLORS && !isNarrow"
           v-model="width"

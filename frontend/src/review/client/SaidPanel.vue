@@ -6,7 +6,7 @@ import SayForm from './SayForm.vue'
 import type { OpenReview } from './useReview'
 import type { Thread } from './useThreads'
 
-/** What was said, in threads; and the place to say something. On a phone that is asked over the page. */
+/** Remarks, in threads; and the place to say something. On a phone that is asked over the page. */
 const props = defineProps<{
   review: OpenReview
   threads: readonly Thread[]
@@ -50,10 +50,10 @@ defineExpose({ write, reveal })
 <template>
   <aside
     class="flex min-h-0 flex-col border border-ink bg-sheet"
-    aria-label="What was said"
+    aria-label="Remarks"
     data-testid="said"
   >
-    <h2 class="px-3.5 pt-3 text-[15px]">What was said</h2>
+    <h2 class="px-3.5 pt-3 text-[15px]">Remarks</h2>
     <div
       ref="list"
       class="flex min-h-0 flex-1 flex-col gap-2.5 overflow-y-auto px-3.5 py-2.5"
@@ -87,14 +87,14 @@ defineExpose({ write, reveal })
       <p class="text-quiet">
         {{
           isNarrow
-            ? 'Touch any part of the page to say something about it.'
-            : 'Click any part of a page to say something about it.'
+            ? 'Touch any part of the page to add a remark.'
+            : 'Click any part of a page to add a remark.'
         }}
       </p>
     </div>
     <div class="border-t border-hair p-3.5">
       <button v-if="isNarrow" type="button" class="button-solid w-full" @click="write">
-        Say something
+        Add a remark
       </button>
       <SayForm
         v-else
@@ -106,7 +106,7 @@ defineExpose({ write, reveal })
         :send="(text, name) => sendAs(name, text)"
       />
     </div>
-    <SheetDialog v-if="isNarrow" v-model="isWriting" title="Say something">
+    <SheetDialog v-if="isNarrow" v-model="isWriting" title="Add a remark">
       <SayForm
         v-model:about="about"
         class="mt-3"

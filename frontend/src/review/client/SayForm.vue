@@ -39,8 +39,8 @@ defineExpose({ focus })
 </script>
 
 <template>
-  <form class="flex flex-col gap-2" aria-label="Say something" @submit.prevent="submit">
-    <label class="sr-only" :for="`${id}-text`">What you think</label>
+  <form class="flex flex-col gap-2" aria-label="Add a remark" @submit.prevent="submit">
+    <label class="sr-only" :for="`${id}-text`">Your remark</label>
     <textarea
       :id="`${id}-text`"
       ref="field"
@@ -68,7 +68,7 @@ defineExpose({ focus })
         as <span dir="auto">{{ name }}</span>
         <button type="button" class="ml-1 underline" @click="asksName = true">not you?</button>
       </p>
-      <button class="button-solid" :disabled="!isReady">Say it</button>
+      <button class="button-solid" :disabled="!isReady">Send</button>
     </div>
   </form>
 </template>

@@ -84,10 +84,10 @@ defineExpose({
         type="button"
         :class="isChosen ? 'button-solid' : 'button'"
         :aria-pressed="isChosen"
-        :aria-label="`${isChosen ? 'Your choice' : 'This one'}: ${take.name}`"
+        :aria-label="`${isChosen ? 'Your choice' : 'Choose this one'}: ${take.name}`"
         @click="emit('choose')"
       >
-        {{ isChosen ? 'Your choice' : 'This one' }}
+        {{ isChosen ? 'Your choice' : 'Choose this one' }}
       </button>
       <span v-else-if="isChosen" class="font-semibold">Chosen</span>
     </div>

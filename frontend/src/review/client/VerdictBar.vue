@@ -71,7 +71,7 @@ const dated = (at: string) =>
         <span class="ml-3 text-quiet">You can still change your mind.</span>
       </template>
       <template v-else-if="review.shown.value?.mayChoose && takes.length > 1">
-        <strong class="text-[15px]">Which one is it?</strong>
+        <strong class="text-[15px]">Which one do you prefer?</strong>
         <span v-if="others.length" class="ml-3 text-quiet"
           ><template v-for="(one, row) in others" :key="row"
             ><span dir="auto">{{ one.who }}</span> chose {{ nameOf(one.place) }}.
@@ -95,7 +95,7 @@ const dated = (at: string) =>
     <SheetDialog
       v-model="isApproving"
       :title="`Approve ${nameOf(place)}`"
-      description="Your designer is told, and goes on with these colours."
+      description="Your designer will be told, and will continue with these colours."
     >
       <form class="mt-3 flex flex-col gap-3" @submit.prevent="approve">
         <label class="block"
@@ -118,7 +118,7 @@ const dated = (at: string) =>
     <SheetDialog
       v-model="isRefusing"
       title="None of them"
-      description="Say what is missing, so that the next ones are nearer."
+      description="Say what is missing, so that the next suggestions come closer."
     >
       <form class="mt-3 flex flex-col gap-3" @submit.prevent="refuse">
         <label class="block"

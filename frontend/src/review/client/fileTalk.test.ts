@@ -59,7 +59,7 @@ describe('what is said without a server', () => {
     const [remark] = (await talk.say({ name: 'Ana', about, text: 'Dark' })).remarks
     expect((await talk.edit(remark?.id ?? '', 'Rather dark')).remarks[0]?.text).toBe('Rather dark')
     expect((await talk.takeBack(remark?.id ?? '')).remarks).toEqual([])
-    expect(() => talk.edit(remark?.id ?? '', 'x')).toThrow('not here any more')
+    expect(() => talk.edit(remark?.id ?? '', 'x')).toThrow('no longer exists')
   })
 
   it('goes on where the browser keeps nothing, or something broken', async () => {

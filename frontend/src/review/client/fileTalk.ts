@@ -94,7 +94,7 @@ export function fileTalk(embedded: Embedded, keeping: Keeping | undefined): Talk
 
   function found(key: string): OwnRemark {
     const one = own.remarks.find((each) => each.key === key)
-    if (!one) throw new Refusal('This remark is not here any more.')
+    if (!one) throw new Refusal('This remark no longer exists.')
     return one
   }
 

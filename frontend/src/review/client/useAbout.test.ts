@@ -24,7 +24,7 @@ it('offers the whole, each take, and the parts that are drawn', () => {
   const { abouts, seen } = looking()
   seen(0, ['Heading'])
   expect(abouts.value.map((one) => one.label)).toEqual([
-    'About all of it',
+    'About all of them',
     'Midnight',
     'Midnight: Heading',
     'Dusk',

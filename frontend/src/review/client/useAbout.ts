@@ -25,7 +25,7 @@ export function useAbout(looked: Looked) {
   const abouts = computed(() => {
     const { takes } = looked.content()
     const many = takes.length > 1
-    const found = [{ value: WHOLE, label: many ? 'About all of it' : 'About the whole' }]
+    const found = [{ value: WHOLE, label: many ? 'About all of them' : 'About all of it' }]
     for (const place of looked.places()) {
       const take = takes[place]
       if (!take) continue

@@ -95,7 +95,7 @@ it('asks once more for what came while it was asking', async () => {
   answers[1]?.({ ...NOTHING, remarks: [remark('first'), remark('second')] })
   await settled()
   expect(review.said.value.remarks.map((one) => one.id)).toEqual(['first', 'second'])
-  expect(review.news.value).toContain('Your designer said something')
+  expect(review.news.value).toContain('Your designer added a remark')
 })
 
 it('says why something was not done, and keeps what was there', async () => {
@@ -112,7 +112,7 @@ it('asks for the passphrase, and opens with it', async () => {
   const { review } = talking({
     open: () => (isLocked ? Promise.reject(new Refusal('Locked', true)) : Promise.resolve(SHOWN)),
     unlock: (passphrase) => {
-      if (passphrase !== 'dome') return Promise.reject(new Refusal('That is not the passphrase.'))
+      if (passphrase !== 'dome') return Promise.reject(new Refusal('That passphrase is wrong.'))
       isLocked = false
       return Promise.resolve()
     },
@@ -122,7 +122,7 @@ it('asks for the passphrase, and opens with it', async () => {
   await review.unlock('guess')
   expect([review.state.value, review.problem.value]).toEqual([
     'locked',
-    'That is not the passphrase.',
+    'That passphrase is wrong.',
   ])
   await review.unlock('dome')
   expect(review.state.value).toBe('shown')

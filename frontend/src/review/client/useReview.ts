@@ -53,7 +53,7 @@ export function useReview(talk: Talk) {
     const known = new Set(said.value.remarks.map((one) => one.id))
     const fresh = next.remarks.filter((one) => !known.has(one.id) && !one.is_own)
     if (fresh.length)
-      news.value = `New: ${fresh.map((one) => `${one.author} said something`).join(', ')}`
+      news.value = `New: ${fresh.map((one) => `${one.author} added a remark`).join(', ')}`
     said.value = next
   }
 
@@ -71,7 +71,9 @@ export function useReview(talk: Talk) {
 
   function fail(reason: unknown) {
     problem.value =
-      reason instanceof Refusal ? reason.message : 'Something went wrong. Nothing was changed.'
+      reason instanceof Refusal
+        ? reason.message
+        : 'Something went wrong. Nothing was changed. Try again.'
   }
 
   function rename(next: string) {

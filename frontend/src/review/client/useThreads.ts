@@ -28,6 +28,6 @@ export function useThreads(said: () => Said, takes: () => readonly { name: strin
 
 function aboutOf({ about }: Remark, takes: readonly { name: string }[]): string {
   const take = about.place === null ? undefined : takes[about.place]?.name
-  const what = about.name || (take ? '' : 'The whole')
+  const what = about.name || (take ? '' : 'General')
   return [what, takes.length > 1 || !what ? take : undefined].filter(Boolean).join(', ')
 }

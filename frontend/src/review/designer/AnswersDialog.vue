@@ -19,7 +19,7 @@ async function takeIn(given: string) {
   const found = await props.take(given)
   if (!found) return
   text.value = ''
-  done.value = `${found.name}’s answers were taken in, with ${
+  done.value = `${found.name}’s answers were imported, with ${
     found.added === 1 ? 'one new remark' : `${found.added.toString()} new remarks`
   }.${found.is_late ? ' The choice came after the approval, so it does not count.' : ''}`
 }
@@ -34,8 +34,8 @@ async function readFile(event: Event) {
 <template>
   <SheetDialog
     v-model="shown"
-    title="Take in answers"
-    description="From a review that you sent as a file. They count as if they had come by link."
+    title="Import answers"
+    description="From a review that you sent as a file. They count like answers given through a link."
   >
     <form class="mt-3 flex flex-col gap-3" @submit.prevent="takeIn(text)">
       <label class="block"
@@ -48,7 +48,7 @@ async function readFile(event: Event) {
         />
       </label>
       <label class="block"
-        >Or the text of the mail
+        >Or the text of the email
         <textarea
           v-model="text"
           class="field value mt-1 min-h-24 py-1"
@@ -58,7 +58,7 @@ async function readFile(event: Event) {
       <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
       <p v-if="done" role="status" class="font-semibold">{{ done }}</p>
       <div class="flex gap-2">
-        <button class="button-solid" :disabled="!text.trim()">Take them in</button>
+        <button class="button-solid" :disabled="!text.trim()">Import</button>
         <button type="button" class="button ml-auto" @click="shown = false">Close</button>
       </div>
     </form>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LinkWish } from './useReviews'
 
-/** For whom a link is, until when it leads there, and what protects it. */
+/** Recipient a link is, until when it leads there, and what protects it. */
 const wish = defineModel<LinkWish>({ required: true })
 defineProps<{ canMail: boolean }>()
 const today = new Date().toISOString().slice(0, 10)
@@ -12,7 +12,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 <template>
   <div class="grid grid-cols-2 gap-3 max-[600px]:grid-cols-1">
     <label class="block"
-      >For whom
+      >Recipient
       <input
         class="field mt-1"
         dir="auto"
@@ -24,7 +24,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       />
     </label>
     <label class="block"
-      >Until the end of
+      >Ends after
       <input
         type="date"
         class="field mt-1"
@@ -34,7 +34,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       />
     </label>
     <label class="block"
-      >Passphrase, if you want one
+      >Passphrase (optional)
       <input
         class="field mt-1"
         minlength="4"
@@ -45,13 +45,13 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       />
     </label>
     <label v-if="canMail" class="block"
-      >Send it to
+      >Email it to (optional)
       <input
         type="email"
         class="field mt-1"
         maxlength="190"
         autocomplete="off"
-        placeholder="nobody: I copy the link"
+        placeholder="or copy the link yourself"
         :value="wish.mail ?? ''"
         @input="set({ mail: textOf($event) || null })"
       />

@@ -17,8 +17,8 @@ const here = computed(() => `${location.origin}${props.made.path}`)
     </h3>
     <template v-if="made.address">
       <p class="text-quiet">
-        Copy it now: it is kept nowhere, so it can’t be shown again. You can always make another
-        one.
+        Copy it now. Tonada doesn’t store it, so it can’t be shown again. You can always make
+        another.
       </p>
       <div class="mt-2 flex flex-wrap gap-2">
         <input
@@ -41,17 +41,17 @@ const here = computed(() => `${location.origin}${props.made.path}`)
     </template>
     <template v-else>
       <p class="max-w-160">
-        <strong>Nobody else can open a link to this machine.</strong> Tonada runs here alone, so
-        send the review as a file: it works without a server, and your client’s answers come back as
-        a small file or a text.
+        <strong>Nobody else can open a link to this machine.</strong> Tonada runs only on this
+        machine, so send the review as a file. It works without a server, and your client’s answers
+        come back as a small file or as text.
       </p>
       <div class="mt-2 flex flex-wrap gap-2">
         <a v-if="file" class="button-solid" :href="file" download>Save the review as a file</a>
-        <a class="button" :href="here" target="_blank" rel="noopener">See it as a client does</a>
+        <a class="button" :href="here" target="_blank" rel="noopener">View it as the client</a>
         <button type="button" class="button" @click="emit('dismiss')">Done</button>
       </div>
     </template>
-    <p v-if="made.mailed" class="mt-2 font-semibold" role="status">The mail was sent.</p>
+    <p v-if="made.mailed" class="mt-2 font-semibold" role="status">The email was sent.</p>
     <p v-if="made.problem" class="mt-2 font-semibold" role="alert">{{ made.problem }}</p>
   </section>
 </template>

@@ -51,7 +51,7 @@ async function make() {
 <template>
   <section aria-label="A link to the palette" class="mt-4">
     <h3 class="text-title leading-tight">A link to the palette</h3>
-    <p class="text-quiet">The colours and their values, to look at and to copy. Nothing else.</p>
+    <p class="text-quiet">A page with the colours and their values, and nothing else.</p>
     <template v-if="made">
       <template v-if="made.link.address">
         <input
@@ -62,7 +62,7 @@ async function make() {
           @focus="($event.target as HTMLInputElement).select()"
         />
         <p role="status" class="mt-1 font-semibold">
-          {{ isCopied('palette link') ? 'Copied. ' : '' }}It is shown only now.
+          {{ isCopied('palette link') ? 'Copied. ' : '' }}It won’t be shown again.
         </p>
       </template>
       <template v-else>
@@ -73,7 +73,7 @@ async function make() {
       </template>
     </template>
     <button v-else type="button" class="button mt-2" :disabled="isMaking" @click="make">
-      {{ isMaking ? 'Making it…' : 'Make a link' }}
+      {{ isMaking ? 'Making the link…' : 'Make a link' }}
     </button>
     <p v-if="problem" role="alert" class="mt-1 font-semibold">{{ problem }}</p>
   </section>

@@ -4,7 +4,7 @@ import { explain } from '@/api/client'
 import { formatAge } from '@/ui/format'
 import { useCameBackStore } from '@/review/cameBack'
 
-/** What clients said of the page that is shown, or of the part of it that is chosen. */
+/** Clients’ remarks of the page that is shown, or of the part of it that is chosen. */
 const props = defineProps<{ page: string; part: string | undefined; brandId: string }>()
 const emit = defineEmits<{ choose: [part: string] }>()
 const cameBack = useCameBackStore()
@@ -30,11 +30,11 @@ async function resolve(review: string, remark: string) {
 <template>
   <section
     v-if="shown.length"
-    aria-label="What clients said"
+    aria-label="Clients’ remarks"
     class="mb-3"
     data-testid="part-remarks"
   >
-    <h2 class="font-semibold">What clients said</h2>
+    <h2 class="font-semibold">Clients’ remarks</h2>
     <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
     <article
       v-for="{ review, remark, number } in shown"
@@ -58,9 +58,7 @@ async function resolve(review: string, remark: string) {
           :to="{ name: 'reviews', params: { brandId, reviewId: review } }"
           >Answer</RouterLink
         >
-        <button type="button" class="underline" @click="resolve(review, remark.id)">
-          Dealt with
-        </button>
+        <button type="button" class="underline" @click="resolve(review, remark.id)">Resolve</button>
       </div>
     </article>
   </section>

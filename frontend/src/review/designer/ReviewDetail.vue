@@ -58,7 +58,7 @@ const when = (text: string) =>
         </p>
         <p v-else class="text-quiet">
           Shown {{ formatAge(review.created_at)
-          }}{{ review.pages.length ? ` on ${review.pages.join(', ')}` : ', the palette alone' }}
+          }}{{ review.pages.length ? ` on ${review.pages.join(', ')}` : ', the palette only' }}
         </p>
       </div>
       <div class="flex flex-wrap gap-2">
@@ -68,9 +68,9 @@ const when = (text: string) =>
           class="button"
           @click="((reason = ''), (isReopening = true))"
         >
-          Open it again
+          Reopen
         </button>
-        <button type="button" class="button" @click="isTakingIn = true">Take in answers</button>
+        <button type="button" class="button" @click="isTakingIn = true">Import answers</button>
         <a class="button" :href="`${file}/file`" download>Review as a file</a>
         <a class="button" :href="`${file}/history`" download>History as a PDF</a>
         <button
@@ -117,10 +117,12 @@ const when = (text: string) =>
         </p>
       </li>
     </ul>
-    <section aria-label="What was said">
-      <h3 class="text-[15px]">What was said</h3>
+    <section aria-label="Remarks">
+      <h3 class="text-[15px]">Remarks</h3>
       <p v-if="!threads.length" class="mt-1 text-quiet">
-        {{ review.may_comment ? 'Nothing yet.' : 'This review is only to be looked at.' }}
+        {{
+          review.may_comment ? 'None yet.' : 'Clients can look at this review, but not add remarks.'
+        }}
       </p>
       <div class="mt-1.5 flex flex-col gap-2">
         <RemarkThread
@@ -143,7 +145,7 @@ const when = (text: string) =>
             class="leading-6 underline"
             @click="reviews.resolve(thread.id, !thread.first.is_resolved)"
           >
-            {{ thread.first.is_resolved ? 'Open it again' : 'Dealt with' }}
+            {{ thread.first.is_resolved ? 'Reopen' : 'Resolve' }}
           </button>
           <RouterLink
             v-if="
@@ -159,7 +161,7 @@ const when = (text: string) =>
               },
               query: { part: thread.first.about.part },
             }"
-            >See it in Proof</RouterLink
+            >Open in Proof</RouterLink
           >
         </RemarkThread>
       </div>
@@ -189,19 +191,19 @@ const when = (text: string) =>
     <AnswersDialog v-model="isTakingIn" :problem="reviews.problem.value" :take="reviews.takeIn" />
     <SheetDialog
       v-model="isReopening"
-      title="Open the review again"
-      description="The approval stays in the history, and the client sees that it is open."
+      title="Reopen the review"
+      description="The approval stays in the history, and the client sees that the review is open."
     >
       <form class="mt-3 flex flex-col gap-3" @submit.prevent="reopen">
         <label class="block"
-          >Why, for the history
+          >Reason, for the history
           <input v-model="reason" class="field mt-1" dir="auto" maxlength="2000" />
         </label>
         <p v-if="reviews.problem.value" role="alert" class="font-semibold">
           {{ reviews.problem.value }}
         </p>
         <div class="flex gap-2">
-          <button class="button-solid">Open it again</button>
+          <button class="button-solid">Reopen</button>
           <button type="button" class="button ml-auto" @click="isReopening = false">Cancel</button>
         </div>
       </form>
@@ -209,7 +211,7 @@ const when = (text: string) =>
     <SheetDialog
       v-model="isWithdrawing"
       title="Withdraw the review"
-      description="No link leads there any more. What was said stays here."
+      description="All its links stop working. The remarks stay here."
     >
       <div class="mt-4 flex gap-2">
         <button type="button" class="button-solid" @click="withdraw">Withdraw</button>

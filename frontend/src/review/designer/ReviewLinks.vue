@@ -53,7 +53,7 @@ const dayOf = (link: ReviewLink) =>
 function stateOf(link: ReviewLink): string {
   if (link.withdrawn_at) return 'Withdrawn'
   if (isOver(link)) return `Ended after ${dayOf(link)}`
-  return link.expires_at ? `Until ${dayOf(link)}` : 'Without an end'
+  return link.expires_at ? `Until ${dayOf(link)}` : 'No end date'
 }
 const openedOf = (link: ReviewLink) =>
   link.last_opened_at
@@ -77,7 +77,7 @@ const openedOf = (link: ReviewLink) =>
       >
         <div class="min-w-40 flex-1">
           <p class="font-semibold [overflow-wrap:anywhere]" dir="auto">
-            {{ link.name || 'Without a name' }}
+            {{ link.name || 'No name' }}
           </p>
           <p class="text-quiet">
             {{ stateOf(link) }} · {{ openedOf(link)
@@ -88,15 +88,15 @@ const openedOf = (link: ReviewLink) =>
           <button
             type="button"
             class="button"
-            :aria-label="`Another end for the link of ${link.name || 'nobody in particular'}`"
+            :aria-label="`Change end of the link for ${link.name || 'no one in particular'}`"
             @click="startProlonging(link)"
           >
-            Another end
+            Change end
           </button>
           <button
             type="button"
             class="button"
-            :aria-label="`Withdraw the link of ${link.name || 'nobody in particular'}`"
+            :aria-label="`Withdraw the link for ${link.name || 'no one in particular'}`"
             @click="emit('withdraw', link.id)"
           >
             Withdraw
@@ -116,18 +116,18 @@ const openedOf = (link: ReviewLink) =>
     </SheetDialog>
     <SheetDialog
       :model-value="prolonged !== undefined"
-      title="Another end"
+      title="Change end"
       @update:model-value="prolonged = undefined"
     >
       <form class="mt-3 flex flex-col gap-3" @submit.prevent="prolongLink">
         <label class="block"
-          >Until the end of
+          >Ends after
           <input v-model="until" type="date" class="field mt-1" />
         </label>
-        <p class="text-quiet">Leave it empty for a link without an end.</p>
+        <p class="text-quiet">Leave it empty if the link should never end.</p>
         <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
         <div class="flex gap-2">
-          <button class="button-solid">Keep</button>
+          <button class="button-solid">Save</button>
           <button type="button" class="button ml-auto" @click="prolonged = undefined">
             Cancel
           </button>

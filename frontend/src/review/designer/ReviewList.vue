@@ -10,16 +10,16 @@ function stateOf(one: ListedReview): string {
     return `${one.takes[one.approved_place ?? 0] ?? ''} approved by ${one.approved_by ?? ''}`
   if (one.withdrawn_at) return 'Withdrawn'
   if (one.last_choice) return one.last_choice
-  if (!one.open_links) return 'No link leads there any more'
-  if (!one.last_opened_at) return 'Out, not opened yet'
-  return `Out, opened ${formatAge(one.last_opened_at)}`
+  if (!one.open_links) return 'No link works any more'
+  if (!one.last_opened_at) return 'Not opened yet'
+  return `Opened ${formatAge(one.last_opened_at)}`
 }
 function saidOf(one: ListedReview): string {
   if (!one.remarks) return ''
   const all = countOf(one.remarks, 'remark', 'remarks')
   return one.unresolved
     ? `${all}, ${countOf(one.unresolved, 'open', 'open').toLowerCase()}`
-    : `${all}, all dealt with`
+    : `${all}, all resolved`
 }
 </script>
 
@@ -38,7 +38,7 @@ function saidOf(one: ListedReview): string {
         <span class="block">{{ stateOf(one) }}</span>
         <span class="block text-quiet"
           >{{ formatAge(one.created_at) }}{{ saidOf(one) && ` · ${saidOf(one)}`
-          }}{{ one.pages.length ? '' : ' · the palette alone' }}</span
+          }}{{ one.pages.length ? '' : ' · the palette only' }}</span
         >
       </RouterLink>
     </li>

@@ -95,8 +95,8 @@ const link = computed(() =>
         <div v-else-if="list && !list.length" class="max-w-120">
           <h2 class="text-title">Nothing is out for review yet</h2>
           <p class="mt-1 text-quiet">
-            Show one to four takes to the client by a link. They look at the pages, say what they
-            think on the part that they mean, choose and approve, without an account.
+            Send your client a link to one to four takes. They look at the pages, add remarks where
+            they belong, choose and approve. They need no account.
           </p>
           <button type="button" class="button-solid mt-3" @click="isShowing = true">
             Show the client

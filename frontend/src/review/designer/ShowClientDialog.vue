@@ -43,7 +43,7 @@ function emptyLink(): LinkWish {
 }
 
 const RIGHTS = [
-  { key: 'may_comment', label: 'Say something' },
+  { key: 'may_comment', label: 'Add remarks' },
   { key: 'may_choose', label: 'Choose one' },
   { key: 'may_approve', label: 'Approve' },
 ] as const
@@ -78,11 +78,11 @@ async function submit() {
     v-model="shown"
     wide
     title="Show the client"
-    description="What they see is a version, saved now. It never changes, whatever you do next."
+    description="They see a version, saved now. It stays as it is, whatever you change later."
   >
     <form class="mt-3 flex flex-col gap-4" @submit.prevent="submit">
       <fieldset>
-        <legend class="font-semibold">Takes, and what the client calls them</legend>
+        <legend class="font-semibold">Takes, and their names for the client</legend>
         <ul class="mt-1 flex flex-col gap-1.5">
           <li v-for="take in takes" :key="take.id" class="flex items-center gap-2">
             <label class="flex min-w-0 flex-1 items-center gap-2">
@@ -102,7 +102,7 @@ async function submit() {
               dir="auto"
               maxlength="80"
               autocomplete="off"
-              :aria-label="`What the client calls ${take.name}`"
+              :aria-label="`Name of ${take.name} for the client`"
               :placeholder="take.name"
             />
           </li>
@@ -121,7 +121,7 @@ async function submit() {
           </label>
         </div>
         <p class="mt-1 text-quiet">
-          {{ pages.length ? 'The colours and their values come last.' : 'The colours alone.' }}
+          {{ pages.length ? 'The colours and their values come last.' : 'The colours only.' }}
         </p>
       </fieldset>
       <div class="grid grid-cols-2 gap-4 max-[600px]:grid-cols-1">
@@ -139,7 +139,7 @@ async function submit() {
           </div>
         </fieldset>
         <fieldset>
-          <legend class="font-semibold">They may look, and</legend>
+          <legend class="font-semibold">Besides looking, they may</legend>
           <div class="mt-1 flex flex-wrap gap-x-5 gap-y-1">
             <label v-for="right in RIGHTS" :key="right.key" class="flex items-center gap-2"
               ><input v-model="rights[right.key]" type="checkbox" class="h-6 w-6 accent-ink" />
@@ -162,7 +162,7 @@ async function submit() {
       <p v-if="problem" role="alert" class="font-semibold">{{ problem }}</p>
       <div class="flex gap-2">
         <button class="button-solid" :disabled="!isReady">
-          {{ isSending ? 'Making it…' : 'Make the link' }}
+          {{ isSending ? 'Making the link…' : 'Make the link' }}
         </button>
         <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>
       </div>

@@ -29,7 +29,7 @@ from tonada.core.take.take import Take
 
 @dataclass(frozen=True, slots=True)
 class CheckedPair:
-    """ratio: exact; None, as the values, where it can't be told. passes: an exempt pair doesn't, nor fails.
+    """ratio: exact; None, like the values, where undecided. passes: an exempt pair neither passes nor fails.
 
     reason: why it is exempt or untold. file, place and ground_place: where text and ground are set,
     scope: in which block's properties, for the rules of stylesheets and pages.

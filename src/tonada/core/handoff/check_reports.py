@@ -19,7 +19,7 @@ _SHADES: Final = {"fails": _RED, "passes": _GREEN, "can't tell": _YELLOW, "exemp
 LONGEST_LABEL: Final = 60
 RULES: Final = {
     "contrast": "Text and ground reach the contrast ratio that WCAG asks.",
-    "contrast-untold": "Text and ground can't be told from the file.",
+    "contrast-untold": "Text and ground can't be decided from the file.",
 }
 
 
@@ -85,8 +85,8 @@ def summary_of(pairs: Sequence[CheckedPair]) -> str:
     """Return how many pairs there are, and what came of them."""
     words = [word_of(pair) for pair in pairs]
     counts = [(words.count(word), word) for word in ("fails", "can't tell", "exempt", "passes")]
-    plural = {"fails": "fail", "passes": "pass", "exempt": "are exempt", "can't tell": "can't be told"}
-    singular = {"fails": "fails", "passes": "passes", "exempt": "is exempt", "can't tell": "can't be told"}
+    plural = {"fails": "fail", "passes": "pass", "exempt": "are exempt", "can't tell": "can't be decided"}
+    singular = {"fails": "fails", "passes": "passes", "exempt": "is exempt", "can't tell": "can't be decided"}
     counted = [
         f"{count} {(singular if count == 1 else plural)[word]}"
         for count, word in counts
@@ -147,7 +147,7 @@ def as_junit(pairs: Sequence[CheckedPair], name: str, *, strict: bool = False) -
 
 
 def as_sarif(pairs: Sequence[CheckedPair], version: str, *, strict: bool = False) -> str:
-    """Return SARIF 2.1.0 (OASIS): a result for each pair that fails or can't be told."""
+    """Return SARIF 2.1.0 (OASIS): a result for each pair that fails or can't be decided."""
     results = [_result(one, strict) for one in pairs if one.fails or one.untold]
     driver = {
         "name": "tonada check",

@@ -1,4 +1,4 @@
-"""The pairs that stand in the rules of stylesheets and pages, each judged, or why it can't be told.
+"""The pairs that stand in the rules of stylesheets and pages, each judged, or why it can't be decided.
 
 For every selector of a rule that sets text and ground the smallest element is made that it describes,
 and the whole stylesheet is asked how that element looks: with what it inherits from the root, and again
@@ -60,8 +60,8 @@ class Place(NamedTuple):
 class RulePair:
     """A pair of one rule. scope: the block whose properties count too, or empty.
 
-    ratio: exact, the least of what the ground shows; None, like the values, where it can't be told.
-    reason: why it can't be told, or why it is exempt.
+    ratio: exact, the least of what the ground shows; None, like the values, where it can't be decided.
+    reason: why it can't be decided, or why it is exempt.
     """
 
     file: str

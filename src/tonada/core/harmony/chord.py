@@ -260,7 +260,10 @@ def add_partner(take: Take, angle: float) -> Take:
     """Return the take with a new free swatch at an angle from the anchor, in the take's character."""
     anchor = anchor_of(take)
     if anchor is None or _chroma(anchor) < NEUTRAL_BELOW:
-        raise InputError("Without a coloured anchor there is no angle to stand at.", field="anchor")
+        raise InputError(
+            "The anchor is grey, so it has no hue to count angles from. Choose a coloured anchor.",
+            field="anchor",
+        )
     hue = circles.turned(hex_to_oklch(anchor.hex)[2], angle, take.harmony.circle)
     character = character_of(take)
     value = _at_hue(anchor.hex, hue)

@@ -88,7 +88,7 @@ def drawn_for(base: Take, sheet: int, following: frozenset[str] = frozenset()) -
     """Yield the draws of a sheet, from 0: what seems to pass first, each as far as can be from the others.
 
     Their seeds are those of the sheet's first place; whoever proves them gives each its own. base: a
-    take as `restored` gives it. following: ids of pairs whose text will follow, and so can't be told
+    take as `restored` gives it. following: ids of pairs whose text will follow, and so isn't known yet
     beforehand. The same take gives the same draws.
     """
     free = free_of(base)

@@ -155,7 +155,7 @@ def _check(index: Index, question: Question) -> None:
     for name, words, table in known:
         for word in words:
             if word not in table:
-                raise InputError(f"“{word[:40]}” is not known here. Use: {', '.join(table)}.", field=name)
+                raise InputError(f"“{word[:40]}” isn’t known. Use: {', '.join(table)}.", field=name)
     if question.character is not None and question.character not in CHARACTERS:
         raise InputError(
             f"“{question.character[:40]}” isn’t a character. Use: {', '.join(CHARACTERS)}.", field="character"

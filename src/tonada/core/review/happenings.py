@@ -63,25 +63,29 @@ def _for(one: Happening) -> str:
 
 
 def _about(one: Happening) -> str:
-    return str(one.detail.get("about") or "the whole")
+    about = str(one.detail.get("about") or _WHOLE)
+    return "" if about == _WHOLE else f" on {about}"
 
+
+# What is remarked on where it isn't a part: the review as a whole.
+_WHOLE: Final = "the whole"
 
 _SAID: Final[Mapping[str, Callable[[Happening], str]]] = {
     "made": lambda one: f"The review was made with {one.detail.get('takes')}.",
     "link made": lambda one: f"A link{_for(one)} was made.",
     "opened": lambda one: f"The link{_for(one)} was opened for the first time.",
-    "remarked": lambda one: f"{_who(one)} said something about {_about(one)}: “{one.detail.get('text')}”",
+    "remarked": lambda one: f"{_who(one)} remarked{_about(one)}: “{one.detail.get('text')}”",
     "answered": lambda one: f"{_who(one)} answered: “{one.detail.get('text')}”",
-    "taken back": lambda one: f"{_who(one)} took a remark about {_about(one)} back.",
+    "taken back": lambda one: f"{_who(one)} deleted a remark{_about(one)}.",
     "chosen": _chosen,
     "approved": _approved,
     "reopened": lambda one: (
-        "The designer opened the review again"
+        "The designer reopened the review"
         + (f": “{one.detail.get('reason')}”." if one.detail.get("reason") else ".")
     ),
     "prolonged": lambda one: f"The link{_for(one)} now ends {one.detail.get('until') or 'never'}.",
     "link withdrawn": lambda one: f"The link{_for(one)} was withdrawn.",
     "withdrawn": lambda _: "The review was withdrawn.",
-    "answers taken in": lambda one: f"Answers from a file{_for(one)} were taken in.",
+    "answers taken in": lambda one: f"Answers from a file{_for(one)} were imported.",
 }
 KINDS: Final = tuple(_SAID)

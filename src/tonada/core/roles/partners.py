@@ -80,9 +80,9 @@ def make_lead(given: Hex) -> Partner:
     on_white = rounded_down(ratio_between(given, "#ffffff"), 1)
     origin = Origin("made", "made to lead")
     if chroma < 0.01:
-        reason = f"Added: the given colour has only {on_white} to 1 on white, and no hue."
+        reason = f"Added: the given colour has only {on_white}:1 on white, and no hue."
         return Partner(Role.PRIMARY, color_at(0.32, 0.0, 0.0), reason, origin)
-    reason = f"Added, in the same hue: the given colour has only {on_white} to 1 on white."
+    reason = f"Added, in the same hue: the given colour has only {on_white}:1 on white."
     return Partner(Role.PRIMARY, color_at(0.45, min(0.12, max(0.06, 1.5 * chroma)), hue), reason, origin)
 
 

@@ -75,7 +75,7 @@ def propose_signals(brand: Sequence[Hex], grounds: Sequence[Hex]) -> tuple[Signa
     for role, (colors, _), number in zip(SIGNALS, options, picked, strict=True):
         ratio = float(contrast_ratio(colors[number][None], faces).min())
         reason = (
-            f"The usual hue for this signal. At least {rounded_down(ratio, 1)} to 1 on the grounds; "
+            f"The usual hue for this signal. At least {rounded_down(ratio, 1)}:1 on the grounds; "
             f"difference from the nearest other signal, in any colour vision: {apart:.2f}."
         )
         signals.append(Signal(role, srgb8_to_hex(colors[number]), reason))

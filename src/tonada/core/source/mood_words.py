@@ -212,7 +212,7 @@ _FIELDS: Final = (
         "craft",
         (("earth", 0.8), ("indigo", 0.5), ("amber", 0.5)),
         "earthy",
-        "Crafts wear the colours of their material: clay, wood, dyed cloth.",
+        "Crafts use the colours of their material: clay, wood, dyed cloth.",
     ),
     MoodWord(
         "money and law",

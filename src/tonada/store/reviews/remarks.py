@@ -177,12 +177,12 @@ def find(connection: Connection, workspace: UUID, review: UUID, remark: UUID) ->
 def edit(
     connection: Connection, workspace: UUID, review: UUID, remark: UUID, writer: Writer, text: str
 ) -> None:
-    """Change one's own words while they are new. Raises NotFound or NotYours."""
+    """Change one's own remark while it is new. Raises NotFound or NotYours."""
     _own(connection, EDIT, workspace, review, remark, writer, text=text)
 
 
 def take_back(connection: Connection, workspace: UUID, review: UUID, remark: UUID, writer: Writer) -> None:
-    """Take one's own words back while they are new. Raises NotFound or NotYours."""
+    """Delete one's own remark while it is new. Raises NotFound or NotYours."""
     _own(connection, TAKE_BACK, workspace, review, remark, writer)
 
 

@@ -95,7 +95,7 @@ def read_review(path: TokenPath) -> Response:
 @api.get(
     "/review/<string:token>/content",
     responses={200: ReviewContent},
-    summary="What is shown: never another, so long as there is a review",
+    summary="What the review shows; it never changes",
 )
 @guesses
 def read_content(path: TokenPath) -> Response:
@@ -104,7 +104,9 @@ def read_content(path: TokenPath) -> Response:
     return compressed(orjson.dumps(content), "application/json")
 
 
-@api.get("/review/<string:token>/said", responses={200: SaidAnswer}, summary="What was said so far")
+@api.get(
+    "/review/<string:token>/said", responses={200: SaidAnswer}, summary="Remarks, choices and approval so far"
+)
 @guesses
 def read_said(path: TokenPath) -> Response:
     with guest(path.token) as found:
@@ -144,7 +146,7 @@ def read_file(path: TokenFilePath) -> Response:
     return Response(file.content, mimetype=file.mimetype)
 
 
-@api.post("/review/<string:token>/remarks", responses={201: SaidAnswer}, summary="Say something")
+@api.post("/review/<string:token>/remarks", responses={201: SaidAnswer}, summary="Add a remark")
 @writings
 @guesses
 def say(path: TokenPath, body: ClientRemarkBody) -> Response:
@@ -153,7 +155,7 @@ def say(path: TokenPath, body: ClientRemarkBody) -> Response:
         about = checked_about(found, body)
         new = NewRemark(about, body.name, body.text, body.answers)
         remarks.create(found.connection, found.workspace, found.review.id, found.writer, new)
-        what = f"{body.name} said something about {about['name'] or 'the whole'}:"
+        what = f"{body.name} remarked on {about['name']}:" if about["name"] else f"{body.name} made a remark:"
         _tell(found, what, body.text, remark_made)
         said = _said(found)
     _wake()
@@ -163,7 +165,7 @@ def say(path: TokenPath, body: ClientRemarkBody) -> Response:
 @api.put(
     "/review/<string:token>/remarks/<uuid:remark_id>",
     responses={200: SaidAnswer},
-    summary="Change one's own words while they are new",
+    summary="Change one's own remark while it is new",
 )
 @writings
 @guesses
@@ -180,7 +182,7 @@ def edit(path: TokenRemarkPath, body: TextOfRemarkBody) -> Response:
 @api.delete(
     "/review/<string:token>/remarks/<uuid:remark_id>",
     responses={200: SaidAnswer},
-    summary="Take one's own words back while they are new",
+    summary="Delete one's own remark while it is new",
 )
 @writings
 @guesses
@@ -235,7 +237,9 @@ def choose_for(found: Guest, body: ChoiceBody, outside_key: str | None = None) -
     if body.place is not None:
         name = str(_take_at(found, body.place, "place")["name"])
     elif not body.reason:
-        raise InputError("Say why none of them will do, so that the next ones can.", field="reason")
+        raise InputError(
+            "Say why none of them works, so that the next suggestions come closer.", field="reason"
+        )
     _open(found)
     detail = {"place": body.place, "name": name, "reason": body.reason}
     if _record(found, "chosen", body.name, detail, outside_key):
@@ -276,7 +280,10 @@ def _open(found: Guest) -> None:
     if verdicts.approval(found.connection, found.workspace, found.review.id) is not None:
         raise verdicts.Closed
     if verdicts.is_full(found.connection, found.workspace, found.review.id):
-        raise InputError("So much has happened to this review that it takes nothing more.", field="place")
+        raise InputError(
+            "This review is full: nothing more can be recorded. Ask your designer for a new one.",
+            field="place",
+        )
 
 
 def _take_at(found: Guest, place: int, field: str) -> dict[str, object]:

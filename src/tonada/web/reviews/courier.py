@@ -59,7 +59,7 @@ class Courier:
                 send(self._server, Letter(mail.recipient, mail.subject, mail.text, mail.html))
                 mails.note_sent(connection, workspace, mail.id)
             except MailRefused as reason:
-                log.warning("a mail was not taken: %s", reason)
+                log.warning("a mail was refused: %s", reason)
                 mails.note_failed(connection, workspace, mail.id, str(reason))
         return True
 

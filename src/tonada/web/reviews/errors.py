@@ -11,4 +11,4 @@ class PassphraseNeeded(Exception):
     """A review shows nothing before its passphrase was given."""
 
     def __init__(self) -> None:
-        super().__init__("This review has a passphrase. Your designer has told you, or will.")
+        super().__init__("This review needs a passphrase. Your designer knows it.")

@@ -65,14 +65,12 @@ def at_the_door(token: str) -> Iterator[Guest]:
             raise NotFound("review")
         review = frozen.find(connection, workspace, link.review_id)
         if brands.is_removed(connection, workspace, review.brand_id):
-            raise ReviewEnded("This review is not shown now. Ask your designer.")
+            raise ReviewEnded("This review isn’t available now. Ask your designer.")
         if link.withdrawn_at is not None or review.withdrawn_at is not None:
             raise ReviewEnded("This review was withdrawn. Ask your designer for a new link.")
         if link.expires_at is not None and link.expires_at <= links.now(connection):
             last = link.expires_at - timedelta(days=1)
-            raise ReviewEnded(
-                f"This review could be seen until {last:%-d %B %Y}. Ask your designer to prolong it."
-            )
+            raise ReviewEnded(f"This review ended on {last:%-d %B %Y}. Ask your designer to extend it.")
         yield Guest(connection, workspace, link, review, person_digest())
 
 
@@ -82,14 +80,14 @@ def unlock(token: str, passphrase: str) -> None:
         link, now = found.link, links.now(found.connection)
         if link.locked_until is not None and link.locked_until > now:
             raise InputError(
-                f"{WRONG_PASSPHRASES} passphrases were wrong. Try again in a quarter of an hour.",
+                f"{WRONG_PASSPHRASES} passphrases were wrong. Try again in 15 minutes.",
                 field="passphrase",
             )
         is_right = link.passphrase is None or check_password_hash(link.passphrase, passphrase)
         links.note_passphrase(found.connection, found.workspace, link.id, is_right=is_right)
     # Outside of the transaction, so that a wrong one stays counted.
     if not is_right:
-        raise InputError("That is not the passphrase.", field="passphrase")
+        raise InputError("That passphrase is wrong.", field="passphrase")
     known = [one for one in session.get("unlocked", []) if one != str(link.id)]
     session["unlocked"] = [*known, str(link.id)][-_MOST_UNLOCKED:]
     session.permanent = True

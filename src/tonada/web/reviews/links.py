@@ -59,7 +59,7 @@ def new_link_answer(review: ReviewRow, made: tuple[LinkRow, Token], mail: str | 
 def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -> str | None:
     """Send a link; return why it could not be sent. What is kept of the mail has the link left out."""
     if address is None:
-        return "Not sent: a client can’t reach this machine. Send the review as a file."
+        return "Not sent, because a client can’t reach this machine. Send the review as a file."
     content = review.content
 
     def letter_with(where: str) -> Sent:

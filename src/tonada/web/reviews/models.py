@@ -48,7 +48,7 @@ class TokenRemarkPath(TokenPath):
 
 
 class LinkBody(Model):
-    """A link for a person. until: its last day, none for no end. mail: the address that it is sent to."""
+    """Make another link. until: its last day, none for no end. mail: the address that it is sent to."""
 
     name: Annotated[str, Line, StringConstraints(max_length=limits.MAX_NAME_LENGTH)] = ""
     until: date | None = None
@@ -140,7 +140,7 @@ class ApprovalAnswer(Model):
 
 
 class SaidAnswer(Model):
-    """What was said, chosen and approved so far."""
+    """Remarks, choices and approval so far."""
 
     remarks: tuple[RemarkAnswer, ...]
     choices: tuple[ChoiceAnswer, ...]
@@ -270,7 +270,7 @@ class TakeRemark(Model):
 
 
 class CameBackAnswer(Model):
-    """What came back of a take and stands: remarks that are not dealt with, and approvals, newest first."""
+    """What clients say of a take: remarks that are not resolved, and approvals, newest first."""
 
     remarks: tuple[TakeRemark, ...]
     approvals: tuple[ApprovedVersion, ...]

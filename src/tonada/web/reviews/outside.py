@@ -74,7 +74,7 @@ def download_review(path: ReviewPath) -> Response:
 @api.post(
     "/reviews/<uuid:review_id>/answers",
     responses={200: TakenInAnswer},
-    summary="Take in what came back from a review that was sent as a file",
+    summary="Import the answers to a review that was sent as a file",
 )
 def take_in(path: ReviewPath, body: AnswersBody) -> Response:
     given = read_answers(body.text)
@@ -124,7 +124,7 @@ def _take_in(guest: Guest, given: OutsideAnswers) -> tuple[int, bool]:
         (given.approved is not None, review.may_approve),
     )
     if any(there and not may for there, may in allowed):
-        raise InputError("These answers hold what this review doesn't ask for.", field="text")
+        raise InputError("These answers contain something that this review doesn't ask for.", field="text")
     added = 0
     for one in given.remarks:
         about = checked_about(guest, ClientRemarkBody(about=one.about, name=given.name, text=one.text))

@@ -23,14 +23,18 @@ _INERT: Final = (
 )
 
 
-@api.get("/studio", responses={200: StudioAnswer}, summary="Who the studio is, and where it is notified")
+@api.get(
+    "/studio", responses={200: StudioAnswer}, summary="The studio's name and the address for its notices"
+)
 def read_studio() -> Response:
     with workspace_connection() as (connection, workspace):
         found = mails.studio(connection, workspace)
     return answer(StudioAnswer.of(found, _courier().sends_by))
 
 
-@api.put("/studio", responses={200: StudioAnswer}, summary="Say who the studio is, and where to notify it")
+@api.put(
+    "/studio", responses={200: StudioAnswer}, summary="Set the studio's name and the address for its notices"
+)
 def set_studio(body: StudioBody) -> Response:
     given = Studio(body.studio, body.notified)
     with workspace_connection() as (connection, workspace):

@@ -58,7 +58,7 @@ def list_reviews(path: BrandPath) -> Response:
 @api.post(
     "/brands/<uuid:brand_id>/reviews",
     responses={201: MadeReviewAnswer},
-    summary="Show takes to a client: versions of them, saved now, and a link",
+    summary="Show takes to a client: saves versions and makes a link",
 )
 @limiter.limit(SHEETS_PER_MINUTE)
 def create_review(path: BrandPath, body: NewReviewBody) -> Response:
@@ -72,7 +72,11 @@ def create_review(path: BrandPath, body: NewReviewBody) -> Response:
     return answer(MadeReviewAnswer(review=whole, link=made), 201)
 
 
-@api.get("/reviews/<uuid:review_id>", responses={200: ReviewAnswer}, summary="A review, and what came back")
+@api.get(
+    "/reviews/<uuid:review_id>",
+    responses={200: ReviewAnswer},
+    summary="A review, with remarks, choices and approval",
+)
 def read_review(path: ReviewPath) -> Response:
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
@@ -80,12 +84,12 @@ def read_review(path: ReviewPath) -> Response:
     return answer(whole)
 
 
-@api.post("/reviews/<uuid:review_id>/links", responses={201: NewLinkAnswer}, summary="A link for a person")
+@api.post("/reviews/<uuid:review_id>/links", responses={201: NewLinkAnswer}, summary="Make another link")
 def create_link(path: ReviewPath, body: LinkBody) -> Response:
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
         if review.withdrawn_at is not None:
-            raise InputError("This review was withdrawn. Make another one.", field="review")
+            raise InputError("This review was withdrawn. Make a new one.", field="review")
         made = make_link(connection, workspace, review, _wanted_link(body))
         notices.tell(connection, review.id)
     return answer(new_link_answer(review, made, body.mail), 201)
@@ -94,7 +98,7 @@ def create_link(path: ReviewPath, body: LinkBody) -> Response:
 @api.put(
     "/reviews/<uuid:review_id>/links/<uuid:link_id>",
     responses={200: ReviewAnswer},
-    summary="Let a link end on another day, or never",
+    summary="Change the day on which a link ends",
 )
 def prolong_link(path: LinkPath, body: UntilBody) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -111,7 +115,7 @@ def prolong_link(path: LinkPath, body: UntilBody) -> Response:
 @api.post(
     "/reviews/<uuid:review_id>/links/<uuid:link_id>/withdrawal",
     responses={200: ReviewAnswer},
-    summary="Let a link lead nowhere any more",
+    summary="Withdraw a link",
 )
 def withdraw_link(path: LinkPath) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -135,7 +139,7 @@ def withdraw_review(path: ReviewPath) -> Response:
 
 
 @api.post(
-    "/reviews/<uuid:review_id>/remarks", responses={201: ReviewAnswer}, summary="Answer, or say something"
+    "/reviews/<uuid:review_id>/remarks", responses={201: ReviewAnswer}, summary="Answer a remark, or add one"
 )
 def say(path: ReviewPath, body: DesignerRemarkBody) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -151,7 +155,7 @@ def say(path: ReviewPath, body: DesignerRemarkBody) -> Response:
 @api.put(
     "/reviews/<uuid:review_id>/remarks/<uuid:remark_id>",
     responses={200: ReviewAnswer},
-    summary="Change one's own words while they are new",
+    summary="Change one's own remark while it is new",
 )
 def edit(path: RemarkPath, body: TextOfRemarkBody) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -163,7 +167,7 @@ def edit(path: RemarkPath, body: TextOfRemarkBody) -> Response:
 @api.delete(
     "/reviews/<uuid:review_id>/remarks/<uuid:remark_id>",
     responses={200: ReviewAnswer},
-    summary="Take one's own words back while they are new",
+    summary="Delete one's own remark while it is new",
 )
 def take_back(path: RemarkPath) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -175,7 +179,7 @@ def take_back(path: RemarkPath) -> Response:
 @api.put(
     "/reviews/<uuid:review_id>/remarks/<uuid:remark_id>/resolution",
     responses={200: ReviewAnswer},
-    summary="Mark a remark as dealt with, or not",
+    summary="Mark a remark as resolved, or not",
 )
 def resolve(path: RemarkPath, body: ResolvedBody) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -193,7 +197,7 @@ def reopen(path: ReviewPath, body: ReopeningBody) -> Response:
     with workspace_connection() as (connection, workspace):
         verdicts.lock(connection, workspace, path.review_id)
         if not verdicts.reopen(connection, workspace, path.review_id):
-            raise InputError("This review is not approved, so it is open.", field="review")
+            raise InputError("This review isn't approved, so it is open already.", field="review")
         verdicts.record(connection, workspace, path.review_id, "reopened", detail={"reason": body.reason})
         whole = _changed(connection, workspace, path.review_id)
     return answer(whole)
@@ -206,7 +210,7 @@ def stream() -> Response:
 
 
 @api.get(
-    "/takes/<uuid:take_id>/came-back", responses={200: CameBackAnswer}, summary="What clients said of a take"
+    "/takes/<uuid:take_id>/came-back", responses={200: CameBackAnswer}, summary="Clients' remarks on a take"
 )
 def read_came_back(path: TakePath) -> Response:
     with workspace_connection() as (connection, workspace):

@@ -1,4 +1,4 @@
-"""What a value comes to: references filled in, mixtures computed, or the reason why it can't be told.
+"""What a value comes to: references filled in, mixtures computed, or the reason why it can't be decided.
 
 Source: CSS Custom Properties for Cascading Variables 1, section 3 (substitution, fallbacks, cycles);
 CSS Color 5, sections 2 and 3 (color-mix(), light-dark()).

@@ -1,7 +1,7 @@
-"""Why something can't be told from a stylesheet."""
+"""Why something can't be decided from a stylesheet."""
 
 from __future__ import annotations
 
 
 class CannotTell(Exception):
-    """Why a value can't be told from the file; the text is for people."""
+    """Why a value can't be decided from the file; the text is for people."""

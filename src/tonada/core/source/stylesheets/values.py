@@ -1,4 +1,4 @@
-"""The colours in a declaration's value, whatever else it says: what can't be told is passed over."""
+"""The colours in a declaration's value, whatever else it says: what can't be decided is passed over."""
 
 from __future__ import annotations
 
@@ -27,7 +27,7 @@ MOST_COLORS_IN_VALUE: Final = 64
 def colors_in_value(value: str, variables: Mapping[str, str]) -> tuple[ReadColor, ...]:
     """Return the colours of a value in their order: references followed, mixtures computed.
 
-    Of a part that can't be told, such as a gradient with an unknown stop, its own parts are asked.
+    Of a part that can't be decided, such as a gradient with an unknown stop, its own parts are asked.
     """
     return _found(value, variables) if "var(" in value.lower() else _without_references(value)
 
