@@ -1,4 +1,4 @@
-"""Make the ready-made palettes anew: draw many, keep what holds, choose the most unlike, name them.
+"""Remake the ready-made palettes: draw many, keep what holds, choose the most unlike, name them.
 
 Takes some ten minutes on two cores, and gives the same file every time. `--sheet` draws contact
 sheets of what was chosen, to be looked at.

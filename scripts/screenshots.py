@@ -1,4 +1,4 @@
-"""Makes docs/screenshots/ anew: the real server with the demo data, in Debian's Chromium."""
+"""Remakes docs/screenshots/: the real server with the demo data, in Debian's Chromium."""
 
 from __future__ import annotations
 

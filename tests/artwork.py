@@ -2,7 +2,7 @@
 
 Every drawing is an SVG of a few shapes. Its truth comes from drawing it once without smooth edges
 at a large size and counting: the colours that cover 1% and more of what is visible. It is kept in
-artwork_truths.json; `python -m tests.artwork` writes that file anew.
+artwork_truths.json; `python -m tests.artwork` rewrites that file.
 """
 
 from __future__ import annotations
@@ -228,7 +228,7 @@ def variant(drawing: Drawing, kind: str) -> bytes:
 
 
 def count_truths() -> dict[str, dict[str, dict[str, float]]]:
-    """Return the truths of all drawings, counted anew."""
+    """Return the truths of all drawings, counted again."""
     return {
         one.name: {"own": counted_truth(one.svg), "on white": counted_truth(on_white(one))}
         for one in drawings()

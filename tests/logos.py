@@ -2,7 +2,7 @@
 
 Where tests/artwork.py has few drawings made with care, these are many: faces, flags, line icons,
 badges, lettering, scenes and buildings, with shades of one hue beside each other, thin strokes,
-and small things. A truth is counted like there, of the artwork without the ground it stands on.
+and small things. A truth is counted like there, of the artwork without the ground it is on.
 """
 
 from __future__ import annotations
@@ -28,7 +28,7 @@ Motif: TypeAlias = "Callable[[Random, list[str]], str]"
 
 @dataclass(frozen=True)
 class Logo:
-    """A drawing in a square of 100 by 100. ground: what it stands on, or None for nothing."""
+    """A drawing in a square of 100 by 100. ground: what it is on, or None for nothing."""
 
     name: str
     body: str

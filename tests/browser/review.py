@@ -81,7 +81,7 @@ def frame_of(page: Page, take: str) -> FrameLocator:
 
 
 def say(page: Page, text: str, name: str = "") -> None:
-    """Add a remark in the form that is there, and wait until it stands in the list."""
+    """Add a remark in the form that is there, and wait until it is in the list."""
     page.get_by_label("Your remark").fill(text)
     if name:
         page.get_by_label("Your name").fill(name)

@@ -44,6 +44,6 @@ def test_nothing_is_found_in_any_look_at_any_width(
         "look => { document.documentElement.dataset.workspace = look }", "dark" if look == "dark" else "light"
     )
     page.set_viewport_size({"width": width, "height": 800})
-    # Two frames: what follows the width has been drawn anew.
+    # Two frames: what follows the width has been drawn again.
     page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))")
     assert findings(page) == []

@@ -19,7 +19,7 @@ from tonada.core.color.spaces import hex_to_srgb8, linear_to_srgb, srgb_to_linea
 from tonada.core.sight.vision import sight_matrix
 
 PRIMARY = "#2b3a8c"
-# Where the first cell of the measure is, and the section of the page that stands on Primary.
+# Where the first cell of the measure is, and the section of the page that is on Primary.
 PLACES = """(() => {
   const box = document.querySelector('[data-role="primary"] button').getBoundingClientRect()
   const frame = document.querySelector('iframe')

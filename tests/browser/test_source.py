@@ -66,8 +66,8 @@ def test_the_magnifier_walks_by_keyboard(page: Page) -> None:
     expect(swatches).to_have_count(before + 1)
     page.keyboard.press("Enter")
     expect(swatches).to_have_count(before + 1)
-    page.get_by_role("button", name=re.compile("^Square that is averaged")).click()
-    page.get_by_role("option", name="11 px mean").click()
+    page.get_by_role("button", name=re.compile("^Area that is averaged")).click()
+    page.get_by_role("option", name="11 × 11 px average").click()
     loupe.focus()
     expect(loupe).to_contain_text("11 px")
 

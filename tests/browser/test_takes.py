@@ -87,7 +87,7 @@ def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
     page.get_by_role("button", name="Rebuild from this source").click()
     saved(page, 2)
     act(page, "Versions")
-    expect(page.get_by_test_id("versions")).to_contain_text("Before building anew from dusk-ridge.jpg")
+    expect(page.get_by_test_id("versions")).to_contain_text("Before rebuilding from dusk-ridge.jpg")
 
 
 def test_takes_stand_side_by_side(page: Page) -> None:

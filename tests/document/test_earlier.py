@@ -112,7 +112,7 @@ def test_the_renamed_parts_of_a_reading_are_there() -> None:
     assert [color["role"] for color in listed["colors"]] == ["success", "deep", "ink"]
     assert listed["warnings"] == READINGS["list"]["notes"]
     assert current_reading(READINGS["mood"])["starting_colors"] == READINGS["mood"]["anchors"]
-    # The first releases kept the verdict on a pair; it is made anew.
+    # The first releases kept the verdict on a pair; it is rebuilt.
     pairs = [{**pair, "is_enough": False} for pair in READINGS["stylesheet"]["pairs"]]
     found = read_kept("stylesheet", {**READINGS["stylesheet"], "pairs": pairs})
     assert found

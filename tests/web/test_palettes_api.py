@@ -164,7 +164,7 @@ def test_what_cant_be_kept_is_said(client: Client) -> None:
 def test_a_take_with_failing_pairs_is_kept_as_its_colours_are(client: Client) -> None:
     document = TakeDocument.of(FAILING).model_dump(mode="json")
     kept = client.post("/api/palettes", json={"name": "x", "document": document}).get_json()
-    # Its pairs are proposed anew wherever it is taken; what was proven is that.
+    # Its pairs are suggested again wherever it is taken; what was proven is that.
     assert kept["passing"] == kept["pairs"]
 
 

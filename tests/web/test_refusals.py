@@ -189,7 +189,7 @@ def test_an_unknown_path_of_the_api_is_a_problem(client: Client) -> None:
 def test_every_change_needs_the_token(app: Flask) -> None:
     bare = app.test_client()
     said = problem_of(bare.post("/api/brands", json={"name": "x"}), 403)
-    # By this the page knows that it has to read the token anew.
+    # By this the page knows that it has to read the token again.
     assert said["type"] == "urn:tonada:csrf-refused"
     problem_of(bare.put(f"/api/takes/{uuid4()}", json={}), 403)
     form = {"file": (io.BytesIO(LOGO), "a.svg")}

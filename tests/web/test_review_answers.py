@@ -59,7 +59,7 @@ def test_an_approval_by_file_counts_once_and_is_not_late_to_itself(
     first, again = (client.post(path, json=body).get_json() for _ in range(2))
     assert first["review"]["said"]["approval"]["who"] == "Zoë"
     assert not again["is_late"]
-    # Opened again, the same file does not approve it anew.
+    # Opened again, the same file does not approve it again.
     client.post(f"/api/reviews/{made['review']['id']}/reopening", json={})
     assert client.post(path, json=body).get_json()["review"]["said"]["approval"] is None
 

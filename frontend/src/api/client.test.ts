@@ -12,7 +12,7 @@ beforeEach(() => {
 const refusedToken = () =>
   new Refusal({ status: 403, detail: 'The token is missing.', type: 'urn:tonada:csrf-refused' })
 
-it('a refused token is read anew once, and the call repeated', async () => {
+it('a refused token is read again once, and the call repeated', async () => {
   const { api } = await import('@/api/client')
   let tokens = 0
   answer('GET /api/session', () => ({ csrf_token: `token ${(tokens += 1).toString()}` }))

@@ -35,7 +35,7 @@ client.use(refusals)
 
 export const api = client
 
-/** Sends the token with every change. Where it is refused, it is read anew once and the call repeated. */
+/** Sends the token with every change. Where it is refused, it is read again once and the call repeated. */
 async function fetchWithToken(request: Request): Promise<Response> {
   const path = new URL(request.url).pathname
   if (request.method === 'GET' || COMPUTED.has(path)) return patiently(request)

@@ -220,7 +220,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The picture of a source, written anew as PNG */
+        /** The picture of a source, re-encoded as PNG */
         get: operations["sources_read_preview_sources__uuid_source_id__preview_get"];
         put?: never;
         post?: never;
@@ -1803,7 +1803,7 @@ export interface components {
         };
         /**
          * Element
-         * @description What stands on a ground, in the order in which elements are shown.
+         * @description What is on a ground, in the order in which elements are shown.
          * @enum {string}
          */
         Element: "heading" | "text" | "quiet text" | "link" | "button background" | "button label" | "line" | "focus ring" | "success" | "warning" | "error" | "info";
@@ -2695,7 +2695,7 @@ export interface components {
         Role: "primary" | "secondary" | "accent" | "accent-2" | "accent-3" | "paper" | "mist" | "deep" | "ink" | "muted" | "link" | "line" | "success" | "warning" | "error" | "info";
         /**
          * RulePair
-         * @description A pair that stands in one rule. is_enough: for body text at level AA.
+         * @description A pair that is in one rule. is_enough: for body text at level AA.
          */
         RulePair: {
             /** Text */
@@ -3113,7 +3113,7 @@ export interface components {
         };
         /**
          * Flag
-         * @description A partner's flag on the hue ruler: its hue, and who stands there.
+         * @description A partner's flag on the hue ruler: its hue, and which colour is there.
          *
          *     angle: from the anchor on the take's circle; turn: in OKLCH, as the stave has it. Both 0 to 360.
          */
@@ -3129,7 +3129,7 @@ export interface components {
         };
         /**
          * GroundAnswer
-         * @description series: for charts on this ground, told apart by all eyes.
+         * @description series: for charts on this ground, told apart in any colour vision.
          */
         GroundAnswer: {
             /** Id */
@@ -3264,7 +3264,7 @@ export interface components {
         };
         /**
          * Plan
-         * @description Shares of the page, together 1: grounds; the accents that call; brand and text, the rest.
+         * @description Shares of the page, together 1: grounds; the accents; brand and text, the rest.
          *
          *     advice: a sentence for each accent that is planned larger than a ground.
          */
@@ -3414,7 +3414,7 @@ export interface components {
          * Use
          * @description What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
          *
-         *     over: what it stands on, the button's face for a label. ratio is exact; changed: by hand.
+         *     over: what it is on, the button's face for a label. ratio is exact; changed: by hand.
          *     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
          *     pages in which it passes.
          */
@@ -3605,7 +3605,7 @@ export interface components {
         };
         /**
          * PageWanted
-         * @description The page that stands beside a view, so that its figures come with those of the change.
+         * @description The page that is beside a view, so that its figures come with those of the change.
          *
          *     voice: the one guessed for the brand. scheme: the one in which the page is shown.
          */
@@ -3691,7 +3691,7 @@ export interface components {
         };
         /**
          * ReadyMadeChange
-         * @description A ready-made palette for what is free; held colours and their roles stay, all else is proposed anew.
+         * @description A ready-made palette for what is free: held colours and their roles stay, others are made again.
          */
         ReadyMadeChange: {
             /**
@@ -4489,7 +4489,7 @@ export interface components {
         };
         /**
          * PlacedNote
-         * @description A note as it stands on the stave of all hues.
+         * @description A note as it is on the stave of all hues.
          */
         PlacedNote: {
             /** Hex */
@@ -4992,7 +4992,7 @@ export interface components {
         };
         /**
          * FilledAnswer
-         * @description A slot with its colour, as text in the slot's notation. ratio: to the slot it stands on.
+         * @description A slot with its colour, as text in the slot's notation. ratio: to the slot it is on.
          */
         FilledAnswer: {
             /** Name */
@@ -5112,7 +5112,7 @@ export interface components {
         };
         /**
          * PairBeside
-         * @description A pair that stands in one rule, before and after. Ratios are exact.
+         * @description A pair that is in one rule, before and after. Ratios are exact.
          */
         PairBeside: {
             /** Selector */

@@ -17,8 +17,12 @@ const SIGHTS: readonly { value: Sight; label: string }[] = [
 </script>
 
 <template>
-  <section aria-label="Sight" class="flex items-center gap-2">
-    <label v-if="sight !== 'typical'" class="flex items-center gap-2">
+  <section aria-label="Colour vision" class="flex items-center gap-2">
+    <label
+      v-if="sight !== 'typical'"
+      class="flex items-center gap-2"
+      title="Severity: 100% is complete, less is partial"
+    >
       <span class="sr-only">Severity</span>
       <input
         v-model.number="severity"

@@ -37,6 +37,7 @@ const STEPS = [
         <span
           v-if="step.name === 'pairs' && take.failing > 0"
           class="border border-quiet px-1 text-[11px] leading-4"
+          title="Pairs that fail at the level of this take"
           data-testid="short-count"
           >{{ take.failing }} {{ take.failing === 1 ? 'fails' : 'fail' }}</span
         >

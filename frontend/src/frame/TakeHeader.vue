@@ -63,10 +63,22 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
       {{ saved }}<template v-if="elsewhere"> · not saved yet: {{ elsewhere }}</template>
     </p>
     <div class="flex gap-2">
-      <button type="button" class="button" :disabled="!take.canUndo" @click="take.undo()">
+      <button
+        type="button"
+        class="button"
+        title="Ctrl Z"
+        :disabled="!take.canUndo"
+        @click="take.undo()"
+      >
         Undo
       </button>
-      <button type="button" class="button" :disabled="!take.canRedo" @click="take.redo()">
+      <button
+        type="button"
+        class="button"
+        title="Ctrl Shift Z"
+        :disabled="!take.canRedo"
+        @click="take.redo()"
+      >
         Redo
       </button>
     </div>

@@ -13,7 +13,7 @@ const SIDES = [
   { value: 'after', label: 'After' },
 ] as const
 
-/** What is shown is what is saved: the page is asked for anew when that is done. */
+/** What is shown is what is saved: the page is asked for again when that is done. */
 const revision = ref(take.take?.revision ?? 0)
 watch(
   () => (take.saveState === 'saved' ? take.take?.revision : undefined),

@@ -106,7 +106,12 @@ function pointCharacter(name: string | undefined) {
         Remove angle
       </button>
     </span>
-    <span v-else class="flex items-center gap-2" :class="!hasSpread && 'text-quiet'">
+    <span
+      v-else
+      class="flex items-center gap-2"
+      :class="!hasSpread && 'text-quiet'"
+      title="Degrees between neighbouring hues of the rule"
+    >
       Spread
       <template v-if="hasSpread && rule">
         <input
@@ -134,7 +139,10 @@ function pointCharacter(name: string | undefined) {
       </template>
       <span v-else>fixed by the rule</span>
     </span>
-    <label class="flex items-center gap-2">
+    <label
+      class="flex items-center gap-2"
+      title="How vivid the colours are: 100% is the most that a screen can show"
+    >
       Chroma
       <input
         type="range"
@@ -148,7 +156,10 @@ function pointCharacter(name: string | undefined) {
       />
       <span class="value w-8.5">{{ Math.round(chroma * 100) }}%</span>
     </label>
-    <label class="flex items-center gap-2">
+    <label
+      class="flex items-center gap-2"
+      title="From the darkest to the lightest colour: 0 is none, 1 is black to white"
+    >
       Lightness range
       <input
         type="range"
@@ -175,7 +186,7 @@ function pointCharacter(name: string | undefined) {
       </button>
       <ChoiceList
         class="w-40"
-        label="Circle that the rule turns on"
+        label="Colour circle of the rule"
         :model-value="harmony.circle"
         :options="circles"
         up

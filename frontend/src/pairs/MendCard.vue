@@ -9,7 +9,7 @@ const title = computed(() => {
   const { moved } = props.mend
   return {
     'change role': `Use ${moved} for the text`,
-    'change step': `Take ${moved}`,
+    'change step': `Move ${moved}`,
     'use step': `Set the text in ${moved}`,
     'move text': `Move ${moved}, the text`,
     'move ground': `Move ${moved}, the ground`,
@@ -53,7 +53,10 @@ const broken = computed(() =>
         <p class="font-semibold">{{ title }}</p>
         <p class="text-small text-quiet">{{ effect }}</p>
         <p v-if="broken" class="text-small font-semibold">{{ broken }}</p>
-        <p class="value text-small">
+        <p
+          class="value text-small"
+          title="Difference in OKLab: 0 is identical, 1 is black to white"
+        >
           {{ formatRatio(mend.ratio) }}:1 · difference {{ formatDifference(mend.difference) }}
         </p>
       </div>

@@ -32,8 +32,8 @@ const csv = computed(
 <template>
   <div class="mt-2 flex flex-wrap items-center gap-x-3 gap-y-2">
     <p class="min-w-60 flex-1 text-quiet">
-      {{ tried ? 'What a text could be set in, on every colour' : 'Every colour on every other' }}:
-      AAA and AA for body text, L for large text and parts, – for none.
+      {{ tried ? 'Possible text colours on every colour' : 'Every colour on every other' }}: AAA and
+      AA for body text, L for large text and parts, – for none.
     </p>
     <ChoiceList v-model="order" label="Order" class="w-48" :options="ORDERS" />
     <a class="button" :href="csv" download="contrast-grid.csv">Save as CSV</a>

@@ -80,7 +80,7 @@ const context = useContext(
   () => figures.value,
   () => page.value,
 )
-const { drawn, elements, painted, counts, read } = useDrawnPage(() => figures.value)
+const { drawn, parts, painted, counts, read } = useDrawnPage(() => figures.value)
 const part = computed(() => parts.value.find((one) => one.name === selected.value))
 const element = computed(() =>
   drawn.value && part.value ? (elementOf(drawn.value, part.value.name) ?? undefined) : undefined,

@@ -10,7 +10,7 @@ export interface Mark {
 
 const SIZE = 24
 
-/** Put the marks on a page anew. scale: of the page, so that a number stays as large as it is. */
+/** Put the marks on a page again. scale: of the page, so that a number stays as large as it is. */
 export function drawMarks(
   page: Document,
   marks: readonly Mark[],

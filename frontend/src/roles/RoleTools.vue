@@ -66,6 +66,13 @@ async function suggest() {
     >
       {{ document.other ? 'Rebuild the night scheme' : 'Make a night scheme' }}
     </button>
-    <button type="button" class="button" @click="suggest">Suggest roles</button>
+    <button
+      type="button"
+      class="button"
+      title="Saves a version, then suggests all roles again"
+      @click="suggest"
+    >
+      Suggest roles
+    </button>
   </div>
 </template>

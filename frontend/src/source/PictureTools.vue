@@ -29,15 +29,15 @@ const TOOLS = [
 ] as const
 const SQUARES = [
   { value: '1', label: '1 px' },
-  { value: '3', label: '3 px mean' },
-  { value: '5', label: '5 px mean' },
-  { value: '11', label: '11 px mean' },
+  { value: '3', label: '3 × 3 px average' },
+  { value: '5', label: '5 × 5 px average' },
+  { value: '11', label: '11 × 11 px average' },
 ] as const
 type Kind = 'found' | ImageReading['kind']
 const KINDS = computed<{ value: Kind; label: string }[]>(() => [
-  { value: 'found', label: props.settings.kind ? 'As it looks' : `Looks ${props.image.kind}` },
+  { value: 'found', label: props.settings.kind ? 'Automatic' : `Automatic: ${props.image.kind}` },
   { value: 'flat', label: 'Treat as flat artwork' },
-  { value: 'photographic', label: 'Read as photograph' },
+  { value: 'photographic', label: 'Treat as photograph' },
 ])
 
 const chosenSquare = computed({
@@ -54,7 +54,7 @@ const setCount = (count: number) => {
   emit('read', { ...props.settings, count: count === props.image.usual ? null : count })
 }
 const told = computed(() => {
-  if (props.settings.region) return 'in the part that is marked'
+  if (props.settings.region) return 'in the selected area'
   if (props.image.kind === 'photographic') return 'read as a photograph'
   if (props.image.format === 'SVG') return 'as declared in the file'
   return props.image.exact ? 'exact, edge blends left out' : 'edge blends and noise left out'
@@ -82,7 +82,7 @@ const told = computed(() => {
       v-if="tool === 'pick'"
       v-model="chosenSquare"
       class="w-34"
-      label="Square that is averaged"
+      label="Area that is averaged"
       :options="SQUARES"
     />
     <RegionFields

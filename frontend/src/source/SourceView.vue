@@ -65,14 +65,14 @@ function become(offer: Offer, choice: Choice) {
   else choose(offer.color.hex, choice)
 }
 
-/** Building anew replaces everything, so that what was there is kept as a version first. */
+/** Rebuilding replaces everything, so that what was there is kept as a version first. */
 async function build() {
   const built = await current()
   if (!built || isAsProposed.value) return
   try {
     if (isBuilt.value)
       await take.cutVersion(
-        `Before building anew from ${source.value?.name ?? ''}`.slice(0, 200),
+        `Before rebuilding from ${source.value?.name ?? ''}`.slice(0, 200),
         true,
       )
   } catch (reason) {

@@ -16,7 +16,7 @@ const emit = defineEmits<{ act: [value: T] }>()
 
 <template>
   <Menu as="div">
-    <MenuButton :class="buttonClass" :aria-label="label"><slot /></MenuButton>
+    <MenuButton :class="buttonClass" :aria-label="label" :title="label"><slot /></MenuButton>
     <MenuItems
       class="absolute top-full z-30 mt-px max-h-[60vh] w-max max-w-[min(80vw,22rem)] min-w-32 overflow-y-auto border border-ink bg-sheet py-1"
       :class="align === 'left' ? 'left-0' : 'right-0'"

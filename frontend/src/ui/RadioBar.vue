@@ -3,7 +3,12 @@ import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 
 /** A few choices side by side, one of which holds. */
 const chosen = defineModel<T>({ required: true })
-defineProps<{ label: string; options: readonly { value: T; label: string }[]; small?: boolean }>()
+/** hint: what an option means, where its label is a short one. */
+defineProps<{
+  label: string
+  options: readonly { value: T; label: string; hint?: string }[]
+  small?: boolean
+}>()
 </script>
 
 <template>
@@ -17,6 +22,7 @@ defineProps<{ label: string; options: readonly { value: T; label: string }[]; sm
       :key="one.value"
       v-slot="{ checked }"
       :value="one.value"
+      :title="one.hint"
       class="cursor-pointer border-ink -outline-offset-3 not-first:border-l"
     >
       <span

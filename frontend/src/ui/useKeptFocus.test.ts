@@ -5,7 +5,7 @@ import { useKeptFocus } from './useKeptFocus'
 
 let scope: EffectScope
 const find = (id: string) => document.getElementById(id) as HTMLElement
-/** What is done, and the time in which the focus is placed anew. */
+/** What is done, and the time in which the focus is placed again. */
 async function after(does: () => void) {
   does()
   // The browser tells of changes when the task ends.

@@ -178,7 +178,7 @@ def _contrast(parsed: argparse.Namespace) -> int:
     text, alpha = parse_color(parsed.text, field="TEXT")
     ground, ground_alpha = parse_color(parsed.ground, field="GROUND")
     if ground_alpha < 1:
-        raise ColorError("GROUND must be opaque: what lies behind it isn't known.", field="GROUND")
+        raise ColorError("GROUND must be opaque: what is behind it isn't known.", field="GROUND")
     seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
     ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
     levels = levels_of_ratio(ratio)

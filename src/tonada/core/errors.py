@@ -33,7 +33,7 @@ class TakeError(InputError):
 
 
 class ImageError(InputError):
-    """A file is not an image that can be read, or holds what is not allowed in one."""
+    """A file isn't a readable image, or contains something that isn't allowed."""
 
     def __init__(self, message: str) -> None:
         super().__init__(message, field="file")

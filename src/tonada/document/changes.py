@@ -219,7 +219,7 @@ class ReadyColor(Model):
 
 
 class ReadyMadeChange(Model):
-    """A ready-made palette for what is free; held colours and their roles stay, all else is proposed anew."""
+    """A ready-made palette for what is free: held colours and their roles stay, others are made again."""
 
     kind: Literal["ready-made"]
     name: Name

@@ -45,7 +45,7 @@ class SeriesColor(Model):
 
 
 class GroundAnswer(Model):
-    """series: for charts on this ground, told apart by all eyes."""
+    """series: for charts on this ground, told apart in any colour vision."""
 
     id: str
     name: str

@@ -40,7 +40,7 @@ class Described(BaseModel):
         key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
         if key not in _schemas:
             _schemas[key] = orjson.dumps(super().model_json_schema(*args, **kwargs))
-        # Read anew each time, since what comes back may be changed; quicker than a deep copy.
+        # Parsed each time, since what comes back may be changed; quicker than a deep copy.
         made: dict[str, Any] = orjson.loads(_schemas[key])
         return made
 

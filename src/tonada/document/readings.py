@@ -85,7 +85,7 @@ class ColorGroup(Kept):
 
 
 class RulePair(Kept):
-    """A pair that stands in one rule. is_enough: for body text at level AA."""
+    """A pair that is in one rule. is_enough: for body text at level AA."""
 
     text: str
     ground: str

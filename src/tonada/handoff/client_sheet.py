@@ -73,7 +73,7 @@ class ExportHeader:
 
 @dataclass(frozen=True, slots=True)
 class SheetPages:
-    """What stands behind the first page: values in every notation, tints and shades, what every ground
+    """What is behind the first page: values in every notation, tints and shades, what every ground
     uses, and all pairs; with the night wherever there is one."""
 
     values: bool = False
@@ -145,7 +145,7 @@ def _weasyprint() -> Any:
 
 @lru_cache(maxsize=1)
 def _fonts() -> tuple[CSS, FontConfiguration]:
-    """Return the faces, read once: in every page anew they would take a quarter of the time."""
+    """Return the fonts, read once: reading them for every page would take a quarter of the time."""
     weasyprint = _weasyprint()
     configuration = weasyprint.text.fonts.FontConfiguration()
     style = "".join(

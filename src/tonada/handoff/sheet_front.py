@@ -49,7 +49,7 @@ class Values:
 
 @dataclass(frozen=True, slots=True)
 class Area:
-    """A field of the composition. left, top, width, height: in per cents of it. uses: what stands on it,
+    """A field of the composition. left, top, width, height: in per cents of it. uses: what is on it,
     by element; empty where nothing is set on the colour."""
 
     values: Values

@@ -123,7 +123,7 @@ def _data(mimetype: str, content: bytes) -> str:
 
 
 def _closed(script: str) -> str:
-    """Return a script that can't end the element that it stands in. Source: WHATWG HTML, 4.12.1.3."""
+    """Return a script that can't end the element that it is in. Source: WHATWG HTML, 4.12.1.3."""
     return script.replace("</script", "<\\/script").replace("<!--", "<\\!--")
 
 

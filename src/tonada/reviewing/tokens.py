@@ -18,7 +18,7 @@ _TOKEN: Final = re.compile(r"[A-Za-z0-9_-]{44}")
 
 @dataclass(frozen=True, slots=True)
 class Token:
-    """text: what stands in the link. selector: what it is found by. verifier: SHA-256 of the rest."""
+    """text: what is in the link. selector: what it is found by. verifier: SHA-256 of the rest."""
 
     text: str
     selector: str

@@ -2,7 +2,7 @@
 
 Database and web server are children that end with this process, however it ends. Where one of them
 ends by itself it is started again; where it keeps ending, this process ends with a line that says so,
-and whatever supervises it starts it anew.
+and whatever supervises it restarts it.
 """
 
 from __future__ import annotations

@@ -93,7 +93,7 @@ class Database:
             kwargs=_CONNECTION,
             # A connection that died while nobody used it is replaced before anybody is given it.
             check=_check,
-            # The wait between attempts doubles; given up early, the next person's question starts anew,
+            # The wait between attempts doubles; given up early, the next person's question starts again,
             # and a database that is back is used within seconds.
             reconnect_timeout=3,
         )

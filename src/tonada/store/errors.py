@@ -18,7 +18,7 @@ from uuid import UUID
 
 
 class StoreError(Exception):
-    """The base of everything that a caller of the store can react to."""
+    """Base class of the store's errors."""
 
 
 class NotFound(StoreError):

@@ -190,5 +190,5 @@ def restore(connection: Connection, workspace: UUID, take: UUID) -> TakeRow:
 
 
 def order(connection: Connection, workspace: UUID, brand: UUID, takes: list[UUID]) -> None:
-    """Put the takes of a brand in this order; ids that aren't its own change nothing."""
+    """Reorder the takes of a brand; ids of other brands are ignored."""
     connection.execute(ORDER, {"workspace": workspace, "brand": brand, "takes": takes})

@@ -38,7 +38,7 @@ from tonada.web.takes.models import Problem, TakeAnswer
 log = logging.getLogger("tonada")
 
 
-# A page whose token ran out reads it anew by itself; for a person that is no error.
+# A page whose token ran out reads it again by itself; for a person that is no error.
 CSRF_REFUSED: Final = "urn:tonada:csrf-refused"
 # A review's page asks for the passphrase then.
 LOCKED: Final = "urn:tonada:passphrase-needed"

@@ -110,7 +110,7 @@ def test_with_wishes_it_is_impossible_only_where_no_color_could_do() -> None:
 
 
 def can_be_met(take: Take, pair: PairFigures) -> bool:
-    """Say whether any luminance at all has the ratio on every ground that the text's role is read on."""
+    """Return whether any luminance at all has the ratio on every ground that the text's role is read on."""
     role = Role(pair.text)
     on = REQUIREMENTS["day"][role].on if role not in SIGNALS else (Role.PAPER, Role.MIST)
     luminance = np.linspace(0, 1, 20001)

@@ -1,4 +1,4 @@
-"""Roles on steps, by day and by night; references that follow; ramps made anew and swatches taken out."""
+"""Roles on steps, by day and by night; references that follow; ramps rebuilt and swatches taken out."""
 
 from __future__ import annotations
 

@@ -18,7 +18,7 @@ export function serverTalk(token: string): Talk {
     const answer = await send(method, rest, body)
     if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T
     const refusal = await refusalOf(answer)
-    // The session may have gone while the page stood open: its token is read anew, once.
+    // The session may have gone while the page stood open: its token is read again, once.
     if (!refusal.isTokenRefused) throw refusal
     await open()
     const again = await send(method, rest, body)

@@ -48,7 +48,7 @@ def on_circle(hue: float, circle: Circle) -> float:
 
 
 def from_circle(angle: float, circle: Circle) -> float:
-    """Return the hue of OKLCH, 0 to 360, that stands at an angle of a circle."""
+    """Return the hue of OKLCH, 0 to 360, that is at an angle of a circle."""
     if circle == "perceptual":
         return angle % 360
     hues, angles = _points(circle)
@@ -56,7 +56,7 @@ def from_circle(angle: float, circle: Circle) -> float:
 
 
 def turned(hue: float, angle: float, circle: Circle = "perceptual") -> float:
-    """Return the hue of OKLCH that stands at an angle from another one on a circle."""
+    """Return the hue of OKLCH that is at an angle from another one on a circle."""
     return from_circle(on_circle(hue, circle) + angle, circle)
 
 

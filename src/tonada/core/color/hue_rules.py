@@ -78,7 +78,7 @@ RULES: Final = {
 
 
 def is_neutral(value: Hex) -> bool:
-    """Say whether a `#rrggbb` is so near grey that its hue counts for nothing."""
+    """Return whether a `#rrggbb` is so near grey that its hue counts for nothing."""
     return hex_to_oklch(value)[1] < NEUTRAL_BELOW
 
 

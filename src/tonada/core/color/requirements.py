@@ -37,7 +37,7 @@ def requirement(
 
 
 def is_large(size: float, weight: int | None) -> bool:
-    """Say whether text is large: from 24 px, or from 18.66 px bold. Source: WCAG 2.2, large scale text."""
+    """Return whether text is large: from 24 px, or from 18.66 px bold. Source: WCAG 2.2, large scale text."""
     return size >= LARGE_FROM_PX or (size >= LARGE_BOLD_FROM_PX and (weight or 400) >= BOLD_FROM)
 
 

@@ -145,7 +145,7 @@ def srgb8_to_oklch(srgb8: Srgb8) -> Floats:
 
 
 def is_in_gamut(linear: Floats, *, tolerance: float = 1e-7) -> NDArray[np.bool_]:
-    """Say for each colour whether every linear channel lies in 0 to 1, within `tolerance`."""
+    """Return a mask of colours whose linear channels are all in 0 to 1, within `tolerance`."""
     return np.asarray(np.all((linear >= -tolerance) & (linear <= 1 + tolerance), axis=-1))
 
 

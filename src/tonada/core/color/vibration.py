@@ -1,4 +1,4 @@
-"""Which two colours can't be looked at together although they can be told apart.
+"""Which pairs of colours vibrate: hard to look at together, although they are distinct.
 
 Where two strong colours of far hues meet at a similar lightness, their edge seems to move. The effect
 is described in Josef Albers, “Interaction of Color” (1963), chapter XXII, “Vibrating boundaries”. He
@@ -55,7 +55,7 @@ def vibration(one: Hex, other: Hex) -> float:
 
 
 def vibrates(one: Hex, other: Hex) -> bool:
-    """Say whether two colours can't be looked at as text and ground."""
+    """Return whether two colours can't be looked at as text and ground."""
     return vibration(one, other) >= VIBRATES_FROM
 
 
@@ -68,5 +68,5 @@ def glows(colors: NDArray[np.uint8]) -> NDArray[np.bool_]:
 
 @lru_cache(maxsize=2048)
 def is_neon(color: Hex) -> bool:
-    """Say whether a text in this colour glows."""
+    """Return whether a text in this colour glows."""
     return bool(glows(hexes_to_srgb8((color,)))[0])

@@ -19,7 +19,7 @@ DEEPEST_REFERENCE: Final = 24
 
 
 def is_android(text: str) -> bool:
-    """Say whether a text is a file of resources."""
+    """Return whether a text is a file of resources."""
     return text.lstrip("\ufeff \t\r\n").startswith("<") and "<resources" in text[:4000]
 
 

@@ -11,7 +11,7 @@ from tonada.core.formats.tokens import DEEPEST_GROUP, MOST_TOKENS, Json
 
 
 def holds_color(root: Json) -> bool:
-    """Say whether a map or list, at any depth, holds a text that CSS calls a colour, and no token."""
+    """Return whether a map or list, at any depth, holds a text that CSS calls a colour, and no token."""
     try:
         return any(_is_color(value) for _, value in _leaves(root, ()))
     except InputError:

@@ -50,7 +50,7 @@ def read_css(text: str) -> ColorList:
 
 
 def _is_by_night(declaration: Declaration) -> bool:
-    """Say whether a declaration counts in the dark scheme only."""
+    """Return whether a declaration counts in the dark scheme only."""
     selectors = split_selectors(declaration.selector)
     return any("dark" in condition for condition in declaration.context) or all(
         _DARK_PAGE.fullmatch(one) for one in selectors
@@ -103,5 +103,5 @@ def header(sheet: Sheet, pattern: str) -> list[str]:
 
 
 def comment(text: str) -> str:
-    """Return text that can't end the comment it stands in."""
+    """Return text that can't end the comment it is in."""
     return " ".join(text.split()).replace("*/", "* /")

@@ -52,7 +52,7 @@ class ListedColor:
 
 @dataclass(frozen=True, slots=True)
 class ListWarning:
-    """Something that could not be taken as it stands, or was changed. line: from 1, or None."""
+    """Something that was skipped or changed. line: from 1, or None."""
 
     line: int | None
     text: str

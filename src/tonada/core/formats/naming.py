@@ -31,7 +31,7 @@ def words_of(name: str) -> Words:
 
 
 def says_all(name: str, words: Words) -> bool:
-    """Say whether the words have every letter of a name, so that it needn't stand beside them."""
+    """Return whether the words have every letter of a name, so that it needn't stand beside them."""
     return name.isascii() and "".join(words).endswith(re.sub(r"[^a-z0-9]", "", name.lower()))
 
 

@@ -37,7 +37,7 @@ _FALLBACK: Final = {"dk1": "#000000", "lt1": "#ffffff"}
 
 
 def is_office_theme(text: str) -> bool:
-    """Say whether a text is such a file."""
+    """Return whether a text is such a file."""
     return "clrScheme" in text[:2000] and NAMESPACE in text[:4000]
 
 

@@ -11,7 +11,7 @@ MARK: Final = "tonada take"
 
 
 def is_own(root: dict[str, Json]) -> bool:
-    """Say whether JSON is a file of Tonada's own."""
+    """Return whether JSON is a file of Tonada's own."""
     return root.get("format") == MARK
 
 

@@ -2,7 +2,7 @@
 
 Tonada's own is JSON. `format` is “tonada palettes”, `version` 1; each of `palettes` has a `name`, `colors`
 by role (`primary` has to be there) and, where somebody gave them, `moods`, `trades` and `tags`. Whatever
-else stands there is left alone: figures are always computed anew. Documented in docs/ready-made.md.
+else stands there is left alone: figures are always computed again. Documented in docs/ready-made.md.
 """
 
 from __future__ import annotations
@@ -45,7 +45,7 @@ class PaletteFile:
 
 
 def read_palettes(data: bytes) -> PaletteFile:
-    """Return the palettes of a file. Raises InputError where it is no list of palettes, or holds none."""
+    """Return the palettes of a file. Raises InputError if it isn't a list of palettes, or is empty."""
     if len(data) > MAX_LIST_BYTES:
         raise InputError(f"A list of palettes may have {MAX_LIST_BYTES // 1024} kB.", field="file")
     root = parse_any_json(decode_text(data))

@@ -25,7 +25,7 @@ _NUMBERING: Final = re.compile(r"^\s*\d{1,2}[.)]\s+")
 
 
 def read_plain(text: str) -> ColorList:
-    """Return every colour of a text in its order, with the names that stand beside them.
+    """Return every colour of a text in its order, with the names that are beside them.
 
     Raises InputError without any.
     """

@@ -17,7 +17,7 @@ COLORS: Final = "colors"
 
 
 def is_plain(root: dict[str, Json]) -> bool:
-    """Say whether JSON is a plain list of colours, and no file of design tokens."""
+    """Return whether JSON is a plain list of colours, and no file of design tokens."""
     return isinstance(root.get(COLORS), list)
 
 

@@ -144,7 +144,7 @@ def shown(value: Value, options: Options) -> str:
 
 
 def remark(value: Value, note: str) -> str:
-    """Return what is said beside a value: its name where the words don't say it, and a note."""
+    """Return the note beside a value: its name where the words don't have it, and more."""
     name = "" if says_all(value.name, value.words) or value.part in ("step", "ground") else value.name
     return " · ".join(part for part in (name, note) if part)
 
@@ -197,7 +197,7 @@ def _role_values(take: Take, names: Names, known: set[Words]) -> Iterator[Value]
 
 
 def _is_used(take: Take, owner: str) -> bool:
-    """Say whether a role has a swatch, by day or by night: names are there in both or in none."""
+    """Return whether a role has a swatch, by day or by night: names are there in both or in none."""
     schemes = (take,) if take.other is None else (take, take.turned())
     return any(scheme.roles_of(owner) for scheme in schemes)
 

@@ -60,7 +60,7 @@ def _json5(text: str) -> Json:
 
 
 def read_tokens(text: str) -> ColorList:
-    """Return the colour tokens. Raises InputError for what is no JSON object or holds no colour."""
+    """Return the colour tokens. Raises InputError if it isn't a JSON object or has no colour."""
     return read_token_object(parse_json(text))
 
 
@@ -81,7 +81,7 @@ def parse_json(text: str) -> dict[str, Json]:
 
 
 def parse_any_json(text: str) -> Json:
-    """Return what a JSON text holds, or one in JSON5: comments, bare names, a comma at the end.
+    """Parse JSON or JSON5 (comments, bare names, a trailing comma).
 
     An object that a script exports is read as well, if there is no code in it. Raises InputError naming
     the line.
@@ -194,7 +194,7 @@ class _Reader:
         return None, kind
 
     def value_of(self, value: Json) -> Json:
-        """Return what a reference leads to, or the value itself."""
+        """Return the value that a reference points to, or the value itself."""
         return self._resolve({"$value": value}, None)[0] if _is_alias(value) else value
 
     def _target(self, reference: str) -> Json:
@@ -210,7 +210,7 @@ class _Reader:
 
 
 def _is_older(group: dict[str, Json]) -> bool:
-    """Say whether an object is a token of the format's drafts: value and type without a dollar sign."""
+    """Return whether an object is a token of the format's drafts: value and type without a dollar sign."""
     value = group.get("value")
     if isinstance(value, dict) and not _looks_like_color(value):
         return False

@@ -4,7 +4,7 @@ A design token file says its pairs in `$extensions`, under PAIRS_KEY: a list of
 {"text": "{color.ink}", "ground": "{color.paper}", "layers": ["{color.veil}"], "usage": "body text",
 "size": 16, "weight": 400}; only text and ground have to be there, and a colour in CSS notation may stand
 for a token. Layers are translucent, the lowest first. LEVEL_KEY beside it says the level. In
-stylesheets and pages the pairs are those that stand in one rule; see rule_pairs.
+stylesheets and pages the pairs are those that are in one rule; see rule_pairs.
 """
 
 from __future__ import annotations

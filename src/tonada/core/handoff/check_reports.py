@@ -1,4 +1,4 @@
-"""What is said of checked pairs: in lines for people, and in what build servers and editors read."""
+"""Reports of checked pairs: lines for people, and formats for build servers and editors."""
 
 from __future__ import annotations
 

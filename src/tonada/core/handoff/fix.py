@@ -1,6 +1,6 @@
 """Failing text colours of stylesheets and pages, replaced where they are written.
 
-Only a colour that stands in the rule itself is replaced: one that comes from a property may be right
+Only a colour that is in the rule itself is replaced: one that comes from a property may be right
 elsewhere. What would make another pair fail is left as it was.
 """
 

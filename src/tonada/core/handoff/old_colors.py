@@ -144,7 +144,7 @@ def _meaning(declaration: Declaration) -> Role | None:
 
 
 def _signal_of(value: Hex, written: Mapping[Hex, _Written]) -> Role | None:
-    """Return the signal that a colour means; a grey says nothing by itself, whatever rule it stands in."""
+    """Return the signal that a colour means; a grey says nothing by itself, whatever rule it is in."""
     return None if is_neutral(value) else written[value].signal
 
 

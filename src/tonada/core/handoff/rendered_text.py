@@ -1,7 +1,7 @@
 """Text as a browser painted it, on what really lies behind it: from three pictures of the same page.
 
 One picture has no letters, one has them black and one white. Where black and white differ there are
-letters that can be seen, whatever their colour; the first picture says what they stand on there.
+letters that can be seen, whatever their colour; the first picture says what they are on there.
 """
 
 from __future__ import annotations

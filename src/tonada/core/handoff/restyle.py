@@ -24,7 +24,7 @@ _LEADING: Final = re.compile(r"(?:\s*(?:/\*.*?\*/|@charset[^;]*;|@import[^;]*;))
 
 @dataclass(frozen=True, slots=True)
 class PairBeside:
-    """A pair that stands in one rule, before and after. Ratios are exact."""
+    """A pair that is in one rule, before and after. Ratios are exact."""
 
     selector: str
     before: float

@@ -1,4 +1,4 @@
-"""The pairs that stand in the rules of stylesheets and pages, each judged, or why it can't be decided.
+"""The pairs that are in the rules of stylesheets and pages, each judged, or why it can't be decided.
 
 For every selector of a rule that sets text and ground the smallest element is made that it describes,
 and the whole stylesheet is asked how that element looks: with what it inherits from the root, and again
@@ -50,7 +50,7 @@ _CHANGES_NOTHING: Final = frozenset(("none", "normal", "inherit", "initial", "un
 
 
 class Place(NamedTuple):
-    """Where a value stands: line and column from 1."""
+    """Where a value is: line and column from 1."""
 
     line: int
     column: int

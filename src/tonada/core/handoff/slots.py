@@ -72,7 +72,7 @@ class Destination:
 
 @dataclass(frozen=True, slots=True)
 class FilledSlot:
-    """A slot with its colour. text: in the slot's notation. ratio: to the slot it stands on, exact.
+    """A slot with its colour. text: in the slot's notation. ratio: to the slot it is on, exact.
 
     by_rule: whether the rule filled it. warning: a sentence where its pairing falls short.
     """
@@ -231,7 +231,7 @@ def _filled(take: Take, slot: Slot, keys: Mapping[str, tuple[str, bool]]) -> Fil
 
 
 def is_there(take: Take, key: str) -> bool:
-    """Say whether a key names a colour of the take."""
+    """Return whether a key names a colour of the take."""
     try:
         take.color_of(key)
     except TakeError:

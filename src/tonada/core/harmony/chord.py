@@ -79,7 +79,7 @@ def ground_of(take: Take) -> Ground | None:
 
 
 def is_for_reading(take: Take, swatch_id: str) -> bool:
-    """Say whether a swatch has roles, and only such that stand under and in text, or warn."""
+    """Return whether a swatch has roles, and only such that are under and in text, or warn."""
     roles = set(take.roles_of(swatch_id))
     return bool(roles) and roles <= READING_ROLES
 
@@ -278,7 +278,7 @@ def add_partner(take: Take, angle: float) -> Take:
 
 
 def open_angles(take: Take) -> tuple[tuple[float, str | None], ...]:
-    """Return each angle of the take's rule with the swatch that stands at it, or None."""
+    """Return each angle of the take's rule with the swatch that is at it, or None."""
     angles = rule_angles(take.harmony.rule, take.harmony.spread, take.harmony.angles)
     anchor = anchor_of(take)
     if anchor is None:

@@ -1,4 +1,4 @@
-"""How many hues there are among colours: those that stand close together on the circle are one."""
+"""How many hues there are among colours: those that are close together on the circle are one."""
 
 from __future__ import annotations
 

@@ -44,7 +44,7 @@ class Line:
 
 @dataclass(frozen=True, slots=True)
 class Flag:
-    """A partner's flag on the hue ruler: its hue, and who stands there.
+    """A partner's flag on the hue ruler: its hue, and which colour is there.
 
     angle: from the anchor on the take's circle; turn: in OKLCH, as the stave has it. Both 0 to 360.
     """

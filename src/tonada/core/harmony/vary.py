@@ -1,4 +1,4 @@
-"""New values for what is free, within rule and character: the same seed always gives the same.
+"""New values for the free swatches, within rule and character; the same seed gives the same values.
 
 Variations come in sheets. For each a pool is drawn around the values that the take has; those that leave
 a pair short, or vibrate, go to the end; of the others those are taken one by one that are farthest from
@@ -52,7 +52,7 @@ _HELD_STRAYS: Final = 1.8
 
 @dataclass(frozen=True, slots=True)
 class Drawn:
-    """One set of values for what is free: the take, by both schemes, is proved by whoever evaluates it.
+    """One set of values for what is free: the take, by both schemes, is checked by the caller.
 
     take: with the seed in its settings. difference: from the values that varying began with.
     """

@@ -157,7 +157,7 @@ def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
 
 
 def _may_change_step(take: Take, end: str, *, stays: bool) -> bool:
-    """Say whether a role may move along its ramp: off a held swatch only what isn't the brand itself."""
+    """Return whether a role may move along its ramp: off a held swatch only what isn't the brand itself."""
     return take.has_role(end) and not (stays and end in BRAND)
 
 

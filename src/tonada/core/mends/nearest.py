@@ -109,11 +109,11 @@ class _Question:
         return np.asarray(np.sqrt((lightness - first) ** 2 + (a - second) ** 2 + (b - third) ** 2))
 
     def reads(self, luminance: Floats) -> NDArray[np.bool_]:
-        """Say of colours whether they reach the ratio, exactly."""
+        """Return a mask of colours that reach the ratio, exactly."""
         return np.asarray(ratio_of_luminances(luminance, self.luminance) >= self.ratio)
 
     def keeps_what_it_must(self, a: Floats, b: Floats) -> NDArray[np.bool_]:
-        """Say of colours whether they keep the hue within HUE_TOLERANCE, or stay neutral."""
+        """Return a mask of colours that keep the hue within HUE_TOLERANCE, or stay neutral."""
         if self.keeps == "nothing":
             return np.ones(a.shape, dtype=np.bool_)
         chroma = np.hypot(a, b)

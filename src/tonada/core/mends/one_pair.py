@@ -153,18 +153,18 @@ def _moves(take: Take, pair: Pair, needed: float, mode: MendMode) -> list[_Chang
 
 
 def is_held(take: Take, key: str) -> bool:
-    """Say whether an end of a pair is a held swatch itself; its steps may be exchanged."""
+    """Return whether an end of a pair is a held swatch itself; its steps may be exchanged."""
     owner, step = take.owner_of(key)
     return step is None and any(one.id == owner and one.held for one in take.swatches)
 
 
 def _same_swatch(take: Take, pair: Pair) -> bool:
-    """Where both ends are one swatch, moving it moves both."""
+    """Return whether both colours of a pair come from one swatch."""
     return take.owner_of(pair.text) == take.owner_of(pair.ground)
 
 
 def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
-    """Return who moves, and the take with it moved. A role on a step gets a swatch of its own."""
+    """Return the changed colour's name, and the take. A role on a step gets a swatch of its own."""
     key = pair.text if end == "text" else pair.ground
     owner, step = take.owner_of(key)
     note = f"mended so that {take.display_name(pair.text)} reads on {take.display_name(pair.ground)}"

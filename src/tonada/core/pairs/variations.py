@@ -87,7 +87,7 @@ def _variation(drawn: Drawn, seed: int, failing: tuple[str, ...]) -> Variation:
     problem = None
     if failing:
         problem = (
-            f"{len(failing)} pair{'s' if len(failing) > 1 else ''} would fail: their colours are held, or rule "
-            "and character leave no room. Release a colour, or choose another character."
+            f"{len(failing)} pair{'s' if len(failing) > 1 else ''} would fail: their colours are held, or "
+            "rule and character leave no room. Release a colour, or choose another character."
         )
     return Variation(own.seed, own.take, own.difference, failing, problem)

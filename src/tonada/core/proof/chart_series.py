@@ -1,4 +1,4 @@
-"""Colours for the series of a chart: told apart by all eyes, each clear of its ground."""
+"""Colours for the series of a chart: told apart in any colour vision, each clear of its ground."""
 
 from __future__ import annotations
 

@@ -165,7 +165,7 @@ class Chooser:
         return [role for role in wanted if self.take.has_role(role)]
 
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
-        """Return the first that reaches what is needed; else the quietest step that does; else the best."""
+        """Return the first role that passes; else the passing step nearest to the ground; else the best."""
         for key in keys:
             if self.reads(key, over, needed):
                 return key
@@ -176,7 +176,7 @@ class Chooser:
         return ratio_between(self.colors.color(key), over) >= needed
 
     def glares(self, key: str, over: Hex) -> bool:
-        """Say whether a text in this colour vibrates here, or glows anywhere."""
+        """Return whether a text in this colour vibrates here, or glows anywhere."""
         value = self.colors.color(key)
         return vibrates(value, over) or is_neon(value)
 

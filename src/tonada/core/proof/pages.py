@@ -1,4 +1,4 @@
-"""The sample pages: which sections they have, and what each stands on until the designer says otherwise."""
+"""The sample pages: which sections they have, and what each is on until the designer says otherwise."""
 
 from __future__ import annotations
 
@@ -102,7 +102,7 @@ def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
 
 
 def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[tuple[str, str, str], ...]:
-    """Return each page and section with the ground it stands on, of those that are there.
+    """Return each page and section with the ground it is on, of those that are there.
 
     A section whose own ground isn't there stands on the page's usual one, or else on the first.
     """

@@ -107,14 +107,14 @@ def _is_drab(lightness: float, chroma: float, hue: float) -> bool:
 
 
 def _is_stained(paper: tuple[float, float, float], lead: tuple[float, float, float]) -> bool:
-    """Say whether a dark ground is warm under a lead that isn't."""
+    """Return whether a dark ground is warm under a lead that isn't."""
     lightness, chroma, hue = paper
     is_warm = lightness < DARK_BELOW and chroma > _BROWN_BLACK_CHROMA and hue < _WARM_BELOW
     return is_warm and float(hue_distance(hue, lead[2])) > _STAINED_FROM
 
 
 def _blur(one: Hex, other: Hex) -> bool:
-    """Say whether two dark colours of far hues are equally dark: side by side they are mud."""
+    """Return whether two dark colours of far hues are equally dark: side by side they are mud."""
     places = hex_to_oklch(one), hex_to_oklch(other)
     is_dark = max(lightness for lightness, _, _ in places) < _DARK_PAIR
     return is_dark and ratio_between(one, other) < _DARK_PAIR_RATIO and _turn(places) > SAME_HUE

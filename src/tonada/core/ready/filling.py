@@ -23,8 +23,8 @@ def fill_free(take: Take, colors: tuple[RoleColor, ...], name: str) -> tuple[Tak
     """Return the take with a palette's colours in every role that no held swatch has, and what can't be.
 
     A free swatch keeps its id, so that overlays and pairs of it follow. A colour of the palette that could
-    be taken for a held one gives way to a partner of Primary. The other roles, and the night, are proposed
-    anew. Raises InputError where neither the palette nor a held swatch can be Primary.
+    be taken for a held one gives way to a partner of Primary. The other roles, and the night, are suggested
+    again. Raises InputError where neither the palette nor a held swatch can be Primary.
     """
     day = take if take.scheme == "day" else take.turned()
     held = {

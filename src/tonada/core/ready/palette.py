@@ -1,4 +1,4 @@
-"""A ready-made palette: colours with roles, and what is said of it to find it by."""
+"""A ready-made palette: colours with roles, and the words to find it by."""
 
 from __future__ import annotations
 

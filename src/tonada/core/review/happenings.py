@@ -1,4 +1,4 @@
-"""What can happen to a review, and how it is told: for the history, on a page and on paper."""
+"""What can happen to a review, and how it is worded: for the history, on a page and on paper."""
 
 from __future__ import annotations
 

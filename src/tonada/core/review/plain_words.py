@@ -37,7 +37,7 @@ _ORDER: Final = tuple(role.value for role in USED_FOR)
 
 @dataclass(frozen=True, slots=True)
 class PlainColor:
-    """A colour as a client is told of it. roles: names, joined; used_for: what for, in plain words.
+    """A colour in words for a client. roles: names, joined; used_for: what for, in plain words.
 
     label: what can be written on it, in hex. share: of the page, 0 to 1.
     """

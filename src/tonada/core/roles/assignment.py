@@ -321,7 +321,7 @@ def _impossible(
 def _signals_at_night(
     take: Take, given: Mapping[Role, Assignment], grounds: Mapping[Role, float]
 ) -> dict[Role, Assignment]:
-    """Choose the steps of the four signals together, so that they stay apart to all eyes."""
+    """Choose the steps of the four signals together, so that they stay apart in any colour vision."""
     roles = [role for role in SIGNALS if role not in given and take.has_role(role)]
     if not roles:
         return {}

@@ -88,7 +88,7 @@ class Given:
 
 @dataclass(frozen=True, slots=True)
 class BrandChoice:
-    """given: what candidates have. partners: what is made for the rest, Primary where none can lead.
+    """given: what candidates have. partners: what is made for the rest, Primary where none can be Primary.
 
     choices: what becomes of each candidate.
     """
@@ -206,7 +206,7 @@ def _choose_brand_roles(
 def _is_apart(
     primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, wishes: Mapping[Role, int]
 ) -> bool:
-    """Say whether the roles that nobody wished for differ enough from the others."""
+    """Return whether the roles that nobody wished for differ enough from the others."""
     for role, one, other, least in (
         (Role.SECONDARY, secondary, primary, BRAND_APART),
         (Role.ACCENT, accent, primary, ACCENT_APART),

@@ -1,4 +1,4 @@
-"""The plan of the page: how much of it grounds, brand and call to action are to take."""
+"""The plan of the page: how much of it grounds, brand and accents are planned to take."""
 
 from __future__ import annotations
 
@@ -21,7 +21,7 @@ CALL_ROLES: Final = frozenset(ACCENTS)
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """Shares of the page, together 1: grounds; the accents that call; brand and text, the rest.
+    """Shares of the page, together 1: grounds; the accents; brand and text, the rest.
 
     advice: a sentence for each accent that is planned larger than a ground.
     """

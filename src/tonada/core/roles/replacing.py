@@ -36,7 +36,7 @@ def replace_source(take: Take, before: str, after: str, name: str, moves: Sequen
         replace(one, origin=_origin(one.origin, after, name, to.get(old.hex))) if one.id in ids else one
         for one, old in zip(moved.swatches, take.swatches, strict=True)
     )
-    # Roles keep the reasons that they had: nothing about them was chosen anew.
+    # Roles keep the reasons that they had: nothing about them was chosen again.
     made = replace(moved, swatches=swatches, roles=take.roles)
     return with_texts_by_rule(take, made)
 

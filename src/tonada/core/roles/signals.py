@@ -1,4 +1,4 @@
-"""The four signals: success, warning, error and info, tuned to a palette and told apart by all eyes."""
+"""The four signals, tuned to a palette and distinct in any colour vision: success, warning, error, info."""
 
 from __future__ import annotations
 
@@ -87,7 +87,7 @@ def choose_together(
 ) -> tuple[tuple[int, ...], float]:
     """Return which option of each, shapes (N, 3), is best together, and the least distance then.
 
-    Every combination is weighed: own costs, and the least distance between two to all eyes.
+    Every combination is weighed: own costs, and the least distance between two in any colour vision.
     """
     axes = len(options)
     total = np.zeros((1,) * axes)

@@ -17,7 +17,7 @@ UNKNOWN_SHARE: Final = 0.05
 
 
 def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
-    """Return the take with all roles proposed anew, by day and by night, and what can't be reached.
+    """Return the take with all roles suggested again, by day and by night, and what can't be reached.
 
     No value changes, and neither do own roles, planned shares, and pairs that were added. Swatches
     made for roles that go elsewhere stay, without a role. Raises TakeError where there is no swatch.
@@ -38,7 +38,7 @@ def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
 
 
 def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
-    """Return the take with the night scheme made anew from its roles by day, and what can't be reached."""
+    """Return the take with the night scheme rebuilt from its roles by day, and what can't be reached."""
     day = take if take.scheme == "day" else take.turned()
     if not (day.has_role(Role.PRIMARY) and day.neutrals):
         raise TakeError(

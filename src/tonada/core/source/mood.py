@@ -29,7 +29,7 @@ FEWEST_COLORS: Final = 3
 LEAST_OF_STRONGEST: Final = 0.3
 # Colours closer than this in hue, in degrees, would be the same suggestion twice.
 LEAST_HUE_DISTANCE: Final = 18.0
-# Closer than this (deltaEOK) to any eyes two of them would be confused.
+# Closer than this (deltaEOK) in any colour vision two of them would be confused.
 COLORS_APART: Final = 0.075
 # How much lighter or darker than usual a colour may be, the usual first.
 _LIGHTNESS_STEPS: Final = (0.0, 0.08, -0.08, 0.16, -0.16, 0.24, -0.24, 0.32, -0.32)

@@ -10,7 +10,7 @@ from tonada.core.color.wcag import Usage
 
 
 class Element(StrEnum):
-    """What stands on a ground, in the order in which elements are shown."""
+    """What is on a ground, in the order in which elements are shown."""
 
     HEADING = "heading"
     TEXT = "text"

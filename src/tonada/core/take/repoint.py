@@ -1,4 +1,4 @@
-"""Ramps made anew and swatches taken out: whatever pointed there points at what is nearest, or instead."""
+"""Rebuild ramps and remove swatches, and redirect the references to them."""
 
 from __future__ import annotations
 
@@ -30,7 +30,7 @@ def set_ramp(take: Take, swatch_id: str, settings: RampSettings) -> Take:
 
 
 def set_neutral(take: Take, neutral: Neutral) -> Take:
-    """Return the take with a neutral made anew, or added; roles on its steps go to the nearest new ones."""
+    """Return the take with a neutral rebuilt, or added; roles on its steps go to the nearest new ones."""
     others = tuple(one for one in take.neutrals if one.id != neutral.id)
     if len(others) == len(take.neutrals):
         return replace(take, neutrals=(*take.neutrals, neutral))
@@ -71,7 +71,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
 
 
 def depends_on(take: Take, owner: str) -> bool:
-    """Say whether a role, pair, overlay or tint of either scheme points at a swatch or neutral."""
+    """Return whether a role, pair, overlay or tint of either scheme points at a swatch or neutral."""
     found: list[Target] = []
 
     def note(target: Target) -> Target:

@@ -115,7 +115,7 @@ class Take:
         return self._roles.get((swatch_id, step), ())
 
     def is_signal_only(self, swatch_id: str) -> bool:
-        """Say whether a swatch is there to say something by its colour, and for nothing else."""
+        """Return whether a swatch is used only for signals."""
         roles = self.roles_of(swatch_id)
         return bool(roles) and set(roles) <= set(SIGNALS)
 
@@ -136,7 +136,7 @@ class Take:
         return next((one for one in self.overlays if one.id == overlay_id), None)
 
     def has_role(self, role: RoleKey) -> bool:
-        """Say whether a colour has the role."""
+        """Return whether a colour has the role."""
         return role in self._by_role
 
     def assignment(self, role: RoleKey) -> Assignment:

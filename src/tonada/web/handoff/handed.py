@@ -25,7 +25,7 @@ class Handed:
 
 
 def handed_version(connection: Connection, workspace: UUID, take_id: UUID, number: int) -> Handed:
-    """Return a version with the names that stand on files. Raises NotFound."""
+    """Return a version with the names that are on files. Raises NotFound."""
     version = versions.find(connection, workspace, take_id, number)
     name, brand_id = takes.name_of(connection, workspace, take_id)
     brand = brands.find(connection, workspace, brand_id)

@@ -233,7 +233,7 @@ class FillBody(Model):
 
 
 class FilledAnswer(Model):
-    """A slot with its colour, as text in the slot's notation. ratio: to the slot it stands on."""
+    """A slot with its colour, as text in the slot's notation. ratio: to the slot it is on."""
 
     name: str
     purpose: Purpose

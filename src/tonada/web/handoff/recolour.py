@@ -60,7 +60,7 @@ class SamplePath(BaseModel):
 
 
 class SampleQuery(Model):
-    """revision: of the take, so that what changed is asked for anew."""
+    """revision: of the take, so that what changed is asked for again."""
 
     side: Literal["before", "after"] = "after"
     revision: int = 0

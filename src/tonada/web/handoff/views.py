@@ -129,7 +129,7 @@ def read_changes(path: VersionPath) -> Response:
 
 
 def _logo(connection: Connection, workspace: UUID, take: Take) -> bytes | None:
-    """Return the picture of the logo that stands on the proof's pages, where it is still there."""
+    """Return the picture of the logo that is on the proof's pages, where it is still there."""
     try:
         return sources.preview(connection, workspace, UUID(take.proof.logo or ""))[0]
     except (ValueError, NotFound):

@@ -23,7 +23,7 @@ from tonada.document.take import TakeDocument
 
 
 class PageWanted(Model):
-    """The page that stands beside a view, so that its figures come with those of the change.
+    """The page that is beside a view, so that its figures come with those of the change.
 
     voice: the one guessed for the brand. scheme: the one in which the page is shown.
     """

@@ -82,7 +82,7 @@ class PaletteColor(Model):
 
 
 class PlacedNote(Model):
-    """A note as it stands on the stave of all hues."""
+    """A note as it is on the stave of all hues."""
 
     hex: str
     name: str

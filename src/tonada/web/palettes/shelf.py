@@ -30,7 +30,7 @@ _State = list[tuple[UUID, int]]
 
 
 class Shelf:
-    """The palettes of each workspace. A palette that has changed since is read anew, and no other."""
+    """The palettes of each workspace. A palette that has changed since is read again, and no other."""
 
     def __init__(self) -> None:
         self._lock = threading.Lock()

@@ -157,7 +157,7 @@ def compare_sources(path: BesidePath) -> Response:
     return answer(BesideAnswer.of(SourceAnswer.of(before), SourceAnswer.of(after)))
 
 
-@api.get("/sources/<uuid:source_id>/preview", summary="The picture of a source, written anew as PNG")
+@api.get("/sources/<uuid:source_id>/preview", summary="The picture of a source, re-encoded as PNG")
 def read_preview(path: SourcePath) -> Response:
     with workspace_connection() as (connection, workspace):
         preview, digest = sources.preview(connection, workspace, path.source_id)
@@ -169,7 +169,7 @@ def read_preview(path: SourcePath) -> Response:
 
 
 def _needs_files(row: SourceRow, body: ReadingBody) -> bool:
-    """Say whether anything but the number of colours or the grouping changes."""
+    """Return whether anything but the number of colours or the grouping changes."""
     if row.kind == "image":
         asked = ReadingBody.model_validate(row.settings)
         return (asked.kind, asked.region) != (body.kind, body.region)

@@ -1,4 +1,4 @@
-"""Takes: read, saved, made anew, and downloaded."""
+"""Takes: read, saved, rebuilt, and downloaded."""
 
 from __future__ import annotations
 

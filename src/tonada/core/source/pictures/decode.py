@@ -171,7 +171,7 @@ def _alpha(image: Image.Image) -> Bytes8 | None:
 
 
 def _needs_profile(profile: Any, mode: str) -> bool:
-    """Say whether the profile changes anything: one that is sRGB would only add rounding."""
+    """Return whether the profile changes anything: one that is sRGB would only add rounding."""
     if not isinstance(profile, bytes):
         return False
     try:

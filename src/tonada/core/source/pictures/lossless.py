@@ -1,7 +1,7 @@
 """Flat artwork from a lossless file: the exact values, without what smooth edges add.
 
 A colour is real when it forms solid blocks, or when its pixels can't be explained as blends of
-what lies on both sides of them, at most two pixels away.
+what is on both sides of them, at most two pixels away.
 """
 
 from __future__ import annotations
@@ -156,7 +156,7 @@ def _accept(
 def _is_by_product(
     census: _Census, packed: NDArray[np.int32], row: int, accepted: list[int], candidates: list[int]
 ) -> bool:
-    """Say whether a colour without solid blocks comes from edges, and isn't one of the artwork's own."""
+    """Return whether a colour without solid blocks comes from edges, and isn't one of the artwork's own."""
     larger = [other for other in accepted if census.counts[other] > 3 * census.counts[row]]
     forms_blocks = census.in_blocks[row] >= 0.2 * census.counts[row]
     return (
@@ -168,7 +168,7 @@ def _is_by_product(
 
 
 def _is_solid(census: _Census, row: int) -> bool:
-    """Say whether the colour forms blocks as edges never do: they blend along lines."""
+    """Return whether the colour forms blocks as edges never do: they blend along lines."""
     cores = census.cores[row]
     if cores >= max(4, 0.05 * census.counts[row]):
         return True
@@ -187,7 +187,7 @@ def _is_near(census: _Census, row: int, others: list[int], distance: float) -> b
 
 
 def _is_thinned(census: _Census, row: int, candidates: list[int]) -> bool:
-    """Say whether the colour is that of a thin stroke which never covers a pixel whole.
+    """Return whether the colour is that of a thin stroke which never covers a pixel whole.
 
     Then it lies between what surrounds it and a colour that the same stroke shows elsewhere.
     """
@@ -212,7 +212,7 @@ def _is_thinned(census: _Census, row: int, candidates: list[int]) -> bool:
 
 
 def _is_blend(packed: NDArray[np.int32], census: _Census, row: int) -> bool:
-    """Say whether most pixels of the colour lie between what stands on both sides of them."""
+    """Return whether most pixels of the colour lie between what is on both sides of them."""
     rows, columns = np.nonzero(census.index == row)
     if rows.size > _SAMPLED_PIXELS:
         chosen = np.linspace(0, rows.size - 1, _SAMPLED_PIXELS).astype(np.intp)

@@ -94,7 +94,7 @@ def read_lossy(picture: Picture) -> Layers:
 
 
 def looks_photographic(picture: Picture) -> bool:
-    """Say whether a picture is plainly no flat artwork, from a sample of where it is locally flat.
+    """Return whether a picture is plainly no flat artwork, from a sample of where it is locally flat.
 
     Quick, for large files: those it can't tell are left to read_lossy.
     """
@@ -238,7 +238,7 @@ def _is_halo(peak: _Peak, others: list[_Peak], total: int, values: Values) -> bo
 
 
 def _is_solid(peak: _Peak, values: Values) -> bool:
-    """Say whether a colour fills places wider than a halo: those run along edges, and change across."""
+    """Return whether a colour fills places wider than a halo: those run along edges, and change across."""
     from scipy import ndimage  # only where a picture is read; it takes half a second to load
 
     own = _squared(values, peak.ycc.astype(np.float32) * SCALE) <= SOLID_NOISE**2
@@ -247,7 +247,7 @@ def _is_solid(peak: _Peak, values: Values) -> bool:
 
 
 def _is_between(ycc: NDArray[np.float64], one: NDArray[np.float64], other: NDArray[np.float64]) -> bool:
-    """Say whether the value is a halo at `one`, with chroma on the way to `other`, or a blend of both."""
+    """Return whether the value is a halo at `one`, with chroma on the way to `other`, or a blend of both."""
     along = (other - one)[1:]
     length = float(along @ along)
     if abs(ycc[0] - one[0]) <= HALO_LUMA and length > 1:

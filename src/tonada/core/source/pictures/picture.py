@@ -16,7 +16,7 @@ Bytes8: TypeAlias = NDArray[np.uint8]
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Picture:
-    """Pixels as they are read, at most about a megapixel of them.
+    """The pixels that are read, reduced to about a megapixel.
 
     rgb       shape (height, width, 3), sRGB
     alpha     shape (height, width), or None where everything is opaque

@@ -1,4 +1,4 @@
-"""A picture that is safe to show: decoded and written anew, so nothing of the upload travels on."""
+"""A picture that is safe to serve: decoded and encoded again, so that no uploaded byte is served."""
 
 from __future__ import annotations
 

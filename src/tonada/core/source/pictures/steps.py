@@ -1,4 +1,4 @@
-"""Fewer and more: nested results from one colour to twelve.
+"""Nested palettes of 1 to 12 colours.
 
 Each step joins two colours of the step above it, or splits one of the step below, by Ward's method
 (Ward 1963) in OKLab. A joined colour keeps the value of its larger part, so that no value changes

@@ -3,7 +3,7 @@
 scan      text → rules and declarations, with their places in the text
 markup    HTML → the stylesheets and style attributes in it
 values    a declaration's value → the colours in it, through custom properties
-usage     files → every colour with how often and for what, and the pairs that stand in one rule
+usage     files → every colour with how often and for what, and the pairs that are in one rule
 groups    near-twins together, by visible difference
 """
 

@@ -58,7 +58,7 @@ class Block:
 
 @dataclass(frozen=True, eq=False)
 class Winning:
-    """A declaration that counts, and the block that it stands in."""
+    """A declaration that counts, and the block that it is in."""
 
     declaration: Declaration
     block: Block

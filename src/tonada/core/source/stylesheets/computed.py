@@ -37,7 +37,7 @@ SYSTEM_COLORS: Final = frozenset(
 
 @dataclass(frozen=True, slots=True)
 class Painted:
-    """What a value paints. colors: those that stand by themselves; stops: those of gradients."""
+    """What a value paints. colors: those that are by themselves; stops: those of gradients."""
 
     colors: tuple[ReadColor, ...] = ()
     stops: tuple[ReadColor, ...] = ()

@@ -31,7 +31,7 @@ _LEAVES: Final = frozenset(("input", "img", "br", "hr", "select", "textarea", "b
 
 @dataclass(frozen=True)
 class Compound:
-    """What one element must have. is_beside: it stands before the next one, and not around it."""
+    """What one element must have. is_beside: it is before the next one, and not around it."""
 
     tag: str | None = None
     identifier: str | None = None
@@ -46,7 +46,7 @@ class Compound:
 
     @property
     def holds_others(self) -> bool:
-        """Say whether an element may stand in it."""
+        """Return whether an element may stand in it."""
         return self.tag not in _LEAVES
 
     def with_both(self, other: Compound) -> Compound | None:

@@ -33,7 +33,7 @@ _ATTRIBUTE: Final = re.compile(r"""(?<![\w:-])([\w:-]++)\s*+=\s*+("[^"]*"|'[^']*
 
 
 def looks_like_html(text: str) -> bool:
-    """Say whether a text starts as a page does, and not as a stylesheet."""
+    """Return whether a text starts as a page does, and not as a stylesheet."""
     return text.lstrip("\ufeff \t\r\n")[:1] == "<"
 
 

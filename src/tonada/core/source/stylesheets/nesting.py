@@ -1,4 +1,4 @@
-"""Selectors of rules that stand in one another, worked into one. Source: CSS Nesting 1, section 3."""
+"""Selectors of rules that are in one another, worked into one. Source: CSS Nesting 1, section 3."""
 
 from __future__ import annotations
 

@@ -1,6 +1,6 @@
 """What custom properties come to in the rule that uses them: its own, the page's, and those of its variants.
 
-A component sets its colours by properties, and each of its variants sets them anew: `.btn` uses what
+A component sets its colours by properties, and each of its variants sets them again: `.btn` uses what
 `.btn-primary` sets. So a rule is looked at once for itself and once for each variant of its selector.
 """
 
@@ -24,7 +24,7 @@ MOST_VARIANTS: Final = 64
 
 
 def is_root(declaration: Declaration) -> bool:
-    """Say whether a declaration stands at the root of the page, in any context."""
+    """Return whether a declaration stands at the root of the page, in any context."""
     return any(_ROOT.fullmatch(part.strip()) for part in split_selectors(declaration.selector))
 
 

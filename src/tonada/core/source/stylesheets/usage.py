@@ -1,4 +1,4 @@
-"""Every colour that stylesheets use, how often and for what, and the pairs that stand in one rule."""
+"""Every colour that stylesheets use, how often and for what, and the pairs that are in one rule."""
 
 from __future__ import annotations
 
@@ -130,7 +130,7 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
 
 
 def is_more_than_a_list(text: str) -> bool:
-    """Say whether a stylesheet uses a colour in a rule, and doesn't only set custom properties."""
+    """Return whether a stylesheet uses a colour in a rule, and doesn't only set custom properties."""
     return any(
         not is_variable(one.property) and ("var(" in one.value or colors_in_value(one.value, {}))
         for one in scan_stylesheet(text, takes_color)
@@ -148,12 +148,12 @@ def purpose_of(name: str) -> Purpose:
 
 @lru_cache(maxsize=1024)
 def is_variable(name: str) -> bool:
-    """Say whether a name is that of a custom property, or of a variable of SCSS or Less."""
+    """Return whether a name is that of a custom property, or of a variable of SCSS or Less."""
     return name.startswith(("--", *VARIABLE_MARKS))
 
 
 def takes_color(name: str) -> bool:
-    """Say whether a property can hold a colour: those of CSS that do, custom properties, variables."""
+    """Return whether a property can hold a colour: those of CSS that do, custom properties, variables."""
     return name in _TEXT or name in _GROUND or name.startswith(_OTHER)
 
 

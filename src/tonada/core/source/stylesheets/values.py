@@ -49,7 +49,7 @@ def _found(value: str, variables: Mapping[str, str]) -> tuple[ReadColor, ...]:
 
 
 def is_single_value(value: str) -> bool:
-    """Say whether a value is one thing, such as a colour or a reference, and no gradient or border."""
+    """Return whether a value is one thing, such as a colour or a reference, and no gradient or border."""
     if len(value) > LONGEST_VALUE:
         return False
     parts = [node for node in nodes_of(value) if node.type != "whitespace"]
