@@ -242,12 +242,12 @@ def test_a_rule_turns_on_another_circle_and_its_flags_say_both_angles(page: Page
     flag = page.locator("[data-flag]")
     expect(flag).to_have_count(1)
     expect(flag).to_have_text("+180°")
-    page.get_by_role("button", name=re.compile("^Circle that")).click()
+    page.get_by_role("button", name=re.compile("^Colour circle")).click()
     page.get_by_role("option", name=re.compile("painter")).click()
     expect(flag).to_contain_text("+180°")
     expect(flag).to_have_attribute("aria-valuetext", re.compile("on the circle, .* on the stave"))
     page.reload()
-    expect(page.get_by_role("button", name=re.compile("^Circle that"))).to_contain_text("painter")
+    expect(page.get_by_role("button", name=re.compile("^Colour circle"))).to_contain_text("painter")
 
 
 def test_any_swatch_can_be_the_ground(page: Page) -> None:

@@ -12,7 +12,7 @@ from playwright.sync_api import Frame, Page, expect
 from tests.browser.conftest import AXE, axe_findings, open_demo
 from tests.browser.saving import saved
 
-PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Mail", "Style")
+PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Email", "Style")
 
 # From the styles that the browser used: every text with its colour and the first opaque ground under it.
 READ_PARTS = """() => {
@@ -48,7 +48,7 @@ def open_proof(page: Page, take: str = "Take 1") -> Frame:
     open_demo(page)
     page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
     page.get_by_role("link", name="Proof").click()
-    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* parts"))
+    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* elements"))
     return frame_of(page)
 
 

@@ -62,7 +62,7 @@ def spoken_by(page: Page, brand: str, take: str, voice: VoiceId, name: str = "ho
 
 
 def frame_of(page: Page) -> Frame:
-    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* parts"))
+    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* elements"))
     frame = page.locator("[data-testid=stage] iframe").element_handle().content_frame()
     assert frame
     frame.locator("[data-part]").first.wait_for()

@@ -68,7 +68,7 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
           v-if="chosen"
           :key="chosen.id"
           class="min-h-80 flex-1 border-0 bg-plate"
-          :title="`The mail “${chosen.subject}”`"
+          :title="`The email “${chosen.subject}”`"
           :src="`/api/mails/${chosen.id}/page`"
         ></iframe>
         <details v-if="chosen" class="border-t border-hair px-3 py-2">
@@ -79,10 +79,11 @@ const stateOf = (mail: { sent_at: string | null; problem: string | null }) => {
         </details>
       </main>
     </div>
-    <main v-else-if="outbox" class="p-6">
-      <p class="text-quiet">
+    <main v-else class="p-6">
+      <p v-if="outbox" class="text-quiet">
         No emails yet. Tonada sends one when you send a review, and when a client answers.
       </p>
+      <p v-else-if="!problem" class="text-quiet" role="status">Opening…</p>
     </main>
   </div>
 </template>

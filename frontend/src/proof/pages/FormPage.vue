@@ -37,7 +37,7 @@ const SIGNALS = [
         <div class="fields">
           <FormField label="Your name" value="Maren Holt" />
           <FormField
-            label="Mail"
+            label="Email"
             value="maren@"
             state="error"
             remark="Something is missing after the @."

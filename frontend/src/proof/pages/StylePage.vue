@@ -43,7 +43,7 @@ const shown = computed(() =>
           context.brand
         }}</PartOf>
         <PartOf name="Guide’s text" element="text" look="text"
-          >What stands on what, and how it reads there.</PartOf
+          >Which colours go together, and how they read.</PartOf
         >
         <ul class="chips">
           <li v-for="one in context.figures.grounds" :key="one.id">

@@ -28,7 +28,7 @@ export const BICYCLES: VoiceCopy = {
           scene: 'town bicycle',
         },
         {
-          title: 'For long ways',
+          title: 'For long distances',
           text: 'Steel, racks, a bell that carries',
           price: '€ 1,640',
           link: 'Look closer',
@@ -70,7 +70,7 @@ export const BICYCLES: VoiceCopy = {
       'It is two centimetres too high. What we learned from a thousand people who wanted a softer one.',
     first:
       'They come in on a Monday and want something with gel. We take a spirit level and a string.',
-    link: 'Nine times of ten',
+    link: 'Nine times out of ten',
     after: 'they ride home on the saddle they came with.',
     heading: 'Heel on the pedal',
     second:

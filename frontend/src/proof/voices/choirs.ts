@@ -16,7 +16,7 @@ export const CHOIRS: VoiceCopy = {
     numbers: [
       { figure: '2,300', caption: 'choirs rehearse with it' },
       { figure: '9 min', caption: 'to invite forty singers' },
-      { figure: '0', caption: 'lists by mail since then' },
+      { figure: '0', caption: 'lists by email since then' },
     ],
     offers: {
       layout: 'cards',
@@ -62,7 +62,7 @@ export const CHOIRS: VoiceCopy = {
           button: 'Try for a month',
         },
         {
-          name: 'Great choir',
+          name: 'Large choir',
           price: '€ 29',
           unit: 'any number',
           points: ['Sections with leaders', 'Concerts and tickets'],
@@ -85,9 +85,10 @@ export const CHOIRS: VoiceCopy = {
     scene: 'choir',
     date: 'From the blog, read in four minutes',
     title: 'How to get forty people to answer',
-    standfirst: 'Nobody ignores you. They just read your mail on the train, and the train arrived.',
+    standfirst:
+      'Nobody ignores you. They just read your email on the train, and the train arrived.',
     first:
-      'We counted: a mail with a question is answered by one singer in three, usually the same one.',
+      'We counted: an email with a question is answered by one singer in three, usually the same one.',
     link: 'A button on the phone',
     after: 'is answered by nine in ten, most of them within the hour.',
     heading: 'Ask for a no',

@@ -164,7 +164,7 @@ export const HALL: VoiceCopy = {
     button: 'Get the seats',
     second: 'Use a voucher',
     messages: [
-      'Your seats are kept. The tickets are in your mail.',
+      'Your seats are kept. We have emailed you the tickets.',
       'The second half starts late on Thursday.',
       'That evening is sold out. There is a second one.',
       'New: on Sundays we begin at five.',
@@ -179,7 +179,7 @@ export const HALL: VoiceCopy = {
         title: 'A quartet brings its own rain',
         text: 'On the seventh, with recordings of a roof.',
       },
-      { title: 'The piano is back', text: 'It had a holiday. One hears it.' },
+      { title: 'The piano is back', text: 'It had a holiday. You can hear it.' },
     ],
     offer: 'Until Sunday you choose first',
     how: 'Then everyone else does.',

@@ -78,7 +78,7 @@ export const MILL: VoiceCopy = {
     note: 'Written at the dye house. The recipe for the sock is older than all of us.',
     further: [
       { title: 'A cloth that was lost for thirty years', time: '6 minutes', scene: 'check' },
-      { title: 'Mending so that one sees it', time: '4 minutes', scene: 'twill' },
+      { title: 'Mending that shows', time: '4 minutes', scene: 'twill' },
       { title: 'The river in March', time: '3 minutes', scene: 'harbour' },
     ],
   },

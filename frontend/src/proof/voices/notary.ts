@@ -156,7 +156,7 @@ export const NOTARY: VoiceCopy = {
     button: 'Ask for a date',
     second: 'Send papers',
     messages: [
-      'Thank you. We call you tomorrow morning.',
+      'Thank you. We’ll call you tomorrow morning.',
       'For a sale we need both sides at the table.',
       'That hour is taken. The next one is at four.',
       'New: readings by video for companies.',

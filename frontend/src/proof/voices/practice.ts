@@ -56,7 +56,7 @@ export const PRACTICE: VoiceCopy = {
   foot: {
     text: 'Harbour Road 12, ground floor, no steps. The pharmacy is next door.',
     links: ['At night and on Sundays', 'Your record'],
-    small: 'In an emergency call 112. This page is no doctor.',
+    small: 'In an emergency call 112. This page isn’t a doctor.',
   },
   article: {
     scene: 'care',

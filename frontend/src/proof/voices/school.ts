@@ -25,7 +25,7 @@ export const SCHOOL: VoiceCopy = {
         },
         {
           title: 'For work',
-          text: 'Mails, meetings, and how to disagree politely.',
+          text: 'Emails, meetings, and how to disagree politely.',
           link: 'Dates',
         },
         {

@@ -260,7 +260,7 @@ VOICES: Final = (
     ),
     Voice(
         "choirs",
-        "A software for choirs",
+        "Choir software",
         _home(
             ("head", Role.PAPER),
             ("opening", Role.PAPER),
