@@ -78,7 +78,7 @@ def test_further_pages_come_by_wish_and_by_night_too(tmp_path: Path) -> None:
     said = {
         "values": ("Values by day", "Values by night", "hsl("),
         "steps": ("Tints and shades", "Neutral"),
-        "grounds": ("Which colours go together, by day", "by night", "Heading: Primary #2b3a8c, 9.64 to 1"),
+        "grounds": ("Which colours go together, by day", "by night", "Heading: Primary #2b3a8c, 9.64:1"),
         "pairs": ("Pairs by day, held to level AA", "Pairs by night", "Ink on Paper"),
     }
     plain = words_of(pdf_sheet(TAKE, HEAD, None), tmp_path)

@@ -28,7 +28,7 @@ const TOOLS = [
   { value: 'region', label: 'Select an area' },
 ] as const
 const SQUARES = [
-  { value: '1', label: '1 px' },
+  { value: '1', label: 'One pixel' },
   { value: '3', label: '3 × 3 px average' },
   { value: '5', label: '5 × 5 px average' },
   { value: '11', label: '11 × 11 px average' },

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from tests.strategies import hexes
@@ -81,6 +83,19 @@ def test_a_wish_is_kept_and_named_as_one() -> None:
     assert roles[Role.ACCENT].hex == "#2b3a8c"
     assert roles[Role.PRIMARY].hex == "#b6653a"
     assert roles[Role.ACCENT].reason == "Chosen by you."
+
+
+@given(st.lists(hexes, min_size=1, max_size=6, unique=True))
+@example(["#000000", "#00c9d5"])
+@example(["#fdf6e3", "#ffffff"])
+@settings(max_examples=60, deadline=None)
+def test_nobody_is_said_to_have_chosen_what_was_only_suggested(values: list[str]) -> None:
+    shares = [1 / (row + 1) for row in range(len(values))]
+    offered = tuple(Candidate(value, share) for value, share in zip(values, shares, strict=True))
+    proposal = propose_roles(offered)
+    # As a palette is shown after it was built: every colour asks for the role that it has.
+    kept = tuple(replace(one, choice=choice) for one, choice in zip(offered, proposal.choices, strict=True))
+    assert "Chosen by you." not in {one.reason for one in propose_roles(kept).roles}
 
 
 def test_a_swatch_is_called_as_its_source_calls_it() -> None:

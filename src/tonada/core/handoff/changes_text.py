@@ -48,5 +48,5 @@ def _pairs(found: Comparison) -> list[str]:
         if one.after is None or one.passed == one.passes:
             continue
         verdict = "passes now" if one.passes else "fails now"
-        lines.append(f"- {one.name} {verdict}, at {rounded_down(one.after)} to 1")
+        lines.append(f"- {one.name} {verdict}, at {rounded_down(one.after)}:1")
     return lines

@@ -325,7 +325,7 @@ def _size(before: Take, after: Take, moved: Sequence[Moved]) -> str:
 def _why(take: Take, pair: PairFigures) -> str:
     held = [take.display_name(key) for key in (pair.text, pair.ground) if is_held(take, key)]
     name = f"{pair.text_name} on {pair.ground_name}"
-    reached = f"has {rounded_down(pair.ratio)} to 1 and needs {pair.needed:g}"
+    reached = f"has {rounded_down(pair.ratio)}:1 and needs {pair.needed:g}"
     other = next((one for one in mends_for_pair(take, pair.id) if one.kind == "change role"), None)
     way = f" {other.moved} would do as its text." if other else ""
     if not held:

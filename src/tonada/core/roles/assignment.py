@@ -279,7 +279,7 @@ def _assignment(
         ground = _GROUND_NAMES.get(role, "background")
         reason = f"A step of {name}, the best match for a {ground}: lightness {offered.lab[row, 0]:.2f}."
         return Assignment(role, owner, reason, step)
-    ratio = f"{rounded_down(_worst_at(asked, offered, row, grounds), 1)} to 1"
+    ratio = f"{rounded_down(_worst_at(asked, offered, row, grounds), 1)}:1"
     on = " and ".join(str(ground).capitalize() for ground in asked.on)
     if step is None:
         reason = f"{name} itself. At least {ratio} on {on}."
@@ -292,7 +292,7 @@ def _assignment(
     elif asked.unchanged:
         reason = f"The nearest step of {name} that passes on {on}: {ratio}."
     else:
-        reason = f"The softest step of {name} that reaches {asked.needed:g} to 1 on {on}: {ratio}."
+        reason = f"The softest step of {name} that reaches {asked.needed:g}:1 on {on}: {ratio}."
     return Assignment(role, owner, reason, step)
 
 
@@ -313,8 +313,8 @@ def _impossible(
         return None
     on = " and ".join(str(ground).capitalize() for ground in asked.on)
     return (
-        f"No step reaches {asked.needed:g} to 1 for {str(role).capitalize()} on {on}; "
-        f"the best is {rounded_down(ratio, 1)} to 1. Try a different {' or '.join(on.split(' and '))}."
+        f"No step reaches {asked.needed:g}:1 for {str(role).capitalize()} on {on}; "
+        f"the best is {rounded_down(ratio, 1)}:1. Try a different {' or '.join(on.split(' and '))}."
     )
 
 

@@ -61,7 +61,7 @@ def with_reading_colors(take: Take, missed: Sequence[Role]) -> tuple[Take, tuple
         worst = min(_ratio(take.hex_of(role), ground) for ground in grounds)
         if worst < asked.needed:
             impossible.append(
-                f"No colour reaches {asked.needed:g} to 1 as {str(role).capitalize()} on {on}; this one has "
+                f"No colour reaches {asked.needed:g}:1 as {str(role).capitalize()} on {on}; this one has "
                 f"{rounded_down(worst, 1)}. Another {on} would help."
             )
     return take, tuple(impossible)

@@ -138,7 +138,7 @@ def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") ->
     if Role.PRIMARY not in taken:
         _choose_ground(free, taken)
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
-    unasked = _choose_brand_roles(colors, colors, {}) if wishes else {}
+    unasked = _unasked(colors) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
     made = _partners(taken, colors)
     lead = taken.get(Role.PRIMARY) or _figures(-1, Candidate(made[0].hex, 0.0))
@@ -171,6 +171,15 @@ def _figures(number: int, candidate: Candidate) -> _Color:
     lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
     on_white = float(contrast_ratio(_WHITE, srgb8))
     return _Color(number, candidate.hex, candidate.share, lightness, chroma, hue, on_white)
+
+
+def _unasked(colors: list[_Color]) -> dict[Role, _Color]:
+    """Return who would have the roles if nobody had asked for any."""
+    taken = _choose_brand_roles(colors, colors, {})
+    _choose_ink(colors, taken)
+    if Role.PRIMARY not in taken:
+        _choose_ground(colors, taken)
+    return taken
 
 
 def _choose_brand_roles(
@@ -305,20 +314,18 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
         ratio = rounded_down(color.on_white, 1)
         only = "" if color.on_white >= TEXT_RATIO else "only "
         lead = f"Covers {share}" if share else "The best candidate for Primary"
-        return f"{lead}; white text on it has {only}{ratio} to 1."
+        return f"{lead}; white text on it has {only}{ratio}:1."
     if role is Role.SECONDARY and color.is_pale:
-        return (
-            f"Too pale for Primary ({rounded_down(color.on_white, 1)} to 1 on white): a background beside it."
-        )
+        return f"Too pale for Primary ({rounded_down(color.on_white, 1)}:1 on white): a background beside it."
     if role is Role.SECONDARY:
         return f"The second colour{share and ': ' + share}, {_turn(primary, color)} from Primary in hue."
     if role is Role.ACCENT:
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
         return f"{_turn(primary, color)} from Primary in hue and {small}, so it stands out."
     if role in (Role.PAPER, Role.MIST):
-        return f"Pale ({rounded_down(color.on_white, 1)} to 1 on white), so it suits a background."
+        return f"Pale ({rounded_down(color.on_white, 1)}:1 on white), so it suits a background."
     if role is Role.INK:
-        return f"A near-black from the source: {rounded_down(color.on_white, 1)} to 1 on white."
+        return f"A near-black from the source: {rounded_down(color.on_white, 1)}:1 on white."
     return "Chosen by you."
 
 

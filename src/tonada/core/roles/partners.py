@@ -92,7 +92,7 @@ def make_secondary(primary: Hex, others: tuple[Hex, ...]) -> Partner:
     if chroma < NEUTRAL_BELOW:
         value = color_at(0.74 if lightness < 0.5 else 0.36, 0.0, 0.0)
         ratio = rounded_down(ratio_between(primary, value), 1)
-        reason = f"A grey, {ratio} to 1 to Primary, which has no hue."
+        reason = f"A grey that has {ratio}:1 with Primary, which has no hue."
         return Partner(Role.SECONDARY, value, reason, _BY_RULE)
     near = ANALOGOUS_WITH_ACCENT.spread
     wanted = lightness + (0.16 if lightness < 0.55 else -0.16)
@@ -133,7 +133,7 @@ def make_accent(primary: Hex, others: tuple[Hex, ...]) -> Partner:
         "Opposite Primary" if rule == "complementary" else "Not quite opposite Primary, but calmer beside it"
     )
     ratio = rounded_down(float(_label_ratios(hexes_to_srgb8((value,)))[0]), 1)
-    reason = f"{where}: {turn:.0f}° away in hue ({rule}); a label on it has {ratio} to 1."
+    reason = f"{where}: {turn:.0f}° away in hue ({rule}); a label on it has {ratio}:1."
     return Partner(Role.ACCENT, value, reason, _BY_RULE)
 
 
