@@ -152,14 +152,14 @@ def reviews(page: Page) -> None:
 def review(page: Page) -> None:
     """The client's page, before anything is approved: the demo's review is opened again for it."""
     reviews(page)
-    page.get_by_role("button", name="Open it again").first.click()
-    page.get_by_role("dialog").get_by_role("button", name="Open it again").click()
+    page.get_by_role("button", name="Reopen").first.click()
+    page.get_by_role("dialog").get_by_role("button", name="Reopen").click()
     page.get_by_role("button", name="New link").click()
-    page.get_by_role("dialog").get_by_label("For whom").fill("Ana")
+    page.get_by_role("dialog").get_by_label("Recipient").fill("Ana")
     page.get_by_role("dialog").get_by_role("button", name="Make the link").click()
-    path = page.get_by_role("link", name="See it as a client does").get_attribute("href")
+    path = page.get_by_role("link", name="View it as the client").get_attribute("href")
     page.goto(str(path))
-    page.get_by_role("button", name="This one: Midnight").click()
+    page.get_by_role("button", name="Choose this one: Midnight").click()
     page.get_by_text("You chose Midnight.").wait_for()
     for take in ("Midnight", "Dusk"):
         frame = page.frame_locator(f"iframe[title='A page in the colours of {take}']")

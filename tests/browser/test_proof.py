@@ -217,7 +217,7 @@ def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) 
 
 def test_takes_stand_beside_each_other_and_scroll_together(page: Page) -> None:
     open_proof(page)
-    page.get_by_role("button", name="Beside…").click()
+    page.get_by_role("button", name="Side by side…").click()
     page.get_by_label("Take 2").check()
     page.get_by_label("Take 3").check()
     page.keyboard.press("Escape")
@@ -232,7 +232,7 @@ def test_takes_stand_beside_each_other_and_scroll_together(page: Page) -> None:
     first.evaluate("() => scrollTo(0, 400)")
     for one in others:
         one.wait_for_function("() => scrollY > 200")
-    page.get_by_role("button", name="Beside…").click()
+    page.get_by_role("button", name="Side by side…").click()
     page.get_by_label("Take 3").uncheck()
     page.get_by_label("One on the other").check()
     page.keyboard.press("Escape")

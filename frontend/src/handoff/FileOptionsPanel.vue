@@ -102,7 +102,7 @@ function setPrefix(event: Event) {
     </template>
     <template v-else-if="format && SHEETS.includes(format.kind)">
       <TickList
-        legend="Behind the first page"
+        legend="After the first page"
         :boxes="PAGES"
         :options="options"
         @toggle="set({ [$event]: !options[$event] })"

@@ -42,8 +42,10 @@ const flags = computed(() => {
 /** What is drawn of the ruler, from where its lowest flags stand. */
 const y = (down: number) => props.field.ruler + down
 
-const degrees = (angle: number) =>
-  `${signed(angle) > 0 ? '+' : ''}${Math.round(signed(angle)).toString()}°`
+const degrees = (angle: number) => {
+  const turn = Math.round(signed(angle))
+  return `${turn > 0 ? '+' : turn < 0 ? '−' : ''}${Math.abs(turn).toString()}°`
+}
 
 function step(flag: Flag | 'anchor', event: KeyboardEvent) {
   const arrow = arrowOf(event)

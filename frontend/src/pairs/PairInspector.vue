@@ -106,7 +106,7 @@ watch(
         </dd>
       </div>
       <div class="flex py-1">
-        <dt class="w-16">Has</dt>
+        <dt class="w-16">Contrast</dt>
         <dd class="flex flex-1 justify-between">
           <b class="value">{{ formatRatio(pair.ratio) }}:1</b>
           <span class="font-semibold">{{ verdictText(pair) }}</span>

@@ -16,10 +16,10 @@ function toggle(id: string) {
 
 <template>
   <Popover v-if="takes.length" class="relative">
-    <PopoverButton class="button">Beside…</PopoverButton>
+    <PopoverButton class="button">Side by side…</PopoverButton>
     <PopoverPanel class="absolute top-full right-0 z-30 mt-px w-56 border border-ink bg-sheet p-3">
       <fieldset>
-        <legend class="mb-1 text-quiet">Beside this take, two at most</legend>
+        <legend class="mb-1 text-quiet">Up to two takes beside this one</legend>
         <label v-for="one in takes" :key="one.id" class="flex min-h-6.5 items-center gap-2">
           <input
             type="checkbox"

@@ -81,11 +81,11 @@ function give(key: string | null) {
           <dd class="value flex-1 text-right">{{ sizes }} px, {{ style.weight }}</dd>
         </div>
         <div class="flex py-1">
-          <dt class="flex-1">Needs, by {{ use.criterion }}</dt>
+          <dt class="flex-1">Needs (WCAG {{ use.criterion }})</dt>
           <dd class="value">{{ formatNeeded(use.needed) }}</dd>
         </div>
         <div class="flex py-1">
-          <dt class="flex-1">Has</dt>
+          <dt class="flex-1">Contrast</dt>
           <dd>
             <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }}:1</b>
             <span class="ml-2 font-semibold">{{

@@ -201,8 +201,9 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
               class="relative"
               :class="!others.length && 'ml-auto'"
               :actions="ACTIONS"
+              label="Page options"
               @act="act"
-              >Page options</ActionMenu
+              >Options</ActionMenu
             >
           </template>
         </div>
