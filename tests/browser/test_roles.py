@@ -172,6 +172,19 @@ def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
     saved(page, 3)
 
 
+def test_a_role_of_one_s_own_may_be_named_in_any_script(page: Page) -> None:
+    open_roles(page)
+    for number, name in enumerate(("Кнопка", "徽章"), start=2):
+        page.get_by_role("button", name="Add a role").click()
+        page.get_by_role("menuitem", name="Custom role").click()
+        page.get_by_label("Name of the role").fill(name)
+        page.get_by_role("dialog").get_by_role("button", name="Add").click()
+        expect(page.locator("[data-flag^=own-]").filter(has_text=name)).to_have_count(1)
+        saved(page, number)
+    page.reload()
+    expect(page.locator("[data-flag^=own-]")).to_have_text(["Кнопка", "徽章"])
+
+
 def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) -> None:
     open_roles(page)
     flag(page, "primary").focus()

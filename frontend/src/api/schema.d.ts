@@ -3452,7 +3452,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
             /** @default null */
             page: components["schemas"]["PageWanted"] | null;
         };
@@ -3604,6 +3604,26 @@ export interface components {
             kind: "night";
         };
         /**
+         * OwnRoleChange
+         * @description A new role of the designer's own, on a colour, by day and by night.
+         */
+        OwnRoleChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "own role";
+            /** Name */
+            name: string;
+            /** Swatch */
+            swatch: string;
+            /**
+             * Step
+             * @default null
+             */
+            step: number | null;
+        };
+        /**
          * PageWanted
          * @description The page that is beside a view, so that its figures come with those of the change.
          *
@@ -3718,6 +3738,19 @@ export interface components {
             owner: string;
             /** @default null */
             instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * RemoveRoleChange
+         * @description An own or further role is removed, with the pairs, element colours and slots that refer to it.
+         */
+        RemoveRoleChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove role";
+            /** Role */
+            role: string;
         };
         /**
          * ReplaceChange

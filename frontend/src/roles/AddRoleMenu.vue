@@ -4,16 +4,14 @@ import type { TakeChange, TakeDocument } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
 import { useSelection } from '@/frame/useSelection'
-import { EXTRA_ROLES, addOwnRole, targetFrom } from '@/take/roles'
+import { EXTRA_ROLES, targetFrom } from '@/take/roles'
 import type { Target } from '@/take/roles'
 import { roleName } from '@/ui/format'
-import { useTakeStore } from '@/take/take'
 
 const props = defineProps<{
   document: TakeDocument
   make: (change: TakeChange) => Promise<void>
 }>()
-const take = useTakeStore()
 const { selected } = useSelection('swatch')
 const isNaming = ref(false)
 
@@ -38,7 +36,7 @@ function target(): Target {
 }
 
 function addOwn(name: string) {
-  if (take.document) take.change(addOwnRole(take.document, name, target()))
+  void props.make({ kind: 'own role', name, ...target() })
 }
 </script>
 

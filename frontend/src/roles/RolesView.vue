@@ -12,7 +12,7 @@ import { useChange } from '@/take/useChange'
 import { useRamps } from './useRamps'
 import { useSelection } from '@/frame/useSelection'
 import { usePick } from '@/page/usePick'
-import { isExtra, removeRole } from '@/take/roles'
+import { isExtra } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 
 defineProps<{ isOver: boolean }>()
@@ -42,9 +42,9 @@ const { pickRole } = usePick()
 const assignment = computed(() => take.shown?.roles.find((one) => one.role === role.value))
 
 function remove(name: string) {
-  if (!take.document || !isExtra(name)) return
-  take.change(removeRole(take.document, name))
+  if (!isExtra(name)) return
   selectRole(undefined)
+  void change.make({ kind: 'remove role', role: name })
 }
 </script>
 

@@ -40,24 +40,11 @@ describe('roles', () => {
     expect(rolesOfSwatch(undefined, 's1')).toEqual([])
   })
 
-  it('of one’s own get a key from their name, each its own, by night too', () => {
-    const target = { swatch: 's1', step: 2 }
-    const once = roles.addOwnRole(takeOf({ other: NIGHT }), 'Call Out!', target)
-    const twice = roles.addOwnRole(once, 'Call Out!', target)
-    expect(twice.roles.slice(-2).map(({ role }) => role)).toEqual([
-      'own-call-out',
-      'own-call-out--2',
-    ])
-    expect(twice.other?.roles).toHaveLength(4)
-    expect(roles.roleLabel(twice.roles, 'own-call-out')).toBe('Call Out!')
+  it('of one’s own are called by their names, and can be done without', () => {
+    const own = { ...assigned('own-call-out', 's1'), name: 'Call Out!' }
+    expect(roles.roleLabel([own], 'own-call-out')).toBe('Call Out!')
     expect(roles.isExtra('own-call-out')).toBe(true)
     expect(roles.isExtra('primary')).toBe(false)
-  })
-  it('take their pairs with them', () => {
-    const without = roles.removeRole(takeOf({ other: NIGHT }), 'primary')
-    expect(without.pairs).toEqual([])
-    expect(without.other?.pairs).toEqual([])
-    expect(without.other?.roles.map(({ role }) => role)).toEqual(['paper'])
   })
   it('share what is planned for a colour', () => {
     const planned = roles.planShares(takeOf(), [{ roles: ['primary', 'accent'], share: 0.4 }])

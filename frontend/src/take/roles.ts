@@ -7,7 +7,6 @@ export interface Target {
   step: number | null
 }
 
-const CHOSEN = 'Chosen by you.'
 export const EXTRA_ROLES = ['accent-2', 'accent-3'] as const
 
 /** A role that a take can be without. */
@@ -39,28 +38,6 @@ export const keyOf = ({ swatch, step }: Target) =>
 export function targetFrom(key: string): Target {
   const [swatch = '', step] = key.split('/')
   return { swatch, step: step ? Number(step) : null }
-}
-
-/** A role of the designer's own; its key is made from its name. */
-export function addOwnRole(take: TakeDocument, name: string, target: Target): TakeDocument {
-  const stem = `own-${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}`.slice(0, 32)
-  const taken = new Set(take.roles.map(({ role }) => role))
-  let role = stem.replace(/-+$/, '')
-  for (let number = 2; taken.has(role); number++) role = `${stem}-${number.toString()}`
-  const made = { role, ...target, reason: CHOSEN, share: null, name }
-  // By night the same colour has it, until it is given another one there.
-  const other = take.other && { ...take.other, roles: [...take.other.roles, made] }
-  return { ...take, roles: [...take.roles, made], other }
-}
-
-/** The role goes, and with it the pairs that name it. */
-export function removeRole(take: TakeDocument, role: string): TakeDocument {
-  const without = <T extends Pick<TakeDocument, 'roles' | 'pairs'>>(scheme: T): T => ({
-    ...scheme,
-    roles: scheme.roles.filter((one) => one.role !== role),
-    pairs: scheme.pairs.filter((pair) => pair.text !== role && pair.ground !== role),
-  })
-  return { ...without(take), other: take.other && without(take.other) }
 }
 
 /** Planned shares by role; a colour's share is split evenly among its roles. */

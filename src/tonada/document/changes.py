@@ -16,7 +16,7 @@ from tonada.core.pairs.states import with_states
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, with_scale
 from tonada.core.ready.filling import fill_free
 from tonada.core.ready.palette import PALETTE_ROLES, checked_colors
-from tonada.core.roles import giving
+from tonada.core.roles import giving, own_roles
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.replacing import Move, replace_source
 from tonada.core.roles.suggest import derive_night, suggest_roles
@@ -148,6 +148,28 @@ class GiveChange(Model):
         return giving.give_role(take, self.role, (self.swatch, self.step)), ()
 
 
+class OwnRoleChange(Model):
+    """A new role of the designer's own, on a colour, by day and by night."""
+
+    kind: Literal["own role"]
+    name: Name
+    swatch: Identifier
+    step: StepNumber | None = None
+
+    def apply(self, take: Take) -> Changed:
+        return own_roles.add_own_role(take, self.name, (self.swatch, self.step)), ()
+
+
+class RemoveRoleChange(Model):
+    """An own or further role is removed, with the pairs, element colours and slots that refer to it."""
+
+    kind: Literal["remove role"]
+    role: RoleText
+
+    def apply(self, take: Take) -> Changed:
+        return own_roles.remove_role(take, self.role), ()
+
+
 class SwapChange(Model):
     """Two roles change places, by day and by night."""
 
@@ -273,6 +295,8 @@ TakeChange = Annotated[
     | NeutralChange
     | RemoveChange
     | GiveChange
+    | OwnRoleChange
+    | RemoveRoleChange
     | SwapChange
     | AdoptChange
     | SuggestChange
