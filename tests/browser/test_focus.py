@@ -123,5 +123,7 @@ def test_a_destination_of_one_s_own_is_deleted(page: Page) -> None:
     press(page.get_by_role("button", name="Delete"))
     page.get_by_role("button", name="Restore").wait_for()
     expect(page.get_by_role("button", name="CSV")).to_be_focused()
+    # The slots of the next destination come after its name.
+    page.get_by_role("button", name="Copy and next").wait_for()
     press(page.get_by_role("button", name="Dismiss"))
     expect(page.get_by_role("button", name="Copy and next")).to_be_focused()

@@ -74,7 +74,7 @@ def test_a_text_that_was_cut_off_says_so() -> None:
     lines = packed(ANSWERS)
     with pytest.raises(InputError, match="cut off"):
         read_answers("\n".join([lines[0], lines[1], lines[2][:-3], lines[-1]]))
-    with pytest.raises(InputError, match="no answers"):
+    with pytest.raises(InputError, match="aren't answers"):
         read_answers("\n".join(lines[:3]))
 
 

@@ -27,6 +27,7 @@ function swapByKey(event: KeyboardEvent) {
       class="keeps-color min-h-0 flex-1 cursor-grab touch-pan-x -outline-offset-4"
       :style="{ backgroundColor: cell.hex }"
       :aria-pressed="selected"
+      :title="cell.held ? 'Held: only you can change it' : undefined"
       :aria-label="`${cell.role_names || 'No role'}: ${cell.name}, ${cell.hex}${cell.held ? ', held' : ''}`"
       aria-keyshortcuts="Shift+ArrowLeft Shift+ArrowRight"
       @keydown="swapByKey"

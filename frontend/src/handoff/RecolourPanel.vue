@@ -94,10 +94,10 @@ onChange((list) => {
   />
   <p v-if="problem" role="alert" class="mt-2 font-semibold">{{ problem }}</p>
   <p v-else-if="!source" class="mt-4 max-w-130 text-quiet">
-    A stylesheet that is in use, as CSS, SCSS or Less, or a page with style blocks; several files
-    may be chosen at once. Each of its colours is mapped to the role or step that is nearest and
-    does the same job; you change what you like. You get the same file with only the colours
-    replaced. The file is kept among the sources, your choices with the take.
+    Choose a stylesheet (CSS, SCSS or Less) or a page with style blocks; several files at once are
+    fine. Tonada maps each colour to the nearest role or step that does the same job. Change what
+    you like. You get the same file with only the colours replaced. The file is kept among the
+    sources, your choices with the take.
   </p>
   <div
     v-if="source && colors.length"

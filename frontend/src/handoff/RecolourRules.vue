@@ -32,7 +32,7 @@ const groups = computed(() => {
     <template v-else>
       <p role="status" data-testid="rules">
         <b>{{ countOf(changes.failing_after, 'pair', 'pairs') }}</b> of {{ changes.judged }} that a
-        rule sets fall short, before it was {{ changes.failing_before }}.
+        CSS rule sets fail; before, it was {{ changes.failing_before }}.
         <span v-if="!changes.worse.length" class="text-quiet">None got worse.</span>
       </p>
       <div v-for="group in groups" :key="group.id" class="mt-2 border-t border-hair pt-2">

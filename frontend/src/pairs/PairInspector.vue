@@ -135,7 +135,7 @@ watch(
       <template v-else>
         <div class="mt-3 flex items-center gap-2">
           <h3 class="flex-1 text-quiet">Ways to mend, least visible first</h3>
-          <label class="flex items-center gap-1.5"
+          <label class="flex items-center gap-1.5" title="Lets the hue change, too"
             ><input v-model="free" type="checkbox" class="accent-ink" /> any hue</label
           >
         </div>

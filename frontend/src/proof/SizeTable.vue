@@ -45,19 +45,28 @@ const rows = computed(() =>
 )
 /** What was typed and can't be: it is said, and nothing is changed. */
 const problem = ref('')
-/** It stays in its field until it is put right: a new drawing would set the old value there. */
-const refused = ref<{ field: string; typed: string }>()
+/** While it is typed, and where it is refused, it stays in its field: a new drawing would set the old value there. */
+const typed = ref<{ field: string; text: string }>()
+/** The field whose value is refused. */
+const refused = ref<string>()
 watch(width, () => {
-  refused.value = undefined
+  typed.value = refused.value = undefined
   problem.value = ''
 })
 const shownIn = (field: string, value: number) =>
-  refused.value?.field === field ? refused.value.typed : value
+  typed.value?.field === field ? typed.value.text : value
+function type(field: string, event: Event) {
+  typed.value = { field, text: (event.target as HTMLInputElement).value }
+}
+function leave(field: string) {
+  if (refused.value !== field) typed.value = undefined
+}
 function read(event: Event, field: string, name: string): number | undefined {
   if (!(event.target instanceof HTMLInputElement)) return undefined
   const { min, max, valueAsNumber: value } = event.target
   const isAllowed = value >= Number(min) && value <= Number(max)
-  refused.value = isAllowed ? undefined : { field, typed: event.target.value }
+  refused.value = isAllowed ? undefined : field
+  typed.value = isAllowed ? undefined : { field, text: event.target.value }
   problem.value = isAllowed ? '' : `${name} can be ${min} to ${max}; nothing was changed.`
   return isAllowed ? Math.round(value) : undefined
 }
@@ -102,9 +111,11 @@ function follow(style: TextStyle) {
             :min="vocabulary.least_size"
             :max="vocabulary.largest_size"
             :value="shownIn(`${one.style} size`, one.shown)"
-            :aria-invalid="refused?.field === `${one.style} size`"
+            :aria-invalid="refused === `${one.style} size`"
             :aria-label="`Size of ${one.name} in pixels`"
+            @input="type(`${one.style} size`, $event)"
             @change="size(one, $event)"
+            @blur="leave(`${one.style} size`)"
           />
         </td>
         <td>
@@ -116,9 +127,11 @@ function follow(style: TextStyle) {
             max="1000"
             step="50"
             :value="shownIn(`${one.style} weight`, one.weight)"
-            :aria-invalid="refused?.field === `${one.style} weight`"
+            :aria-invalid="refused === `${one.style} weight`"
             :aria-label="`Weight of ${one.name}`"
+            @input="type(`${one.style} weight`, $event)"
             @change="weight(one, $event)"
+            @blur="leave(`${one.style} weight`)"
           />
           <button
             v-else-if="one.isSet"

@@ -219,8 +219,8 @@ const suggested = computed(() =>
           v-else-if="palettes && !hasMore && wanted.shelf === 'all'"
           class="mt-4 text-small text-quiet"
         >
-          Those that ship with Tonada pass AA on their own pages, by day and by night, and their
-          brand colours can be told apart by colour-blind eyes.
+          Tonada’s own pass AA on their pages, by day and by night. Their brand colours stay
+          distinct in any colour vision.
         </p>
         <div ref="end" class="h-px"></div>
       </div>

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Review } from '@/api/types'
 import RemarkThread from '@/review/client/RemarkThread.vue'
 import { useThreads } from '@/review/client/useThreads'
-import { formatAge } from '@/ui/format'
+import { countOf, formatAge } from '@/ui/format'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import AnswersDialog from './AnswersDialog.vue'
 import ReviewLinks from './ReviewLinks.vue'
@@ -108,9 +108,9 @@ const when = (text: string) =>
             >{{ take.name }}</RouterLink
           >
           <span class="text-quiet">version {{ take.version }}</span>
-          <span v-if="take.failing" class="ml-auto font-semibold"
-            >{{ take.failing }} pairs short</span
-          >
+          <span v-if="take.failing" class="ml-auto font-semibold">{{
+            countOf(take.failing, 'pair fails', 'pairs fail')
+          }}</span>
           <span v-if="review.said.approval?.place === row" class="ml-auto font-semibold"
             >approved</span
           >
