@@ -9,7 +9,7 @@ from typing import Any
 import numpy as np
 import pytest
 from PIL import Image
-from playwright.sync_api import Frame, Page, expect
+from playwright.sync_api import Frame, Page, Route, expect
 
 from tests.browser.conftest import AXE, open_demo
 from tests.browser.saving import saved
@@ -170,6 +170,24 @@ def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page
     expected = duotone(grey[:1, :1], grounds["deep"], grounds["accent"])[0, 0].astype(int)
     middle = seen[seen.shape[0] // 2, seen.shape[1] // 2].astype(int)
     assert np.abs(middle - expected).max() <= 2, (middle, expected, hexes_to_srgb8(tuple(grounds.values())))
+
+
+def test_what_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("link", name="Proof").click()
+    frame_of(page)
+    page.get_by_role("tab", name="Type").click()
+    held: list[Route] = []
+    page.route("**/api/proof", lambda route: held.append(route))
+    with page.expect_request("**/api/proof"):
+        page.get_by_role("radio", name="Fraunces / Work Sans").click()
+    size = page.get_by_label("Size of Heading 1 in pixels")
+    size.fill("51")
+    with page.expect_response("**/api/proof"):
+        held[0].continue_()
+    # Two frames: what the answer changes has been drawn.
+    page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))")
+    expect(size).to_have_value("51")
 
 
 def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -> None:

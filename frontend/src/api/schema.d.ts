@@ -3414,7 +3414,7 @@ export interface components {
          * Use
          * @description What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
          *
-         *     over: what it is on, the button's face for a label. ratio is exact; changed: by hand.
+         *     over: what it is on, the button's background for a label. ratio is exact; changed: by hand.
          *     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
          *     pages in which it passes.
          */
@@ -3741,7 +3741,7 @@ export interface components {
         };
         /**
          * RemoveRoleChange
-         * @description An own or further role is removed, with the pairs, element colours and slots that refer to it.
+         * @description A custom or further role is removed, with all that refers to it.
          */
         RemoveRoleChange: {
             /**

@@ -4,9 +4,9 @@ import RadioBar from '@/ui/RadioBar.vue'
 
 const level = defineModel<Level>({ required: true })
 const LEVELS = [
-  { value: 'A', label: 'A', hint: 'Asks nothing of the contrast of texts' },
-  { value: 'AA', label: 'AA', hint: 'What most laws ask: 4.5:1 for text, 3:1 for large text' },
-  { value: 'AAA', label: 'AAA', hint: 'Stricter: 7:1 for text, 4.5:1 for large text' },
+  { value: 'A', label: 'A', hint: 'Asks nothing of the contrast of text' },
+  { value: 'AA', label: 'AA', hint: 'What most laws ask for' },
+  { value: 'AAA', label: 'AAA', hint: 'Stricter than most laws: more contrast for every text' },
 ] as const
 </script>
 

@@ -55,7 +55,7 @@ watch(width, () => {
 })
 const shownIn = (field: string, value: number) =>
   typed.value?.field === field ? typed.value.text : value
-function type(field: string, event: Event) {
+function keepTyped(field: string, event: Event) {
   typed.value = { field, text: (event.target as HTMLInputElement).value }
 }
 function leave(field: string) {
@@ -113,7 +113,7 @@ function follow(style: TextStyle) {
             :value="shownIn(`${one.style} size`, one.shown)"
             :aria-invalid="refused === `${one.style} size`"
             :aria-label="`Size of ${one.name} in pixels`"
-            @input="type(`${one.style} size`, $event)"
+            @input="keepTyped(`${one.style} size`, $event)"
             @change="size(one, $event)"
             @blur="leave(`${one.style} size`)"
           />
@@ -129,7 +129,7 @@ function follow(style: TextStyle) {
             :value="shownIn(`${one.style} weight`, one.weight)"
             :aria-invalid="refused === `${one.style} weight`"
             :aria-label="`Weight of ${one.name}`"
-            @input="type(`${one.style} weight`, $event)"
+            @input="keepTyped(`${one.style} weight`, $event)"
             @change="weight(one, $event)"
             @blur="leave(`${one.style} weight`)"
           />

@@ -115,7 +115,7 @@ async function takeIt() {
 const sorts = computed(() =>
   (vocabulary.value?.sorts ?? []).map((one) => ({
     value: one.id as Wanted['sort'],
-    label: one.id === 'nearness' && !isNear.value ? 'most unlike first' : one.name,
+    label: one.id === 'nearness' && !isNear.value ? 'most different first' : one.name,
   })),
 )
 const isNear = computed(
@@ -219,8 +219,8 @@ const suggested = computed(() =>
           v-else-if="palettes && !hasMore && wanted.shelf === 'all'"
           class="mt-4 text-small text-quiet"
         >
-          Tonada’s own pass AA on their pages, by day and by night. Their brand colours stay
-          distinct in any colour vision.
+          Tonada’s own palettes pass AA on their pages, by day and by night. Their brand colours
+          stay distinct in any colour vision.
         </p>
         <div ref="end" class="h-px"></div>
       </div>

@@ -52,7 +52,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
       <p class="text-quiet">
         {{
           alike
-            ? `Shown in ${sheet.groups.length.toString()} groups: ${alike.toString()} look like another one and are grouped with it`
+            ? `Shown as ${sheet.groups.length.toString()}: near-duplicates are grouped (${alike.toString()})`
             : 'No two look alike'
         }}
       </p>

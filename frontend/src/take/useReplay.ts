@@ -61,7 +61,7 @@ export function useReplay({ saving, kept, change }: Work) {
       const made = await given(
         api.POST('/api/changes', { body: { document, change: first.change, page: null } }),
       )
-      // Something else was changed, taken back or opened meanwhile: what comes first now is rebuilt.
+      // Something else was changed, taken back or opened meanwhile: what comes first now is made again.
       if (own !== saving.value || base !== kept.value || first !== intents.value[0]) return
       own.postpone(rest)
       change(made.document, made.evaluation)

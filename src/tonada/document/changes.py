@@ -161,7 +161,7 @@ class OwnRoleChange(Model):
 
 
 class RemoveRoleChange(Model):
-    """An own or further role is removed, with the pairs, element colours and slots that refer to it."""
+    """A custom or further role is removed, with all that refers to it."""
 
     kind: Literal["remove role"]
     role: RoleText

@@ -83,6 +83,25 @@ def test_what_can_t_be_is_given_up_alone_and_another_text_is_named() -> None:
     assert [one.name for one in mended.moved] == ["Link"]
 
 
+def test_a_ground_on_a_step_keeps_its_side_when_its_swatch_moves() -> None:
+    """Paper is a dark step of Warning, which has to become light."""
+    places = {
+        Role.PRIMARY: ("s1", None),
+        Role.PAPER: ("s6", 7),
+        Role.DEEP: ("s1", None),
+        Role.INK: ("s1", None),
+    }
+    roles = tuple(
+        replace(one, swatch=places[one.role][0], step=places[one.role][1]) if one.role in places else one
+        for one in BLUES.roles
+    )
+    take = replace(BLUES, roles=roles)
+    mended = mend_all(take)
+    assert "Warning" in [one.name for one in mended.moved]
+    assert luminance_of(take.hex_of(Role.PAPER)) < MIDDLE
+    assert luminance_of(mended.take.hex_of(Role.PAPER)) < MIDDLE
+
+
 @given(st.data())
 @settings(max_examples=12, deadline=None)
 def test_no_plan_turns_a_ground_moves_what_is_held_or_costs_a_pair(data: st.DataObject) -> None:

@@ -62,14 +62,16 @@ def test_it_is_there_by_day_and_by_night_and_goes_with_all_that_refers_to_it() -
     full = replace(
         added,
         pairs=(*added.pairs, pair),
-        grounds=(used,),
+        grounds=(used, GroundSettings("own-1", "Badge", "own-badge")),
         slots=(ChosenSlot("five-slots", "Badge", "own-badge"),),
+        proof=replace(added.proof, duotone=(Role.INK, "own-badge")),
         other=replace(added.other, pairs=(*added.other.pairs, pair), grounds=(used,)),
     )
     evaluate(full)
     removed = remove_role(full, "own-badge")
     assert removed.other
     assert (removed.roles, removed.pairs, removed.slots) == (take.roles, take.pairs, ())
+    assert removed.proof == take.proof
     assert removed.grounds == removed.other.grounds == (replace(used, uses=((Element.TEXT, Role.INK),)),)
     assert take.other
     assert (removed.other.roles, removed.other.pairs) == (take.other.roles, take.other.pairs)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LinkWish } from './useReviews'
 
-/** Recipient a link is, until when it leads there, and what protects it. */
+/** Whom a link is for, until when it works, and what protects it. */
 const wish = defineModel<LinkWish>({ required: true })
 defineProps<{ canMail: boolean }>()
 const today = new Date().toISOString().slice(0, 10)

@@ -144,7 +144,7 @@ def shown(value: Value, options: Options) -> str:
 
 
 def remark(value: Value, note: str) -> str:
-    """Return the note beside a value: its name where the words don't have it, and more."""
+    """Return what is written beside a value: its name, where the identifier lacks it, and a note."""
     name = "" if says_all(value.name, value.words) or value.part in ("step", "ground") else value.name
     return " · ".join(part for part in (name, note) if part)
 

@@ -33,7 +33,7 @@ from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pai
 from tonada.core.take.key import read_key, step_key
 from tonada.core.take.parts import ACCENTS
 from tonada.core.take.recolor import recolor_many
-from tonada.core.take.take import Role, Take
+from tonada.core.take.take import Assignment, Role, Take
 
 CANDIDATES: Final = 160
 # So that a colour without a share still counts.
@@ -108,7 +108,7 @@ def mend_all(take: Take) -> MendedTake:
             break
         # Steps follow their swatch: what moved may have moved others, so it is looked at again.
         after, lost = _one_round(with_ground_pairs(mended), given_up)
-        mended = without_ground_pairs(after)
+        mended = _on_their_side(take, without_ground_pairs(after))
         given_up |= lost
     short = [one for one in evaluate(mended).pairs if one.short_by > 0]
     moved = _moves(take, mended)
@@ -250,7 +250,7 @@ def _shortness(need: _Need) -> tuple[float, str]:
 
 
 def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
-    """Say of each candidate whether it passes against what stays, and may be taken."""
+    """Return a mask of candidates that pass against what stays, and may be taken."""
     ratios = ratio_of_luminances(mover.candidates.luminance, np.array(need.fixed))
     return np.asarray((ratios >= need.pair.needed) & mover.allowed)
 
@@ -286,6 +286,32 @@ def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Tak
         for one in take.roles
     )
     return recolor_many(replace(take, roles=roles), values, "mended with all pairs", "mended")
+
+
+def _on_their_side(before: Take, after: Take) -> Take:
+    """Return `after` with grounds that a moved swatch took across the middle on a step of their own side."""
+    roles = tuple(
+        replace(one, step=_nearest_step(before, after, one))
+        if one.role in GROUNDS
+        and one.step is not None
+        and _is_light(before.hex_of(one.role)) != _is_light(after.hex_of(one.role))
+        else one
+        for one in after.roles
+    )
+    return replace(after, roles=roles)
+
+
+def _nearest_step(before: Take, after: Take, ground: Assignment) -> int:
+    """Return the step of the ground's ramp that is nearest to what it was, of those on the same side."""
+    now = before.hex_of(ground.role)
+    hexes = after.ramp(ground.swatch).hexes
+    away = delta_e_ok(srgb8_to_oklab(hexes_to_srgb8(hexes)), srgb8_to_oklab(hexes_to_srgb8((now,))))
+    is_across = [_is_light(one) != _is_light(now) for one in hexes]
+    return int(np.argmin(np.where(is_across, np.inf, away))) + 1
+
+
+def _is_light(color: Hex) -> bool:
+    return luminance_of(color) >= MIDDLE
 
 
 def _moves(before: Take, after: Take) -> tuple[Moved, ...]:

@@ -25,7 +25,7 @@ TINT_NAME: Final = "Tint"
 class Use:
     """What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
 
-    over: what it is on, the button's face for a label. ratio is exact; changed: by hand.
+    over: what it is on, the button's background for a label. ratio is exact; changed: by hand.
     needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
     pages in which it passes.
     """

@@ -146,7 +146,7 @@ def _told_apart(take: Take) -> bool:
 
 
 class Chooser:
-    """Takes palettes out of a pool, the most unlike first. The same pool gives the same choice."""
+    """Takes palettes out of a pool, the most different first. The same pool gives the same choice."""
 
     def __init__(self, pool: list[ReadyPalette]) -> None:
         self.pool = pool

@@ -20,7 +20,7 @@ FILE: Final = "palettes.json"
 
 @lru_cache(maxsize=1)
 def shipped_palettes() -> tuple[ReadyPalette, ...]:
-    """Return all of them, the most unlike first."""
+    """Return all of them, the most different first."""
     text = (files("tonada.core.ready") / FILE).read_text("utf-8")
     return tuple(_palette(entry) for entry in json.loads(text)["palettes"])
 

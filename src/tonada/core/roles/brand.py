@@ -88,7 +88,7 @@ class Given:
 
 @dataclass(frozen=True, slots=True)
 class BrandChoice:
-    """given: what candidates have. partners: what is made for the rest, Primary where none can be Primary.
+    """given: what candidates have. partners: what is made for the rest, Primary too where none can be it.
 
     choices: what becomes of each candidate.
     """

@@ -39,7 +39,7 @@ def add_own_role(take: Take, name: str, target: Target) -> Take:
 
 
 def remove_role(take: Take, role: RoleKey) -> Take:
-    """Return the take without a role, and without the pairs, element colours and slots that refer to it.
+    """Return the take without a role, and without whatever refers to it: pairs, grounds, elements, slots.
 
     Raises TakeError for a role that isn't there, or that every take has.
     """
@@ -59,6 +59,7 @@ def remove_role(take: Take, role: RoleKey) -> Take:
         pairs=_unpaired(take.pairs, role),
         grounds=_unused(take.grounds, role),
         slots=tuple(one for one in take.slots if one.key != role),
+        proof=replace(take.proof, duotone=None if role in (take.proof.duotone or ()) else take.proof.duotone),
         other=other,
     )
 
@@ -82,4 +83,5 @@ def _unused(grounds: tuple[GroundSettings, ...], role: RoleKey) -> tuple[GroundS
     return tuple(
         replace(one, uses=tuple((element, key) for element, key in one.uses if key != role))
         for one in grounds
+        if one.ground != role
     )

@@ -1,4 +1,4 @@
-"""Takes: read, saved, rebuilt, and downloaded."""
+"""Takes: made, read, saved and downloaded."""
 
 from __future__ import annotations
 
