@@ -9,7 +9,7 @@ FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "
 .DEFAULT_GOAL := help
 # What was only half built is built again.
 .DELETE_ON_ERROR:
-.PHONY: help audit setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots texts types lock system system-tests clean ready-made
+.PHONY: help audit mutations setup demo demo-reset serve test test-long lint pytest frontend-test bench screenshots texts types lock system system-tests clean ready-made
 
 help: ## list these targets
 	@grep -E '^[a-z-]+:.*##' Makefile | sed -E 's/:.*## /|/' | column -t -s '|'
@@ -55,6 +55,10 @@ test: ## what proves a change
 	@$(MAKE) --no-print-directory pytest
 audit: .venv/.installed-dev setup ## every view in every look and width: axe, reflow, small text, controls that can’t be hit
 	@TONADA_TESTS=long PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal tests/browser/test_audit.py
+mutations: .venv/.installed-dev frontend/node_modules/.installed ## what the tests would notice of changed code, in the parts that must be exact
+	@$(PYTHON) -m scripts.mutations $(if $(SHOW),--show)
+	@cd frontend/mutations && $(subst scripts/,../../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) mutations/node_modules/.bin/stryker run mutations/stryker.config.json
 test-long: export TONADA_TESTS=long
 test-long: test ## the same with nothing sampled and nothing left out: before an issue is resolved
 
@@ -69,6 +73,7 @@ screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo 
 	@$(PYTHON) scripts/screenshots.py
 types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it
 	@$(PYTHON) -m tonada.web.openapi > openapi.json.new && mv openapi.json.new src/tonada/web/openapi.json
+	@$(PYTHON) -m tonada.document.empty > empty-take.json.new && mv empty-take.json.new frontend/src/api/empty-take.json
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types
 lock: ## lock the Python packages anew (needs uv)
 	@scripts/lock.sh

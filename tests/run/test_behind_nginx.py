@@ -16,7 +16,7 @@ from typing import Any
 import pytest
 
 from tests.reviews import built_with
-from tests.served import Served, free_port
+from tests.served import PATIENCE_SECONDS, Served, free_port
 
 ROOT = Path(__file__).parents[2]
 OUTSIDE = "tonada.example.org"
@@ -213,11 +213,17 @@ def test_a_stream_comes_through_line_by_line(proxy: int) -> None:
     path, review = made["link"]["path"], made["review"]["id"]
     with socket.create_connection(("127.0.0.1", proxy), timeout=60) as reader:
         reader.sendall(f"GET /api{path}/events HTTP/1.1\r\nHost: {REVIEWS}\r\n\r\n".encode())
-        came = b""
-        while b"event: new" not in came:
-            came += reader.recv(4096)
+        came = _read_events(reader, 1)
         ask(proxy, "POST", f"/api/reviews/{review}/remarks", {"text": "For you"}, own)
-        while came.count(b"event: new") < 2:
-            more = reader.recv(4096)
-            assert more
-            came += more
+        _read_events(reader, 2, came)
+
+
+def _read_events(reader: socket.socket, count: int, came: bytes = b"") -> bytes:
+    """Read until so many events have come. Beats keep coming on a stream that hears nothing."""
+    end = time.monotonic() + PATIENCE_SECONDS
+    while came.count(b"event: new") < count:
+        assert time.monotonic() < end, f"not heard: {came!r}"
+        more = reader.recv(4096)
+        assert more, f"the stream ended: {came!r}"
+        came += more
+    return came

@@ -212,6 +212,7 @@ def test_every_changing_route_is_under_the_token_but_for_pure_computation(app: F
         "/api/slots",
         "/api/mapping",
         "/api/restyle",
+        "/api/dependents",
         "/api/variations",
         "/api/advice",
         "/api/comparisons",

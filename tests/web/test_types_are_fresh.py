@@ -8,6 +8,7 @@ import sys
 from pathlib import Path
 
 from tests.web.conftest import Client
+from tonada.document.take import TakeDocument
 from tonada.web.frontend import DESCRIPTION
 
 FRONTEND = Path(__file__).parents[2] / "frontend"
@@ -34,6 +35,11 @@ def test_the_types_are_made_from_it(tmp_path: Path) -> None:
     command = ["node", "node_modules/openapi-typescript/bin/cli.js", str(DESCRIPTION), "-o", str(made)]
     subprocess.run(command, cwd=FRONTEND, check=True, capture_output=True)
     assert made.read_text() == (FRONTEND / "src/api/schema.d.ts").read_text(), "run: make types"
+
+
+def test_the_empty_take_is_the_one_of_the_document() -> None:
+    kept = json.loads((FRONTEND / "src/api/empty-take.json").read_text(encoding="utf-8"))
+    assert kept == TakeDocument().model_dump(mode="json"), "run: make types"
 
 
 def test_the_document_is_served(client: Client) -> None:

@@ -1108,6 +1108,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dependents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What uses a swatch or a neutral */
+        post: operations["computation_find_dependents_dependents_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/evaluate": {
         parameters: {
             query?: never;
@@ -3452,9 +3469,67 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["NightChange"] | components["schemas"]["StatesChange"] | components["schemas"]["ScaleChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
             /** @default null */
             page: components["schemas"]["PageWanted"] | null;
+        };
+        /**
+         * AddGroundChange
+         * @description One more ground, of a colour.
+         */
+        AddGroundChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add ground";
+            /** Name */
+            name: string;
+            /** Key */
+            key: string;
+        };
+        /**
+         * AddOverlayChange
+         * @description One more overlay: of a colour, or of Ink where none is named.
+         *
+         *     on_picture: laid over the picture of the proof at once, opaque to begin with.
+         */
+        AddOverlayChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add overlay";
+            /**
+             * Name
+             * @default null
+             */
+            name: string | null;
+            /** @default null */
+            color: components["schemas"]["Instead"] | null;
+            /**
+             * On Picture
+             * @default false
+             */
+            on_picture: boolean;
+        };
+        /**
+         * AddPairChange
+         * @description One more pair, in the scheme at hand.
+         */
+        AddPairChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add pair";
+            /** Text */
+            text: string;
+            /** Ground */
+            ground: string;
+            usage: components["schemas"]["Usage"];
+            /** Sample */
+            sample: string;
         };
         /**
          * AdoptChange
@@ -3533,6 +3608,19 @@ export interface components {
             on_stave: boolean;
         };
         /**
+         * ForgetGroundChange
+         * @description Every element of a ground is given back to the rule.
+         */
+        ForgetGroundChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "forget ground";
+            /** Ground */
+            ground: string;
+        };
+        /**
          * GiveChange
          * @description A role given to another colour in the scheme at hand; texts that the rule chose follow it.
          */
@@ -3581,6 +3669,29 @@ export interface components {
             share: number | null;
         };
         /**
+         * NarrowSizeChange
+         * @description The size of a text in narrower windows; null lets it follow the wide one again.
+         */
+        NarrowSizeChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "narrow size";
+            /**
+             * Width
+             * @enum {string}
+             */
+            width: "tablet" | "phone";
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number | null;
+        };
+        /**
          * NeutralChange
          * @description A neutral rebuilt, or added; roles on its steps go to the nearest new ones.
          */
@@ -3602,6 +3713,21 @@ export interface components {
              * @enum {string}
              */
             kind: "night";
+        };
+        /**
+         * OverlayPairChange
+         * @description One more pair: a running text on an overlay that lies on a ground.
+         */
+        OverlayPairChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pair on overlay";
+            /** Overlay */
+            overlay: string;
+            /** Ground */
+            ground: string;
         };
         /**
          * OwnRoleChange
@@ -3687,6 +3813,16 @@ export interface components {
             settle: boolean;
         };
         /**
+         * PlannedShare
+         * @description The share of the page that a colour is to take; it is split evenly among its roles.
+         */
+        PlannedShare: {
+            /** Roles */
+            roles: string[];
+            /** Share */
+            share: number;
+        };
+        /**
          * RampChange
          * @description Another ramp for a swatch; roles on its steps go to the nearest new ones.
          */
@@ -3738,6 +3874,45 @@ export interface components {
             owner: string;
             /** @default null */
             instead: components["schemas"]["Instead"] | null;
+        };
+        /**
+         * RemoveGroundChange
+         * @description An added ground is removed; sections that stood on it go back to their usual one.
+         */
+        RemoveGroundChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove ground";
+            /** Ground */
+            ground: string;
+        };
+        /**
+         * RemoveOverlayChange
+         * @description An overlay is removed, with the pairs that lie on it or are set in it.
+         */
+        RemoveOverlayChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove overlay";
+            /** Overlay */
+            overlay: string;
+        };
+        /**
+         * RemovePairChange
+         * @description A pair is removed from the scheme at hand.
+         */
+        RemovePairChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove pair";
+            /** Pair */
+            pair: string;
         };
         /**
          * RemoveRoleChange
@@ -3798,6 +3973,84 @@ export interface components {
             ratio: number;
         };
         /**
+         * SectionsChange
+         * @description Sections of a page on other grounds; without any, all of them on their usual ones.
+         */
+        SectionsChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sections";
+            /** Page */
+            page: string;
+            /**
+             * Sections
+             * @default []
+             */
+            sections: components["schemas"]["StandOn"][];
+        };
+        /**
+         * SharesChange
+         * @description Planned shares of the page; without any, all roles have their usual ones again.
+         */
+        SharesChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shares";
+            /**
+             * Shares
+             * @default []
+             */
+            shares: components["schemas"]["PlannedShare"][];
+        };
+        /**
+         * SizeChange
+         * @description The size of a text in wide windows, in CSS pixels, and its weight.
+         */
+        SizeChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "size";
+            /**
+             * Style
+             * @enum {string}
+             */
+            style: "h1" | "h2" | "h3" | "text" | "small" | "label";
+            /** Size */
+            size: number;
+            /** Weight */
+            weight: number;
+        };
+        /**
+         * SlotChange
+         * @description A slot of a destination filled by hand; null gives it back to the rule.
+         */
+        SlotChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "slot";
+            /** Destination */
+            destination: string;
+            /** Slot */
+            slot: string;
+            /** Key */
+            key: string | null;
+        };
+        /** StandOn */
+        StandOn: {
+            /** Section */
+            section: string;
+            /** Ground */
+            ground: string;
+        };
+        /**
          * StatesChange
          * @description A pair for each state of links and buttons, by rule, in place of those that were there.
          */
@@ -3833,6 +4086,22 @@ export interface components {
             role: string;
             /** Other */
             other: string;
+        };
+        /**
+         * UseChange
+         * @description An element of a ground in another colour; null gives it back to the rule.
+         */
+        UseChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "use";
+            /** Ground */
+            ground: string;
+            element: components["schemas"]["Element"];
+            /** Key */
+            key: string | null;
         };
         /** VariationsAnswer */
         VariationsAnswer: {
@@ -5408,6 +5677,38 @@ export interface components {
             created_at: string;
             /** Hexes */
             hexes: string[];
+        };
+        /** DependentsAnswer */
+        DependentsAnswer: components["schemas"]["Dependents"];
+        /**
+         * Dependents
+         * @description What uses a swatch or a neutral: itself, one of its steps, or through a role that it has.
+         *
+         *     roles, overlays, neutrals: what they are called. pairs: how many, by day and by night.
+         *     grounds: the proof's grounds of this colour. elements: how many have it by hand. slots: how many of
+         *     destinations.
+         */
+        Dependents: {
+            /** Roles */
+            roles: string[];
+            /** Pairs */
+            pairs: number;
+            /** Overlays */
+            overlays: string[];
+            /** Neutrals */
+            neutrals: string[];
+            /** Grounds */
+            grounds: string[];
+            /** Elements */
+            elements: number;
+            /** Slots */
+            slots: number;
+        };
+        /** DependentsBody */
+        DependentsBody: {
+            document: components["schemas"]["TakeDocument"];
+            /** Owner */
+            owner: string;
         };
         /** EvaluationAnswer */
         EvaluationAnswer: components["schemas"]["Evaluation"];
@@ -14619,6 +14920,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EvaluateBody"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Content Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Content */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    /** @description Seconds to wait */
+                    "Retry-After"?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    computation_find_dependents_dependents_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DependentsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DependentsAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -29,7 +29,7 @@ const take = useTakeStore()
 const router = useRouter()
 const { announcement } = useCopy()
 const news = useShortfallNews()
-const { carried, problem } = useColorDrag()
+const { carried } = useColorDrag()
 const unanswered = useUnanswered()
 const cameBack = useCameBackStore()
 const question = useQuestion(readCameBack)
@@ -115,7 +115,11 @@ const isReady = computed(() => brand.detail && take.document)
       <TakeHeader />
       <ConflictBar />
       <LookingBar />
-      <NoticeBar v-if="problem" :text="problem" @dismiss="problem = ''" />
+      <NoticeBar
+        v-if="take.changeProblem"
+        :text="take.changeProblem"
+        @dismiss="take.changeProblem = ''"
+      />
     </div>
     <StepBar />
     <div v-if="failure" class="p-6">

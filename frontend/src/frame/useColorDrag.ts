@@ -81,5 +81,5 @@ export const useColorDrag = createSharedComposable(() => {
   useEventListener(window, ['pointercancel', 'blur'], drop)
   useEscape(() => carried.value !== undefined, drop)
 
-  return { carried, grab, problem: change.problem }
+  return { carried, grab }
 })

@@ -1,5 +1,4 @@
 import { useChange } from '@/take/useChange'
-import { planShares } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 
 /** The least a colour is planned to take: one that shows. */
@@ -24,7 +23,10 @@ export function useShares() {
       if (place === row) return { ...cell, share: cell.share + moved }
       return place === row + 1 ? { ...cell, share: cell.share - moved } : cell
     })
-    change.showDocument(planShares(take.document, cells))
+    const shares = cells.flatMap(({ roles, share }) =>
+      roles.length ? [{ roles: [...roles], share: Math.min(1, share) }] : [],
+    )
+    change.show({ kind: 'shares', shares })
   }
 
   function end(verb: () => unknown) {

@@ -11,14 +11,15 @@ import NoticeBar from '@/ui/NoticeBar.vue'
 import { useCopy } from '@/ui/useCopy'
 import { useFollowing } from '@/ui/useFollowing'
 import { useSlotKeys } from './useSlotKeys'
-import { fillSlot } from './slots'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 /** The slots of a destination in its order, copied one after the other with one key. */
 defineProps<{ vocabulary: HandoffVocabulary }>()
 const emit = defineEmits<{ download: [destination: string, kind: SlotKind, name: string] }>()
 const take = useTakeStore()
+const change = useChange()
 const { copyValue } = useCopy()
 const { destinations, removed, problem, copy, save, remove, bringBack } = useDestinations()
 
@@ -86,8 +87,8 @@ const SHEETS: readonly { kind: SlotKind; label: string }[] = [
   { kind: 'pdf', label: 'PDF to print' },
 ]
 function fill(slot: FilledSlot, key: string) {
-  if (take.document && destination.value)
-    take.change(fillSlot(take.document, destination.value.id, slot.name, key || null))
+  const { id } = destination.value ?? {}
+  if (id) void change.make({ kind: 'slot', destination: id, slot: slot.name, key: key || null })
 }
 
 const isEditing = ref(false)

@@ -1,12 +1,12 @@
 /** A stylesheet that is kept as a source, in the colours of the take: what becomes what, and what of it changes. */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { fillSlot } from './slots'
 import { api, given } from '@/api/client'
 import type { OldColor, RuleMend } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 import { asKept } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 import { useFollowing } from '@/ui/useFollowing'
 
 export type WriteAs = 'values' | 'properties'
@@ -16,6 +16,7 @@ const RULES_WAIT_MS = 500
 
 export function useRecolouring() {
   const take = useTakeStore()
+  const change = useChange()
   const brand = useBrandStore()
   const write = useLocalStorage<WriteAs>('tonada-recolour-as', 'values')
   /** Whether SVG pictures within the sheet are recoloured as well: on request. */
@@ -67,10 +68,9 @@ export function useRecolouring() {
     }
 
   function choose(color: OldColor, key: string) {
-    if (take.document && source.value)
-      take.change(
-        fillSlot(take.document, source.value.id, color.hex, key === color.key ? null : key),
-      )
+    const destination = source.value?.id
+    const own = key === color.key ? null : key
+    if (destination) void change.make({ kind: 'slot', destination, slot: color.hex, key: own })
   }
   /** The old colour that a mend is for: the one of whose members it is. */
   function mend(one: RuleMend) {

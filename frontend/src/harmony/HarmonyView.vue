@@ -13,7 +13,7 @@ import NoticeBar from '@/ui/NoticeBar.vue'
 import { useChange } from '@/take/useChange'
 import { useSelection } from '@/frame/useSelection'
 import { usePick } from '@/page/usePick'
-import { removeSwatch, rolesOfSwatch } from '@/take/edits'
+import { rolesOfSwatch } from '@/take/swatches'
 import { roleNames } from '@/ui/format'
 import StaveChart from './StaveChart.vue'
 import StaveTable from './StaveTable.vue'
@@ -25,7 +25,7 @@ const VariationRow = defineAsyncComponent(() => import('./VariationRow.vue'))
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
-const change = useChange()
+const change = useChange({ saysItself: true })
 const { selected, select } = useSelection('swatch')
 const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/harmony')))
 const { answer: session } = useAnswer(readSession)
@@ -93,7 +93,7 @@ function remove(id: string) {
   const roles = rolesOfSwatch(take.document, id)
   if (roles.length)
     refusal.value = `This swatch is ${roleNames(roles)}. Give that role to another colour first.`
-  else take.change(removeSwatch(take.document, id))
+  else void change.make({ kind: 'remove', owner: id, instead: null })
 }
 
 const advice = useAdvice(() => (take.isEmpty ? undefined : take.document))

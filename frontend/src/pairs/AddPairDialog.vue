@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, explain, given } from '@/api/client'
-import type { TakeDocument, Usage } from '@/api/types'
+import type { TakeChange, TakeDocument, Usage } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { addPair } from './edits'
 import { colorChoices, roleLabel } from '@/take/roles'
 import { USAGES } from './usages'
 
 const props = defineProps<{ document: TakeDocument }>()
-const emit = defineEmits<{ add: [document: TakeDocument] }>()
+const emit = defineEmits<{ add: [change: TakeChange] }>()
 const shown = defineModel<boolean>({ required: true })
 
 const OWN = 'own'
@@ -43,16 +42,13 @@ async function keyOf(end: 'text' | 'ground'): Promise<string> {
 
 async function add() {
   try {
-    const made = {
+    emit('add', {
+      kind: 'add pair',
       text: await keyOf('text'),
       ground: await keyOf('ground'),
       usage: usage.value,
       sample: sample.value.trim() || 'Sample of the text',
-      layers: [],
-      size: null,
-      weight: null,
-    }
-    emit('add', addPair(props.document, made))
+    })
     shown.value = false
   } catch (reason) {
     problem.value = explain(reason)

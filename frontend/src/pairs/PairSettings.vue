@@ -3,13 +3,14 @@ import { computed, ref } from 'vue'
 import type { Pair, PairFigures } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { colorChoices, roleLabel } from '@/take/roles'
-import { changePair, removePair } from './edits'
 import { USAGES } from './usages'
 import { formatFixed } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 const props = defineProps<{ pair: PairFigures }>()
 const take = useTakeStore()
+const changing = useChange()
 
 /** CSS: 72 points are 96 pixels. */
 const PIXELS = { px: 1, pt: 96 / 72 } as const
@@ -50,15 +51,17 @@ const colors = computed(() => {
 const isAdded = computed(() => /^(added|state)-/.test(props.pair.id))
 
 function change(changes: Partial<Pair>) {
-  if (take.document) take.change(changePair(take.document, props.pair.id, changes))
+  if (!take.document) return
+  const pairs = take.document.pairs.map((one) =>
+    one.id === props.pair.id ? { ...one, ...changes } : one,
+  )
+  take.change({ ...take.document, pairs })
 }
 function setSize(event: Event) {
   const value = event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
   change({ size: value > 0 ? value * PIXELS[unit.value] : null })
 }
-function remove() {
-  if (take.document) take.change(removePair(take.document, props.pair.id))
-}
+const remove = () => changing.make({ kind: 'remove pair', pair: props.pair.id })
 </script>
 
 <template>

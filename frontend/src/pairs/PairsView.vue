@@ -133,7 +133,7 @@ const level = computed<Level>({
           v-if="take.document"
           v-model="isAdding"
           :document="take.document"
-          @add="take.change"
+          @add="change.make"
         />
         <MendAllDialog v-model="isMending" />
         <OverPicture v-if="take.document" v-model="isOverPicture" :document="take.document" />

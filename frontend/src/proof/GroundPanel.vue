@@ -2,10 +2,10 @@
 import { computed, ref, watch } from 'vue'
 import type { ElementKind, GroundFigures, ProofFigures } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import { addGround, forgetGround, removeGround, setUse } from './settings'
 import { colorChoices, roleLabel } from '@/take/roles'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 const props = defineProps<{
   proof: ProofFigures
@@ -16,6 +16,7 @@ const props = defineProps<{
   chosen?: string | undefined
 }>()
 const take = useTakeStore()
+const change = useChange()
 const open = ref<string>()
 watch(
   () => props.chosen,
@@ -40,11 +41,11 @@ const optionsFor = (use: { by_rule_name: string; key: string; name: string; chan
     : [...offered, { value: use.key, label: use.name }]
 }
 function set(ground: string, element: ElementKind, key: string) {
-  if (take.document) take.change(setUse(take.document, ground, element, key || null))
+  void change.make({ kind: 'use', ground, element, key: key || null })
 }
 function add(key: string) {
   const name = choices.value.find((one) => one.value === key)?.label
-  if (take.document && name) take.change(addGround(take.document, name, key))
+  if (name) void change.make({ kind: 'add ground', name, key })
 }
 const changes = (ground: GroundFigures) => ground.elements.filter((one) => one.changed).length
 function counted(ground: string) {
@@ -113,7 +114,7 @@ function counted(ground: string) {
               v-if="changes(ground)"
               type="button"
               class="button"
-              @click="take.document && take.change(forgetGround(take.document, ground.id))"
+              @click="change.make({ kind: 'forget ground', ground: ground.id })"
             >
               All automatic
             </button>
@@ -121,7 +122,7 @@ function counted(ground: string) {
               v-if="ground.is_own"
               type="button"
               class="button"
-              @click="take.document && take.change(removeGround(take.document, ground.id))"
+              @click="change.make({ kind: 'remove ground', ground: ground.id })"
             >
               Take out
             </button>

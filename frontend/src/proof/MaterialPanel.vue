@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import { api, explain, given } from '@/api/client'
 import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import { freeIdOf } from '@/pairs/edits'
 import { setProof } from './settings'
 import { roleLabel, targetFrom, targetOf } from '@/take/roles'
 import RadioBar from '@/ui/RadioBar.vue'
@@ -75,11 +74,13 @@ async function lay() {
   const source = document?.proof.picture
   const ground = opening.value
   if (!document || !source || !ground) return
-  const target = targetOf(document, ground.key) ?? targetFrom(ground.key)
-  const id = freeIdOf('o', document.overlays)
-  const overlay = { id, name: `${ground.name} over picture`, ...target, alpha: 1 }
-  const laid = { ...document, overlays: [...document.overlays, overlay] }
+  const color = targetOf(document, ground.key) ?? targetFrom(ground.key)
+  const name = `${ground.name} over picture`
+  const change = { kind: 'add overlay', name, color, on_picture: true } as const
   try {
+    const body = { document, change, page: null }
+    const { document: laid } = await given(api.POST('/api/changes', { body }))
+    const id = laid.proof.overlay ?? ''
     const alphas = await Promise.all(
       ground.elements
         .filter((one) => one.element === 'heading' || one.element === 'text')
@@ -87,8 +88,10 @@ async function lay() {
     )
     const alpha = Math.max(...alphas) / 100
     const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))
-    take.change(setProof({ ...laid, overlays: layers }, { overlay: id }))
     problem.value = ''
+    // It was changed while the picture was measured: what was found is not of this take any more.
+    if (document !== take.document) await lay()
+    else take.change({ ...laid, overlays: layers })
   } catch (reason) {
     problem.value = explain(reason)
   }

@@ -4,15 +4,16 @@ import type { ElementKind, ProofFigures } from '@/api/types'
 import CopyButton from '@/ui/CopyButton.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
-import { setUse } from './settings'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
 import { figuresOf } from './parts'
 import type { Part } from './parts'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 const props = defineProps<{ part: Part; proof: ProofFigures; element: Element | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const take = useTakeStore()
+const change = useChange()
 
 const use = computed(() => figuresOf(props.part, props.proof))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === props.part.ground))
@@ -43,8 +44,8 @@ const EXEMPT: Readonly<Record<string, string>> = {
   disabled: 'Disabled elements are exempt: WCAG 2.2 has no requirement for them.',
 }
 function give(key: string | null) {
-  if (take.document && kind.value)
-    take.change(setUse(take.document, props.part.ground, kind.value, key))
+  const { ground } = props.part
+  if (kind.value) void change.make({ kind: 'use', ground, element: kind.value, key })
 }
 </script>
 

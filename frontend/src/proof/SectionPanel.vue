@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { ProofFigures, ProofVocabulary } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import { standOn, usualGrounds } from './settings'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 /** Which ground each section of the page stands on. */
 const props = defineProps<{
@@ -12,6 +12,7 @@ const props = defineProps<{
   voices: ProofVocabulary['voices']
 }>()
 const take = useTakeStore()
+const change = useChange()
 /** The home page is composed by its voice. */
 const sections = computed(() =>
   props.page.id === 'home'
@@ -28,9 +29,9 @@ const groundOf = (section: string) =>
 const isChanged = computed(() =>
   take.document?.proof.sections.some((one) => one.page === props.page.id),
 )
-function set(section: string, ground: string) {
-  if (take.document) take.change(standOn(take.document, props.page.id, { [section]: ground }))
-}
+const stand = (sections: { section: string; ground: string }[]) =>
+  change.make({ kind: 'sections', page: props.page.id, sections })
+const set = (section: string, ground: string) => stand([{ section, ground }])
 
 const NONE = ''
 /** Two alternating grounds, from the first section to the last. */
@@ -43,11 +44,10 @@ const turns = computed(() => {
 })
 function alternate(second: string) {
   const first = props.proof.grounds[0]?.id
-  if (!second || !first || !take.document) return
-  const given = Object.fromEntries(
-    sections.value.map((one, row) => [one.id, row % 2 ? second : first]),
+  if (!second || !first) return
+  void stand(
+    sections.value.map(({ id }, row) => ({ section: id, ground: row % 2 ? second : first })),
   )
-  take.change(standOn(take.document, props.page.id, given))
 }
 </script>
 
@@ -74,14 +74,7 @@ function alternate(second: string) {
         :options="turns"
         @update:model-value="alternate"
       />
-      <button
-        v-if="isChanged"
-        type="button"
-        class="button"
-        @click="take.document && take.change(usualGrounds(take.document, page.id))"
-      >
-        As it was
-      </button>
+      <button v-if="isChanged" type="button" class="button" @click="stand([])">As it was</button>
     </div>
   </section>
 </template>

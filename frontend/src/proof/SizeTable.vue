@@ -8,9 +8,8 @@ import type {
   TextStyle,
 } from '@/api/types'
 import RadioBar from '@/ui/RadioBar.vue'
-import { setNarrowSize, setSize } from './settings'
 import { formatNeeded } from '@/ui/format'
-import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 /** The sizes of every text, on a wide window, a tablet and a phone; narrow ones follow unless they are set. */
 const props = defineProps<{
@@ -18,7 +17,7 @@ const props = defineProps<{
   vocabulary: ProofVocabulary
   settings: ProofSettings
 }>()
-const take = useTakeStore()
+const change = useChange()
 const WIDTHS = [
   { value: 'wide', label: 'Wide' },
   { value: 'tablet', label: 'Tablet' },
@@ -72,21 +71,22 @@ function read(event: Event, field: string, name: string): number | undefined {
 }
 function size(row: (typeof rows.value)[number], event: Event) {
   const value = read(event, `${row.style} size`, `The size of ${row.name}`)
-  if (value === undefined || !take.document) return
-  take.change(
+  if (value === undefined) return
+  const { style, weight } = row
+  void change.make(
     width.value === 'wide'
-      ? setSize(take.document, row.style, value, row.weight)
-      : setNarrowSize(take.document, width.value, row.style, value),
+      ? { kind: 'size', style, size: value, weight }
+      : { kind: 'narrow size', width: width.value, style, size: value },
   )
 }
 function weight(row: (typeof rows.value)[number], event: Event) {
   const value = read(event, `${row.style} weight`, `The weight of ${row.name}`)
-  if (value !== undefined && take.document)
-    take.change(setSize(take.document, row.style, row.size, value))
+  const { style, size } = row
+  if (value !== undefined) void change.make({ kind: 'size', style, size, weight: value })
 }
 function follow(style: TextStyle) {
-  if (take.document && width.value !== 'wide')
-    take.change(setNarrowSize(take.document, width.value, style, null))
+  if (width.value !== 'wide')
+    void change.make({ kind: 'narrow size', width: width.value, style, size: null })
 }
 </script>
 

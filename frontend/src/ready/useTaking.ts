@@ -13,7 +13,7 @@ export function useTaking() {
   const take = useTakeStore()
   const brand = useBrandStore()
   const router = useRouter()
-  const change = useChange()
+  const change = useChange({ saysItself: true })
   const problem = ref('')
   const done = ref('')
   const isBusy = ref(false)

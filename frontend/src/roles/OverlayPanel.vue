@@ -2,65 +2,29 @@
 import { computed } from 'vue'
 import OverlayFields from './OverlayFields.vue'
 import type { Overlay, OverlayFigures, TakeDocument } from '@/api/types'
+import { useChange } from '@/take/useChange'
 import { useLimits } from '@/take/useLimits'
-import { addPair, freeIdOf } from '@/pairs/edits'
-import { targetOf } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 
 const props = defineProps<{ document: TakeDocument; overlays: readonly OverlayFigures[] }>()
 const take = useTakeStore()
+const changing = useChange()
 const limits = useLimits()
 
 const figures = computed(() => new Map(props.overlays.map((one) => [one.id, one])))
 
-function set(overlays: Overlay[]) {
-  if (take.document) take.change({ ...take.document, overlays })
-}
+const add = () => changing.make({ kind: 'add overlay', name: null, color: null, on_picture: false })
 
-function add() {
-  const ink = targetOf(props.document, 'ink') ?? targetOf(props.document, 'primary')
-  if (!ink) return
-  const id = freeIdOf('o', props.document.overlays)
-  const name = `Overlay ${id.slice(1)}`
-  set([...props.document.overlays, { id, name, ...ink, alpha: 0.6 }])
-}
-
-const change = (overlay: Overlay) => {
-  set(props.document.overlays.map((one) => (one.id === overlay.id ? overlay : one)))
-}
-
-/** The overlay goes, and with it the pairs that lie on it or are set in it. */
-function remove(overlay: Overlay) {
+function change(overlay: Overlay) {
   if (!take.document) return
-  const without = <T extends Pick<TakeDocument, 'pairs'>>(scheme: T): T => ({
-    ...scheme,
-    pairs: scheme.pairs.filter(
-      (pair) => pair.text !== overlay.id && !pair.layers.includes(overlay.id),
-    ),
-  })
-  const { document } = take
-  take.change({
-    ...without(document),
-    other: document.other && without(document.other),
-    overlays: document.overlays.filter((one) => one.id !== overlay.id),
-  })
+  const overlays = take.document.overlays.map((one) => (one.id === overlay.id ? overlay : one))
+  take.change({ ...take.document, overlays })
 }
 
-function use(overlay: Overlay, ground: string) {
-  if (!take.document) return
-  const text = take.document.roles.some((one) => one.role === 'paper') ? 'paper' : ground
-  take.change(
-    addPair(take.document, {
-      text,
-      ground,
-      usage: 'body text',
-      sample: `On ${overlay.name}`.slice(0, 80),
-      layers: [overlay.id],
-      size: null,
-      weight: null,
-    }),
-  )
-}
+const remove = (overlay: Overlay) => changing.make({ kind: 'remove overlay', overlay: overlay.id })
+
+const use = (overlay: Overlay, ground: string) =>
+  changing.make({ kind: 'pair on overlay', overlay: overlay.id, ground })
 </script>
 
 <template>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Evaluation, TakeDocument } from '@/api/types'
-import { forgetShares } from '@/take/roles'
-import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 const props = defineProps<{ document: TakeDocument; evaluation: Evaluation }>()
-const take = useTakeStore()
+const change = useChange()
 
 const hexOf = (role: string) =>
   props.evaluation.measure.find((cell) => cell.roles.includes(role))?.hex ?? 'transparent'
@@ -19,9 +18,7 @@ const figures = computed(() =>
 )
 const isOwn = computed(() => props.document.roles.some((one) => one.share !== null))
 
-function forget() {
-  if (take.document) take.change(forgetShares(take.document))
-}
+const forget = () => change.make({ kind: 'shares', shares: [] })
 </script>
 
 <template>

@@ -18,7 +18,7 @@ import { useTakeStore } from '@/take/take'
 defineProps<{ isOver: boolean }>()
 defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
-const change = useChange()
+const change = useChange({ saysItself: true })
 const { rows, overlays, problem: unanswered, askAgain } = useRamps({ isShared: false })
 const { selected, select } = useSelection('swatch')
 const { selected: role, select: selectRole } = useSelection('role')

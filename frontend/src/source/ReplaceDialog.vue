@@ -6,7 +6,7 @@ import NoticeBar from '@/ui/NoticeBar.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { formatDifference, formatShare, roleNames } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
-import { rolesOfSwatch } from '@/take/edits'
+import { rolesOfSwatch } from '@/take/swatches'
 
 /** The old file beside the new one, colour by colour; what moves is chosen here. */
 const props = defineProps<{ replacing: ReturnType<typeof useReplacing> }>()

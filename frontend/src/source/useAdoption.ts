@@ -2,7 +2,7 @@ import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
 import type { Choice, Source, TakeDocument } from '@/api/types'
 import type { Offer } from './useProposal'
-import { removeSwatch, rolesOfSwatch, swatchOf } from '@/take/edits'
+import { rolesOfSwatch, swatchOf } from '@/take/swatches'
 import { roleNames } from '@/ui/format'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
@@ -14,7 +14,7 @@ type Adopted = Pick<Offer['color'], 'hex' | 'name' | 'picked'>
 export function useAdoption(source: Ref<Source | undefined>) {
   const take = useTakeStore()
   const brand = useBrandStore()
-  const change = useChange()
+  const change = useChange({ saysItself: true })
   const refused = ref('')
   const refusal = computed({
     get: () => refused.value || change.problem.value,
@@ -55,7 +55,7 @@ export function useAdoption(source: Ref<Source | undefined>) {
     if (roles.length)
       refusal.value = `${offer.color.name} is ${roleNames(roles)}. Give that role to another colour first.`
     else if (choice === 'keep') adopt(offer.color, offer.share, null)
-    else if (swatch) take.change(removeSwatch(document, swatch.id))
+    else if (swatch) void change.make({ kind: 'remove', owner: swatch.id, instead: null })
   }
 
   /** A pixel that was clicked joins the source's colours and, where there is a palette, its swatches. */

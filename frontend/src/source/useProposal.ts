@@ -3,7 +3,7 @@ import type { Ref } from 'vue'
 import { api, given } from '@/api/client'
 import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
-import { rolesOfSwatch, swatchOf } from '@/take/edits'
+import { rolesOfSwatch, swatchOf } from '@/take/swatches'
 
 export interface Offer {
   color: FoundColor

@@ -17,7 +17,7 @@ const LONGEST = 200
 export function useReplacing(select: (id: string) => void) {
   const take = useTakeStore()
   const brand = useBrandStore()
-  const change = useChange()
+  const change = useChange({ saysItself: true })
   const replaced = shallowRef<Replaced>()
   /** The old values whose swatches are to move. */
   const moving = ref<ReadonlySet<string>>(new Set())

@@ -3,27 +3,38 @@ import { computed, ref } from 'vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { useChange } from './useChange'
-import { dependentsOf, isUsed } from './dependents'
+import { api, explain, given } from '@/api/client'
+import { linesOf } from './dependents'
 import { colorChoices, targetFrom } from './roles'
 import { useTakeStore } from './take'
 
 const props = defineProps<{ owner: string; name: string }>()
 const emit = defineEmits<{ removed: [] }>()
 const take = useTakeStore()
-const change = useChange()
+const change = useChange({ saysItself: true })
 const isAsking = ref(false)
 const chosen = ref('')
 
-const found = computed(() => take.document && dependentsOf(take.document, props.owner))
+/** What uses it, one line each. */
+const uses = ref<string[]>([])
 const others = computed(() =>
   take.document
     ? colorChoices(take.document).filter((one) => targetFrom(one.value).swatch !== props.owner)
     : [],
 )
 
-function ask() {
+async function ask() {
+  const { document } = take
+  if (!document) return
+  try {
+    const body = { document, owner: props.owner }
+    uses.value = linesOf(await given(api.POST('/api/dependents', { body })))
+  } catch (reason) {
+    change.problem.value = explain(reason)
+    return
+  }
   chosen.value = others.value[0]?.value ?? ''
-  if (found.value && isUsed(found.value)) isAsking.value = true
+  if (uses.value.length) isAsking.value = true
   else void remove(undefined)
 }
 
@@ -43,13 +54,8 @@ async function remove(key: string | undefined) {
     </p>
     <SheetDialog v-model="isAsking" :title="`Remove ${name}`">
       <p class="mt-2">These use it now. Choose the colour that replaces it.</p>
-      <ul v-if="found" class="rule-list mt-2 max-h-48 overflow-y-auto">
-        <li v-for="role in found.roles" :key="role" class="py-1">{{ role }}</li>
-        <li v-for="one in found.neutrals" :key="one" class="py-1">Tint of {{ one }}</li>
-        <li v-for="one in found.overlays" :key="one" class="py-1">{{ one }}</li>
-        <li v-if="found.pairs" class="py-1">
-          {{ found.pairs }} {{ found.pairs === 1 ? 'pair' : 'pairs' }}
-        </li>
+      <ul class="rule-list mt-2 max-h-48 overflow-y-auto">
+        <li v-for="line in uses" :key="line" class="py-1">{{ line }}</li>
       </ul>
       <ChoiceList
         v-model="chosen"

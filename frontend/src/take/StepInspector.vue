@@ -13,7 +13,7 @@ import { useChange } from './useChange'
 const props = defineProps<{ target: Target }>()
 const emit = defineEmits<{ close: []; pair: [id: string]; owner: [id: string] }>()
 const take = useTakeStore()
-const change = useChange()
+const change = useChange({ saysItself: true })
 const { rows } = useRamps({ isShared: true })
 
 const step = computed(() =>

@@ -1,21 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dependentsOf } from './dependents'
+import { api, given } from '@/api/client'
+import { linesOf } from './dependents'
 import { useTakeStore } from './take'
+import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ owner: string }>()
 const take = useTakeStore()
-const found = computed(() => take.document && dependentsOf(take.document, props.owner))
-const lines = computed(() => {
-  if (!found.value) return []
-  const { roles, pairs, overlays, neutrals } = found.value
-  return [
-    ...roles,
-    ...neutrals.map((name) => `Tint of ${name}`),
-    ...overlays,
-    ...(pairs ? [`${pairs.toString()} ${pairs === 1 ? 'pair' : 'pairs'} by day and night`] : []),
-  ]
-})
+const { answer } = useFollowing(
+  () => (take.document ? { document: take.document, owner: props.owner } : undefined),
+  (body, signal) => given(api.POST('/api/dependents', { body, signal })),
+  { isShared: true },
+)
+const lines = computed(() => (answer.value ? linesOf(answer.value) : []))
 </script>
 
 <template>

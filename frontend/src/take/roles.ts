@@ -40,22 +40,6 @@ export function targetFrom(key: string): Target {
   return { swatch, step: step ? Number(step) : null }
 }
 
-/** Planned shares by role; a colour's share is split evenly among its roles. */
-export function planShares(
-  take: TakeDocument,
-  cells: readonly { roles: readonly string[]; share: number }[],
-): TakeDocument {
-  const planned = new Map<string, number>()
-  for (const { roles, share } of cells)
-    for (const role of roles) planned.set(role, share / roles.length)
-  const roles = take.roles.map((one) => ({ ...one, share: planned.get(one.role) ?? one.share }))
-  return { ...take, roles }
-}
-
-export function forgetShares(take: TakeDocument): TakeDocument {
-  return { ...take, roles: take.roles.map((one) => ({ ...one, share: null })) }
-}
-
 /** What a list of colours offers: every swatch, the neutrals' middles, and the step that is in use. */
 export function colorChoices(take: TakeDocument, now?: Target): { value: string; label: string }[] {
   const offered = [

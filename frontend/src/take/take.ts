@@ -6,6 +6,7 @@ import { useEvaluation } from './useEvaluation'
 import { useHistory } from './useHistory'
 import { useReplay } from './useReplay'
 import { EMPTY_TAKE } from './empty'
+import { createQueue } from '@/ui/asking'
 import { isCurrent, unsentInCurrentFormat } from './formats'
 import { isSameDocument } from './same'
 import { asKept, inScheme } from './scheme'
@@ -25,6 +26,13 @@ class NotSaved extends UserError {
 export interface LookedAt {
   number: number
   description: string
+  document: TakeDocument
+}
+
+/** Where a change began: the take that it is for, and what that was then. */
+export interface Beginning {
+  saving: Saving
+  kept: TakeDocument
   document: TakeDocument
 }
 
@@ -68,7 +76,11 @@ export const useTakeStore = defineStore('take', () => {
   const shown = computed(() => preview.value?.document ?? document.value)
   const evaluation = computed(() => preview.value?.evaluation ?? own.value)
   const replay = useReplay({ saving, kept, change: record })
+  /** Why the last change could not be made, where whoever asked for it has no place to say so. */
+  const changeProblem = ref('')
   let opening = 0
+  /** Whole changes, one after the other: each begins from what the one before made. */
+  const inOrder = createQueue()
 
   async function open(takeId: string) {
     const number = ++opening
@@ -127,9 +139,10 @@ export const useTakeStore = defineStore('take', () => {
   }
 
   function close() {
-    if (saving.value?.isUnsaved()) left.value = [...left.value, saving.value]
+    if (saving.value?.isUnsaved()) leave(saving.value)
     saving.value = kept.value = preview.value = looking.value = undefined
     isRefused.value = false
+    changeProblem.value = ''
     wanted.value = 'day'
   }
 
@@ -160,6 +173,43 @@ export const useTakeStore = defineStore('take', () => {
     entered = { shown: next, kept: asKept(next) }
     if (figures && !looking.value) know(next, figures)
     put(entered.kept)
+  }
+
+  /** Until it is finished, another take may be opened, or this one changed. */
+  const begin = (): Beginning | undefined =>
+    saving.value && kept.value && document.value
+      ? { saving: saving.value, kept: kept.value, document: document.value }
+      : undefined
+  const isOpen = (from: Beginning) => from.saving.id === saving.value?.id
+  const newestOf = (from: Beginning) =>
+    (isOpen(from) ? kept.value : undefined) ?? from.saving.newest()
+  const hasMoved = (from: Beginning) => newestOf(from) !== from.kept
+
+  /** The take as it is now, in the scheme in which the change was asked for. */
+  function beginAgain(from: Beginning): Beginning {
+    const newest = newestOf(from)
+    return { ...from, kept: newest, document: inScheme(newest, from.document.scheme) }
+  }
+
+  /** What was made goes into the take that it was asked for, whatever is open by now. */
+  function finish(from: Beginning, next: TakeDocument, figures?: Evaluation) {
+    if (isOpen(from)) change(next, figures)
+    else {
+      from.saving.keep(asKept(next))
+      leave(from.saving)
+    }
+  }
+
+  function postpone(change: TakeChange, from: Beginning) {
+    const intent = { change, scheme: from.document.scheme }
+    if (!isOpen(from)) {
+      from.saving.postpone([...from.saving.intents.value, intent])
+      leave(from.saving)
+    } else if (!refuses()) replay.postpone(intent)
+  }
+
+  function leave(one: Saving) {
+    if (!left.value.includes(one)) left.value = [...left.value, one]
   }
 
   function look(version: LookedAt | undefined) {
@@ -193,7 +243,8 @@ export const useTakeStore = defineStore('take', () => {
   }
 
   /** What was made here becomes a take of its own, beside the other window's or the deleted one. */
-  async function keepMine(): Promise<Take | undefined> {
+  const keepMine = (): Promise<Take | undefined> => inOrder(keepMineNow)
+  async function keepMineNow(): Promise<Take | undefined> {
     const { value: mine } = saving
     if (!mine || !kept.value) return undefined
     const made = await createFrom(kept.value)
@@ -271,10 +322,14 @@ export const useTakeStore = defineStore('take', () => {
     canRedo: computed(() => !looking.value && history.canRedo.value),
     open,
     change,
-    postpone: (intent: TakeChange) => {
-      if (refuses()) return
-      replay.postpone({ change: intent, scheme: scheme.value })
-    },
+    begin,
+    beginAgain,
+    isOpen,
+    hasMoved,
+    finish,
+    postpone,
+    inOrder,
+    changeProblem,
     replay: replay.start,
     undo,
     redo,

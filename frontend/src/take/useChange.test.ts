@@ -164,6 +164,102 @@ it('a change that waited and can’t be made any more is said, and the next one 
   ])
 })
 
+/** The change as it was asked for, applied to whatever document came with it. */
+const answerBySwatch = () => {
+  answer('POST /api/changes', ({ body }) => {
+    const { document } = body as { document: TakeDocument }
+    const made = { ...document, level: 'AAA' as const }
+    return { document: made, said: [], evaluation: figuresOf(made) }
+  })
+}
+
+it('what is changed while an answer is on its way stays, with the answer made again of it', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  const made = gesture.make(change(0.1))
+  await settled()
+  take.change(named('Renamed'))
+  answerBySwatch()
+  onItsWay.release({ document: named('too old'), said: [], evaluation: figuresOf(takeOf()) })
+  await made
+  expect([take.document?.swatches[0]?.name, take.document?.level]).toEqual(['Renamed', 'AAA'])
+  take.undo()
+  expect([take.document?.swatches[0]?.name, take.document?.level]).toEqual(['Renamed', 'AA'])
+})
+
+it('a step that is taken back while an answer is on its way stays taken back', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  take.change(named('Taken back'))
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  const made = gesture.make(change(0.1))
+  await settled()
+  take.undo()
+  answerBySwatch()
+  const late = { ...named('Taken back'), level: 'AAA' as const }
+  onItsWay.release({ document: late, said: [], evaluation: figuresOf(late) })
+  await made
+  expect([take.document?.swatches[0]?.name, take.document?.level]).toEqual(['Night', 'AAA'])
+})
+
+it('an answer goes into the take that it was asked for, whatever is open by then', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  answer('GET /api/takes/t2', () => ({ ...saved(named('The other take'), 7), id: 't2' }))
+  const puts: string[] = []
+  answer('PUT /api/takes/t1', ({ body }) => {
+    const { document } = body as { document: TakeDocument }
+    puts.push(document.swatches[0]?.name ?? '')
+    return saved(document, 2)
+  })
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  const made = gesture.make(change(0.1))
+  await settled()
+  await take.open('t2')
+  const late = named('made late')
+  onItsWay.release({ document: late, said: [], evaluation: figuresOf(late) })
+  await made
+  await settled()
+  expect(take.document?.swatches[0]?.name).toBe('The other take')
+  expect(take.shown?.swatches[0]?.name).toBe('The other take')
+  expect(puts).toEqual(['made late'])
+})
+
+it('changes of two places wait for one another', async () => {
+  const take = useTakeStore()
+  const [one, other] = [inScope(useChange), inScope(useChange)]
+  await Promise.all([one.make(change(0.1)), other.make(change(0.2))])
+  const froms = changesAsked().map(
+    ({ body }) => (body as { document: TakeDocument }).document.swatches[0]?.name,
+  )
+  expect(froms).toEqual(['Night', 'chroma 0.1'])
+  expect(take.document?.swatches[0]?.name).toBe('chroma 0.2')
+})
+
+it('a change that was asked for is made, though the part that asked for it is gone', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const both = [gesture.make(change(0.1)), gesture.make(change(0.2))]
+  scope.stop()
+  await Promise.all(both)
+  expect(take.document?.swatches[0]?.name).toBe('chroma 0.2')
+})
+
+it('a problem is said in the frame, where whoever asked has no place for it', async () => {
+  const take = useTakeStore()
+  answer('POST /api/changes', () => new Refusal({ status: 422, detail: 'It is in use.' }))
+  await inScope(useChange).make(change(9))
+  expect(take.changeProblem).toBe('It is in use.')
+  take.changeProblem = ''
+  const own = inScope(() => useChange({ saysItself: true }))
+  await own.make(change(9))
+  expect([take.changeProblem, own.problem.value]).toEqual(['', 'It is in use.'])
+})
+
 it('after a gesture its own figures stay, without the ones before it in between', async () => {
   const take = useTakeStore()
   const gesture = inScope(useChange)

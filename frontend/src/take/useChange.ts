@@ -1,130 +1,151 @@
-import { onScopeDispose, ref } from 'vue'
+import { storeToRefs } from 'pinia'
+import { onScopeDispose, ref, watch } from 'vue'
 import { api, explain, given, isUnreachable } from '@/api/client'
 import type { Evaluation, PageWanted, ProofFigures, TakeChange, TakeDocument } from '@/api/types'
 import { usePageWanted } from './pageWanted'
 import { isSameDocument } from './same'
 import { useTakeStore } from './take'
-import { createQueue } from '@/ui/asking'
+import type { Beginning } from './take'
 import { keepEqual } from '@/ui/keepEqual'
 
 interface Shown {
   document: TakeDocument
   evaluation: Evaluation
-  said?: readonly string[]
+  said: readonly string[]
   /** What the page beside is drawn with, and in which scheme. */
-  page?: ProofFigures | null
-  pageScheme?: PageWanted['scheme'] | undefined
-}
-/** intent: a change that can be made later as well, where the server can't be asked now. */
-interface Work {
-  make: (from: TakeDocument) => Promise<Shown>
-  intent?: TakeChange
+  page: ProofFigures | null
+  pageScheme: PageWanted['scheme'] | undefined
 }
 const WAITS = 'The server can’t be reached. The change is kept, and made when it is back.'
 
+interface Ways {
+  /** Whether whoever asks shows the problem in a place of its own; else it is said in the frame. */
+  saysItself?: boolean
+}
+
 /** Changes and their figures. A gesture shows each answer and records the last one as one step. */
-export function useChange() {
+export function useChange({ saysItself = false }: Ways = {}) {
   const take = useTakeStore()
   const { wanted } = usePageWanted()
-  const problem = ref('')
+  const problem = saysItself ? ref('') : storeToRefs(take).changeProblem
   /** What the server had to say of the last change. */
   const said = ref<readonly string[]>([])
-  let from: TakeDocument | undefined
-  let waiting: Work | undefined
+  let began: Beginning | undefined
+  let waiting: TakeChange | undefined
   let running: Promise<void> | undefined
   let disposed = false
-  let last: Shown | undefined
+  let last: { change: TakeChange; shown: Shown } | undefined
   /** The newest change of the gesture where the server could not be asked for it. */
   let unreached: TakeChange | undefined
   /** A change that is being kept may take away the part of the page that asked for it. */
   let keeping = false
-  /** Whole changes, one after the other: each begins from what the one before made. */
-  const inOrder = createQueue()
-
-  function begin(work: Work) {
-    from ??= take.document
-    waiting = work
-    running ??= run()
-  }
 
   /** Show what a change would do, from the state that the gesture began with. */
   const show = (change: TakeChange) => {
-    begin({
-      make: async (document) => {
-        const page = wanted.value ?? null
-        const made = await given(api.POST('/api/changes', { body: { document, change, page } }))
-        return { ...made, pageScheme: page?.scheme }
-      },
-      intent: change,
-    })
+    showFrom(take.begin(), change)
   }
 
-  /** Show a document that was made here, with its figures. */
-  const showDocument = (document: TakeDocument) => {
-    begin({
-      make: async () => ({
-        document,
-        evaluation: await given(api.POST('/api/evaluate', { body: { document } })),
-      }),
-    })
+  function showFrom(from: Beginning | undefined, change: TakeChange) {
+    began ??= from
+    waiting = change
+    running ??= run()
+  }
+
+  async function ask(change: TakeChange, from: Beginning): Promise<Shown> {
+    // What waits already comes first.
+    if (take.waitingChanges) throw new TypeError(WAITS)
+    const page = wanted.value ?? null
+    const { document } = from
+    const made = await given(api.POST('/api/changes', { body: { document, change, page } }))
+    return { ...made, pageScheme: page?.scheme }
   }
 
   async function run() {
     // Never done before it is known to be running, and known to be done as soon as it is.
     await Promise.resolve()
-    while (waiting && from && !disposed) {
-      const work = waiting
+    while (waiting && began && (keeping || !disposed)) {
+      const change = waiting
       waiting = undefined
       try {
-        // What waits already comes first.
-        if (take.waitingChanges && work.intent) throw new TypeError(WAITS)
-        const answer = await work.make(from)
-        if (!from) continue
-        last = keepEqual(take.preview ?? { document: from, evaluation: take.evaluation }, answer)
+        const answer = await ask(change, began)
+        // It was given up, or another one has begun.
+        if (!began) continue
+        const before = take.preview ?? { document: began.document, evaluation: take.evaluation }
+        last = { change, shown: keepEqual(before, answer) }
         unreached = undefined
-        take.preview = last
-        said.value = answer.said ?? []
-        problem.value = ''
+        if (take.isOpen(began) && !take.hasMoved(began)) take.preview = last.shown
+        say(last.shown)
       } catch (reason) {
-        unreached = isUnreachable(reason) ? work.intent : undefined
+        unreached = isUnreachable(reason) ? change : undefined
         problem.value = unreached ? WAITS : explain(reason)
       }
     }
     running = undefined
   }
 
+  function say(shown: Shown) {
+    said.value = shown.said
+    problem.value = ''
+  }
+
   /** The gesture ends: what is shown becomes a step. */
   async function keep() {
     keeping = true
     await running
+    const [from, result, intent] = [began, last, unreached]
+    began = last = unreached = undefined
+    if (from && intent) take.postpone(intent, from)
+    else if (from && result) await finish(from, result.change, result.shown)
     keeping = false
-    const [result, intent] = [last, unreached]
-    from = last = unreached = undefined
-    if (intent) take.postpone(intent)
-    else if (result && !isSameDocument(result.document, take.document))
-      take.change(result.document, result.evaluation)
     take.preview = undefined
+  }
+
+  /** Where the take was changed meanwhile, what was asked for is made again of what it is now. */
+  async function finish(from: Beginning, change: TakeChange, shown: Shown) {
+    let [base, made] = [from, shown]
+    try {
+      while (take.hasMoved(base)) {
+        base = take.beginAgain(base)
+        made = await ask(change, base)
+        say(made)
+      }
+    } catch (reason) {
+      if (isUnreachable(reason)) take.postpone(change, base)
+      problem.value = isUnreachable(reason) ? WAITS : explain(reason)
+      return
+    }
+    if (!isSameDocument(made.document, base.document))
+      take.finish(base, made.document, made.evaluation)
   }
 
   /** The gesture is given up: everything is as it was. */
   function drop() {
-    waiting = from = last = unreached = undefined
+    waiting = began = last = unreached = undefined
     take.preview = undefined
   }
 
   /** A whole change at once; one that is made meanwhile waits for it. */
   function make(change: TakeChange | (() => TakeChange | undefined)): Promise<void> {
-    return inOrder(async () => {
+    const from = take.begin()
+    return take.inOrder(async () => {
+      if (!from) return
       const made = typeof change === 'function' ? change() : change
-      if (!made || disposed) return
-      show(made)
+      if (!made) return
+      keeping = true
+      showFrom(take.beginAgain(from), made)
       await keep()
     })
   }
 
+  watch(
+    () => take.waitingChanges,
+    (count) => {
+      if (!count && problem.value === WAITS) problem.value = ''
+    },
+  )
   onScopeDispose(() => {
     disposed = true
     if (!keeping) drop()
   })
-  return { problem, said, show, showDocument, keep, drop, make }
+  return { problem, said, show, keep, drop, make }
 }

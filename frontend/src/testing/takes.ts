@@ -1,6 +1,5 @@
 /** Documents for the tests. */
 import type { Assignment, Evaluation, Swatch, Take, TakeDocument } from '@/api/types'
-import { USUAL_RAMP } from '@/take/edits'
 import { EMPTY_TAKE } from '@/take/empty'
 
 export const swatch = (
@@ -14,7 +13,7 @@ export const swatch = (
   hex,
   held: false,
   origin: { kind: 'typed', note: '', source: null, share: null },
-  ramp: USUAL_RAMP,
+  ramp: { kind: 'even', steps: 11, tints: 10, shades: 10 },
   ...changes,
 })
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -15,6 +17,7 @@ from tonada.core.color.contrast import (
     ratio_between,
     ratio_length,
     relative_luminance,
+    rounded_down,
     scale_greys,
     scale_position,
 )
@@ -92,6 +95,26 @@ def test_a_composite_lies_between_its_parts(text: np.ndarray, ground: np.ndarray
     seen = composite(text, alpha, ground)
     assert np.all(seen >= np.minimum(text, ground))
     assert np.all(seen <= np.maximum(text, ground))
+
+
+@pytest.mark.parametrize("number", [1, 2, 7, 24, 40])
+def test_greys_of_the_scale_are_the_middles_of_equal_lengths(number: int) -> None:
+    """From the scale's ratio of 21 and the transfer curve of sRGB (IEC 61966-2-1), in plain Python."""
+    levels = []
+    for row in range(number):
+        luminance = 0.05 * 21 ** ((row + 0.5) / number) - 0.05
+        is_linear = luminance <= 0.0031308
+        encoded = 12.92 * luminance if is_linear else 1.055 * luminance ** (1 / 2.4) - 0.055
+        levels.append(math.floor(encoded * 255 + 0.5))
+    assert scale_greys(number) == tuple(f"#{level:02x}{level:02x}{level:02x}" for level in levels)
+
+
+@pytest.mark.parametrize(
+    ("ratio", "decimals", "text"),
+    [(4.499, 2, "4.49"), (4.56789, 1, "4.5"), (4.56789, 3, "4.567"), (21.0, 2, "21.00"), (6.999, 0, "6")],
+)
+def test_a_ratio_is_written_rounded_down(ratio: float, decimals: int, text: str) -> None:
+    assert rounded_down(ratio, decimals) == text
 
 
 def test_a_composite_is_rounded_half_up() -> None:

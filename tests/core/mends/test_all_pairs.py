@@ -8,13 +8,14 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from tests.strategies import hexes
-from tests.takes import FAILING, TAKE, take_of
+from tests.takes import FAILING, TAKE, TYPED, take_of
 from tonada.core.color.contrast import luminance_of
-from tonada.core.color.wcag import Level
-from tonada.core.mends.all_pairs import BRAND, GROUNDS, MIDDLE, mend_all
+from tonada.core.color.wcag import Level, Usage
+from tonada.core.mends.all_pairs import BRAND, GROUNDS, MIDDLE, _one_round, mend_all
 from tonada.core.mends.one_pair import is_held
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.take.take import Role, Take
+from tonada.core.pairs.ground_pairs import with_ground_pairs
+from tonada.core.take.take import Pair, Role, Swatch, Take
 
 
 @given(st.lists(hexes, min_size=1, max_size=3, unique=True), st.sampled_from(["AA", "AAA"]))
@@ -52,6 +53,28 @@ def test_what_can_be_mended_is_although_something_else_can_t() -> None:
 def test_a_take_that_passes_is_left_as_it_is() -> None:
     night = take_of("#2b3a8c").turned()
     assert mend_all(night).take == night
+
+
+def test_of_two_pairs_between_the_same_colours_the_stricter_counts() -> None:
+    """A label at 4.5 and a line at 3 between two free colours: both are met, whichever comes first."""
+    grey = Swatch("t1", "Grey", "#808080", False, TYPED)
+    other = Swatch("t2", "Other grey", "#8a8a8a", False, TYPED)
+    pairs = (
+        Pair("text", "t1", "t2", Usage.BODY_TEXT, "A text"),
+        Pair("part", "t1", "t2", Usage.PART, "A part"),
+    )
+    for order in (pairs, pairs[::-1]):
+        take = replace(TAKE, swatches=(*TAKE.swatches, grey, other), pairs=(*TAKE.pairs, *order))
+        plan = _one_round(with_ground_pairs(take), set())[0]
+        assert not [one.id for one in evaluate(plan).pairs if one.id in ("text", "part") and one.short_by > 0]
+
+
+def test_a_step_that_was_moved_says_so() -> None:
+    muted = next(number for number, one in enumerate(TAKE.roles) if one.role == Role.MUTED)
+    roles = list(TAKE.roles)
+    roles[muted] = replace(roles[muted], step=4)
+    mended = mend_all(replace(TAKE, roles=tuple(roles))).take.assignment(Role.MUTED)
+    assert mended.reason == "Moved to another step by mending all pairs."
 
 
 BLUES = take_of("#1f4e8c", "#4a86c8", "#9cc3ea", "#0d2a4d")

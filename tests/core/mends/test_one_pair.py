@@ -2,18 +2,22 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from dataclasses import replace
+
 import pytest
 from hypothesis import given, settings
 
 from tests.strategies import hexes
 from tests.takes import FAILING, TAKE
-from tonada.core.color.contrast import contrast_ratio
+from tonada.core.color.contrast import contrast_ratio, ratio_between
 from tonada.core.color.spaces import hex_to_srgb8, hue_distance, srgb8_to_oklch
-from tonada.core.color.wcag import CRITERIA
+from tonada.core.color.wcag import CRITERIA, Usage
 from tonada.core.errors import NotReachable, TakeError
 from tonada.core.mends.nearest import mend_color
-from tonada.core.mends.one_pair import mends_for_pair
+from tonada.core.mends.one_pair import mends_for_pair, reach_of
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.take.take import Origin, Pair, Role, Take
 
 
 @given(hexes, hexes)
@@ -69,6 +73,42 @@ def test_least_visible_comes_first_and_breaking_others_last() -> None:
     assert moved.touches == sum(colors[pair.id] != FAILING.pair_colors(pair) for pair in others) > 0
 
 
-def test_a_pair_that_isn_t_there_can_t_be_mended() -> None:
-    with pytest.raises(TakeError):
-        mends_for_pair(TAKE, "nothing-on-nothing")
+def test_a_mend_says_what_it_moves_and_leaves_a_reason() -> None:
+    mends = {mend.moved: mend for mend in mends_for_pair(FAILING, "label-on-accent")}
+    assert list(mends)[:2] == ["Deep", "Primary"]
+    step = mends["Accent to Accent darker 3"].mended.assignment(Role.ACCENT)
+    assert (step.swatch, step.reason) == ("s3", "Moved to the nearest step that reads.")
+    assert mends["Paper to Neutral 760"].mended.assignment(Role.PAPER).swatch == "n1"
+    moved = mends["Paper"].mended
+    (made,) = (one for one in moved.swatches if one not in FAILING.swatches)
+    assert (made.id, made.name, made.held) == ("s8", "Pinkish grey", False)
+    assert made.origin == Origin("mended", "mended so that Paper reads on Accent")
+    assert (moved.assignment(Role.PAPER).swatch, moved.assignment(Role.PAPER).step) == ("s8", None)
+    assert moved.assignment(Role.PAPER).reason == "Mended so that Paper reads on Accent."
+
+
+def test_values_of_a_pair_move_in_the_pair_itself_and_its_size_counts() -> None:
+    pair = Pair("own", "#999999", "#888888", Usage.BODY_TEXT, "A text", size=30)
+    take = replace(TAKE, pairs=(*TAKE.pairs, pair))
+    mends = {mend.kind: mend for mend in mends_for_pair(take, "own") if mend.kind.startswith("move")}
+    # At 30 px it is large text, so that 3 is enough, and the nearest way goes no farther.
+    assert all(3 <= mend.ratio < 3.1 for mend in mends.values())
+    text, ground = mends["move text"], mends["move ground"]
+    assert text.mended.pairs[-1] == replace(pair, text=text.text_hex)
+    assert ground.mended.pairs[-1] == replace(pair, ground=ground.ground_hex)
+    assert (text.ground_hex, ground.text_hex) == ("#888888", "#999999")
+    assert text.mended.pairs[:-1] == TAKE.pairs
+
+
+def test_what_could_be_reached_is_said_of_both_ends() -> None:
+    reach = reach_of(FAILING, "label-on-accent")
+    text, ground = FAILING.pair_colors(next(one for one in FAILING.pairs if one.id == "label-on-accent"))
+    for reached, fixed in ((reach.text, ground), (reach.ground, text)):
+        assert reached == max(ratio_between(fixed, end) for end in ("#000000", "#ffffff"))
+
+
+@pytest.mark.parametrize("asks", [mends_for_pair, reach_of])
+def test_a_pair_that_isn_t_there_can_t_be_mended(asks: Callable[[Take, str], object]) -> None:
+    with pytest.raises(TakeError) as refused:
+        asks(TAKE, "nothing-on-nothing")
+    assert refused.value.field == "pair"

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import random
 from collections.abc import Iterator
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -13,13 +14,15 @@ from tests.takes import FAILING, TAKE
 from tonada.core.color.contrast import luminance_of
 from tonada.core.color.hue_rules import color_at, is_neutral
 from tonada.core.color.spaces import difference_between
-from tonada.core.mends.shortfalls import shortfalls
+from tonada.core.color.wcag import Usage
+from tonada.core.mends.nearest import nearest_passing
+from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.evaluation import PairFigures, evaluate
 from tonada.core.roles.assignment import REQUIREMENTS
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.partners import ACCENT_APART
 from tonada.core.roles.proposal import propose_roles
-from tonada.core.take.take import SIGNALS, Role, Take
+from tonada.core.take.take import SIGNALS, Pair, Role, Take
 
 
 def palettes(count: int, seed: int) -> Iterator[tuple[Candidate, ...]]:
@@ -127,3 +130,17 @@ def test_a_shortfall_says_which_why_and_the_nearest_way() -> None:
     assert "since Accent is yours" in said
     assert "The nearest way: Paper as #" in said
     assert shortfalls(TAKE) == ()
+
+
+def test_of_a_take_without_a_night_nothing_is_said_by_night() -> None:
+    assert [one for one in shortfalls(replace(FAILING, other=None)) if one.startswith("By night")] == []
+
+
+def test_two_held_colours_are_named_together_and_the_way_keeps_the_hue() -> None:
+    """Accent on Secondary, both of the logo; the way is the nearest that keeps the hue."""
+    pair = Pair("own", Role.ACCENT, Role.SECONDARY, Usage.BODY_TEXT, "A text")
+    take = replace(TAKE, pairs=(pair,), grounds=())
+    (said,) = (one for one in shortfalls_in(take) if one.startswith("Accent on Secondary"))
+    assert "since Accent and Secondary are yours" in said
+    way = nearest_passing(take.hex_of(Role.ACCENT), take.hex_of(Role.SECONDARY), 4.5, "hue")
+    assert said.endswith(f"The nearest way: Accent as {way.hex}.")

@@ -25,8 +25,9 @@ from tonada.core.roles.ramp_rows import overlay_rows, rows_of
 from tonada.core.roles.signals import APART_ENOUGH, choose_together, propose_signals
 from tonada.core.roles.suggest import derive_night, suggest_roles
 from tonada.core.sight.vision import apart_to_all
+from tonada.core.take.dependents import dependents_of
 from tonada.core.take.recolor import recolor
-from tonada.core.take.repoint import depends_on, remove, set_neutral, set_ramp
+from tonada.core.take.repoint import remove, set_neutral, set_ramp
 from tonada.core.take.take import SIGNALS, Assignment, Neutral, Overlay, Pair, Role, Take
 
 
@@ -120,7 +121,7 @@ def test_neutrals_made_anew_keep_their_roles_near() -> None:
 
 
 def test_a_swatch_goes_only_when_something_takes_its_place() -> None:
-    assert depends_on(TAKE, "s1")
+    assert dependents_of(TAKE, "s1")
     with pytest.raises(TakeError) as refused:
         remove(TAKE, "s1", None)
     assert refused.value.field == "instead"
@@ -130,7 +131,7 @@ def test_a_swatch_goes_only_when_something_takes_its_place() -> None:
     assert "s1" not in {one.id for one in gone.swatches}
     assert gone.hex_of(Role.PRIMARY) == gone.swatch("s2").hex
     assert gone.neutrals[0].tint == "s2"
-    assert not depends_on(gone, "s1")
+    assert not dependents_of(gone, "s1")
 
 
 def test_rows_have_every_step_at_its_place_with_its_roles() -> None:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between, rounded_down
@@ -12,6 +12,7 @@ from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.errors import TakeError
 from tonada.core.take.key import step_key
+from tonada.core.take.proof_settings import ChosenSlot
 from tonada.core.take.take import Role, Take, role_rank
 
 Purpose: TypeAlias = Literal[
@@ -171,6 +172,18 @@ def chosen_slots(take: Take, destination: str) -> dict[str, str]:
     return {
         one.slot: one.key for one in take.slots if one.destination == destination and is_there(take, one.key)
     }
+
+
+def choose_slot(take: Take, destination: str, slot: str, key: str | None) -> Take:
+    """Return the take with a slot filled by hand; None gives it back to the rule.
+
+    Raises TakeError for a colour that isn't there.
+    """
+    if key is not None:
+        take.color_of(key)
+    others = tuple(one for one in take.slots if (one.destination, one.slot) != (destination, slot))
+    made = () if key is None else (ChosenSlot(destination, slot, key),)
+    return replace(take, slots=(*others, *made))
 
 
 def fill_slots(take: Take, destination: Destination, chosen: Mapping[str, str]) -> tuple[FilledSlot, ...]:

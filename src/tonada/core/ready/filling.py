@@ -13,6 +13,7 @@ from tonada.core.roles.partners import BRAND_APART, make_accent, make_secondary
 from tonada.core.roles.proposal import whole_take
 from tonada.core.roles.suggest import with_kept
 from tonada.core.take import repoint
+from tonada.core.take.dependents import dependents_of
 from tonada.core.take.parts import SIGNALS, Assignment, Origin, Role, Swatch, free_swatch_id
 from tonada.core.take.take import Take
 
@@ -113,7 +114,7 @@ def _free_signals(take: Take) -> set[str]:
     return {
         one.id
         for one in take.swatches
-        if not one.held and take.is_signal_only(one.id) and not repoint.depends_on(without, one.id)
+        if not one.held and take.is_signal_only(one.id) and not dependents_of(without, one.id)
     }
 
 
@@ -122,6 +123,6 @@ def _without_leftovers(take: Take, before: Take) -> Take:
     for swatch in before.swatches:
         had_role = bool(before.roles_of(swatch.id)) and not swatch.held
         is_left = had_role and not take.roles_of(swatch.id)
-        if is_left and not repoint.depends_on(take, swatch.id):
+        if is_left and not dependents_of(take, swatch.id):
             take = repoint.remove(take, swatch.id, None)
     return take

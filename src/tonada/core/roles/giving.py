@@ -9,6 +9,7 @@ from typing import Final, TypeAlias
 from tonada.core.errors import TakeError
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.take import repoint
+from tonada.core.take.dependents import dependents_of
 from tonada.core.take.parts import Origin, Swatch, free_swatch_id
 from tonada.core.take.take import Assignment, Role, RoleKey, Take
 
@@ -76,7 +77,7 @@ def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | Non
         and before.id != there.id
         and not before.held
         and before.origin.kind in MADE_FOR_A_ROLE
-        and not repoint.depends_on(given, before.id)
+        and not dependents_of(given, before.id)
     )
     return repoint.remove(given, before.id, None) if before and is_left_over else given
 

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 from typing import Final
 
 from tonada.core.take.parts import (
@@ -14,6 +15,7 @@ from tonada.core.take.parts import (
     RoleKey,
     role_name,
 )
+from tonada.core.take.take import Take
 
 GROUND_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.DEEP))
 CALL_ROLES: Final = frozenset(ACCENTS)
@@ -36,6 +38,21 @@ def planned_share(one: Assignment) -> float:
     """Return the share of the page that a role is planned to take, before all are brought to 1."""
     usual = PLANNED_SHARES.get(one.role, OWN_ROLE_SHARE)
     return usual if one.share is None else one.share
+
+
+def plan_shares(take: Take, shares: Mapping[tuple[RoleKey, ...], float]) -> Take:
+    """Return the take with planned shares of the page; a colour's is split evenly among its roles.
+
+    shares: 0 to 1, by the roles of a colour. Roles that aren't named keep what they have.
+    """
+    planned = {role: share / len(roles) for roles, share in shares.items() for role in roles}
+    roles = tuple(replace(one, share=planned.get(one.role, one.share)) for one in take.roles)
+    return replace(take, roles=roles)
+
+
+def forget_shares(take: Take) -> Take:
+    """Return the take with the usual shares, in the scheme at hand."""
+    return replace(take, roles=tuple(replace(one, share=None) for one in take.roles))
 
 
 def plan_of(roles: tuple[Assignment, ...]) -> Plan:

@@ -216,9 +216,14 @@ class HarmonySettings:
 USUAL_HARMONY: Final = HarmonySettings()
 
 
+def free_id(stem: str, taken: Collection[str]) -> str:
+    """Return the first of `stem` with 1, 2, … that isn't taken."""
+    return next(f"{stem}{number}" for number in range(1, len(taken) + 2) if f"{stem}{number}" not in taken)
+
+
 def free_swatch_id(taken: Collection[str]) -> str:
     """Return the first of s1, s2, … that isn't taken."""
-    return next(f"s{number}" for number in range(1, len(taken) + 2) if f"s{number}" not in taken)
+    return free_id("s", taken)
 
 
 def role_rank(role: RoleKey) -> tuple[int, str]:

@@ -10,6 +10,7 @@ import numpy as np
 from tonada.core.color.ramp import RampSettings
 from tonada.core.color.spaces import Hex, delta_e_ok, hex_to_srgb8, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.errors import TakeError
+from tonada.core.take.dependents import dependents_of
 from tonada.core.take.key import read_key, step_key
 from tonada.core.take.proof_settings import GroundSettings
 from tonada.core.take.take import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
@@ -46,7 +47,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
     """
     if instead is not None and instead[0] == owner:
         raise TakeError("What takes its place must be another colour.", field="instead")
-    if instead is None and depends_on(take, owner):
+    if instead is None and dependents_of(take, owner):
         raise TakeError("This colour is in use. Choose one to replace it.", field="instead")
 
     def move(target: Target) -> Target:
@@ -68,18 +69,6 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
             varied_from=tuple(one for one in take.harmony.varied_from if one[0] != owner),
         ),
     )
-
-
-def depends_on(take: Take, owner: str) -> bool:
-    """Return whether a role, pair, overlay or tint of either scheme points at a swatch or neutral."""
-    found: list[Target] = []
-
-    def note(target: Target) -> Target:
-        found.append(target)
-        return target
-
-    _repointed(take, note)
-    return any(one == owner for one, _ in found) or any(one.tint == owner for one in take.neutrals)
 
 
 def _moved_to_nearest(before: Take, owner: str, after: Take) -> Take:

@@ -11,6 +11,7 @@ from tonada.core.harmony.stave import possible_colors
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.variations import vary_row
 from tonada.core.take.take import Take
+from tonada.document.changes import made_by
 from tonada.document.page_figures import PageFigures
 from tonada.document.take import document_json
 from tonada.web.answers import answer, answer_value, blueprint
@@ -43,7 +44,7 @@ def read_vocabulary() -> Response:
 @api.post("/changes", responses={200: ChangeAnswer}, summary="A take after a change of its harmony")
 @limiter.exempt
 def change_take(body: ChangeBody) -> Response:
-    take, said = body.change.apply(body.document.to_take())
+    take, said = made_by(body.change, body.document.to_take())
     page = _page_of(take, body.page) if body.page else None
     return answer_value(
         {"document": document_json(take), "evaluation": evaluate(take), "said": said, "page": page}

@@ -50,6 +50,8 @@ class Streams:
         self._lock = threading.Lock()
         self._loop: asyncio.AbstractEventLoop | None = None
         self._readers: defaultdict[UUID, set[asyncio.StreamWriter]] = defaultdict(set)
+        # Whether nothing of what is told is missed. A reader's first event comes only then.
+        self._listens = False
 
     @property
     def count(self) -> int:
@@ -91,7 +93,7 @@ class Streams:
             connection.close()
             return
         self._readers[review].add(writer)
-        writer.write(head)
+        writer.write(head + NEW if self._listens else head)
         with contextlib.suppress(OSError):
             # A reader of a stream says nothing more; when it goes, this ends.
             while await reader.read(_BACKLOG_BYTES):
@@ -102,15 +104,18 @@ class Streams:
         while True:
             try:
                 async for review in listen(self._url):
+                    if not self._listens:
+                        # What came until now is not known: everybody asks.
+                        self._listens = True
+                        self._write(tuple(self._readers), NEW)
                     if review is not None:
                         self._write((review, ALL), NEW)
             except StoreUnavailable as reason:
                 log.warning("streams wait for the database: %s", reason)
             except Exception:
                 log.exception("streams heard nothing more")
+            self._listens = False
             await asyncio.sleep(1)
-            # What came meanwhile is not known: everybody asks.
-            self._write(tuple(self._readers), NEW)
 
     async def _beat(self) -> None:
         while True:
@@ -138,8 +143,10 @@ class StreamResponse(Response):
     """An answer that goes on: its socket is given to the streams, or it ends at once and is asked again."""
 
     def __init__(self, streams: Streams, review: UUID) -> None:
-        first = f"retry: {RETRY_MILLISECONDS}\n\n".encode() + NEW
-        super().__init__(first, mimetype="text/event-stream")
+        retry = f"retry: {RETRY_MILLISECONDS}\n\n".encode()
+        # Whoever is not kept is told at once, and asks again.
+        super().__init__(retry + NEW, mimetype="text/event-stream")
+        self._first = retry
         self.headers["Cache-Control"] = "no-store"
         # A proxy in front passes each line on as it comes (nginx).
         self.headers["X-Accel-Buffering"] = "no"
@@ -155,7 +162,7 @@ class StreamResponse(Response):
             (name, value) for name, value in self.get_wsgi_headers(environ) if name != "Content-Length"
         ]
         lines = [f"HTTP/1.1 {self.status}", *(f"{name}: {value}" for name, value in headers)]
-        head = "\r\n".join([*lines, "Connection: close", "", ""]).encode("latin-1") + self.get_data()
+        head = "\r\n".join([*lines, "Connection: close", "", ""]).encode("latin-1") + self._first
         if not self._streams.take_over(self._review, connection, head):
             return super().__call__(environ, start_response)
         start_response("204 No Content", [])

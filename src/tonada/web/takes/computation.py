@@ -17,6 +17,7 @@ from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.ramp_rows import overlay_rows, rows_of
+from tonada.core.take.dependents import dependents_of
 from tonada.document.readings import ListWarning
 from tonada.document.take import TakeDocument, document_json
 from tonada.reading.results import list_to_json
@@ -27,6 +28,8 @@ from tonada.web.sources.models import FoundColorAnswer, ListAnswer, TextBody
 from tonada.web.takes.models import (
     ColorAnswer,
     ColorBody,
+    DependentsAnswer,
+    DependentsBody,
     EvaluateBody,
     EvaluationAnswer,
     MendAnswer,
@@ -46,6 +49,11 @@ csrf.exempt(api)
 @api.post("/documents", responses={200: EvaluateBody}, summary="A document of an earlier format in this one")
 def bring_up_to_date(body: EvaluateBody) -> Response:
     return answer(body)
+
+
+@api.post("/dependents", responses={200: DependentsAnswer}, summary="What uses a swatch or a neutral")
+def find_dependents(body: DependentsBody) -> Response:
+    return answer_value(dependents_of(body.document.to_take(), body.owner))
 
 
 @api.post("/evaluate", responses={200: EvaluationAnswer}, summary="Every figure of a take")

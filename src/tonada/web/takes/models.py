@@ -17,8 +17,9 @@ from tonada.core.mends.one_pair import Mend, MendKind
 from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.roles.brand import Candidate, Whole
 from tonada.core.roles.proposal import ProposedRole
+from tonada.core.take.dependents import Dependents
 from tonada.core.take.take import Role
-from tonada.document.parts import Described, HexText, Line, Model, Name, PairId, Share
+from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, PairId, Share
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow, Shelf
 from tonada.store.takes import TakeRow
@@ -204,6 +205,15 @@ class ColorAnswer(Model):
 
 class EvaluateBody(Model):
     document: TakeDocument
+
+
+class DependentsBody(Model):
+    document: TakeDocument
+    owner: Identifier
+
+
+class DependentsAnswer(RootModel[Dependents]):
+    pass
 
 
 class EvaluationAnswer(RootModel[Evaluation]):

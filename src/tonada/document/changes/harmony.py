@@ -1,0 +1,84 @@
+"""Changes of the chord: notes, flags, rules and characters."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal, TypeAlias
+
+from pydantic import Field
+
+from tonada.core.color.hue_rules import MOST_FREE_ANGLES
+from tonada.core.harmony import chord
+from tonada.core.roles.page_pairs import with_texts_by_rule
+from tonada.core.take.take import Take
+from tonada.document.changes.made import Changed
+from tonada.document.parts import Identifier, Model
+from tonada.document.take import HarmonyModel
+
+Position: TypeAlias = Annotated[float, Field(ge=-0.5, le=1.5)]
+
+
+class PlaceChange(Model):
+    """A note moved by hand. position: on the contrast scale, in place of lightness."""
+
+    kind: Literal["place"]
+    swatch: Identifier
+    chroma: Annotated[float, Field(ge=0, le=0.5)]
+    hue: Annotated[float, Field(ge=-720, le=1080)]
+    lightness: Annotated[float, Field(ge=0, le=1)] | None = None
+    position: Position | None = None
+    settle: bool = False
+
+    def apply(self, take: Take) -> Changed:
+        where = chord.Place(self.swatch, self.chroma, self.hue, self.lightness, self.position, self.settle)
+        return chord.place(take, where), ()
+
+
+class ChordChange(Model):
+    """Other settings; the free swatches take their places by the rule, the chord turned by `turn`."""
+
+    kind: Literal["chord"]
+    harmony: HarmonyModel
+    turn: Annotated[float, Field(ge=-720, le=720)] = 0.0
+
+    def apply(self, take: Take) -> Changed:
+        return chord.play(replace(take, harmony=self.harmony.to_settings()), turn=self.turn), ()
+
+
+class FlagChange(Model):
+    """A partner's flag moved to an angle from the anchor: the spread follows, or its own angle if free.
+
+    on_stave: whether the angle is counted as the stave has it, and not on the take's circle.
+    """
+
+    kind: Literal["flag"]
+    index: Annotated[int, Field(ge=0, le=MOST_FREE_ANGLES - 1)]
+    angle: Annotated[float, Field(ge=-720, le=720)]
+    on_stave: bool = False
+
+    def apply(self, take: Take) -> Changed:
+        return chord.move_flag(take, self.index, self.angle, on_stave=self.on_stave), ()
+
+
+class CharacterChange(Model):
+    """Other settings; the free swatches get the lightness and chroma of the character.
+
+    Labels and headings that are as the rule gives them stay so.
+    """
+
+    kind: Literal["character"]
+    harmony: HarmonyModel
+
+    def apply(self, take: Take) -> Changed:
+        shaped = chord.shape(replace(take, harmony=self.harmony.to_settings()))
+        return with_texts_by_rule(take, shaped), ()
+
+
+class PartnerChange(Model):
+    """A new swatch at an angle of the rule that has none."""
+
+    kind: Literal["partner"]
+    angle: Annotated[float, Field(ge=-360, le=720)]
+
+    def apply(self, take: Take) -> Changed:
+        return chord.add_partner(take, self.angle), ()
