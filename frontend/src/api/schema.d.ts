@@ -3469,7 +3469,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["VariationChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
             /** @default null */
             page: components["schemas"]["PageWanted"] | null;
         };
@@ -4102,6 +4102,21 @@ export interface components {
             element: components["schemas"]["Element"];
             /** Key */
             key: string | null;
+        };
+        /**
+         * VariationChange
+         * @description A variation that was shown, in what is free by now. colors: of its swatches.
+         */
+        VariationChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "variation";
+            /** Seed */
+            seed: number;
+            /** Colors */
+            colors: components["schemas"]["Began"][];
         };
         /** VariationsAnswer */
         VariationsAnswer: {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, given, readSession } from '@/api/client'
-import type { Advice, Harmony, TakeChange, TakeDocument } from '@/api/types'
+import type { Advice, Harmony, TakeChange, TakeDocument, Variation } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
 import InspectorPanel from '@/frame/InspectorPanel.vue'
@@ -114,8 +114,9 @@ function follow(one: Advice) {
   select(one.target)
 }
 
-function chooseVariation(document: TakeDocument) {
-  take.change(document)
+function chooseVariation({ seed, document }: Variation) {
+  const colors = document.swatches.map(({ id, hex }) => ({ swatch: id, hex }))
+  void change.make({ kind: 'variation', seed, colors })
 }
 </script>
 

@@ -7,7 +7,7 @@ import { usePins } from './usePins'
 import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ document: TakeDocument; takeId: string; last: number }>()
-const emit = defineEmits<{ take: [document: TakeDocument]; close: [] }>()
+const emit = defineEmits<{ take: [variation: Variation]; close: [] }>()
 const COUNT = 12
 
 /** Sheets of twelve: the one in which the chosen variation stands. */
@@ -73,7 +73,7 @@ const sheets = computed(() => [
             :variation="variation"
             :is-chosen="isChosen(variation)"
             :is-pinned="isPinned(variation)"
-            @take="emit('take', variation.document)"
+            @take="emit('take', variation)"
             @pin="toggle(variation)"
           />
         </li>

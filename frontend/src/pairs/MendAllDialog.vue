@@ -6,18 +6,22 @@ import TakePage from '@/proof/TakePage.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { formatDifference } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
+import type { Beginning } from '@/take/take'
 
 const shown = defineModel<boolean>({ required: true })
 const take = useTakeStore()
 const mended = shallowRef<MendedTake>()
 const problem = ref('')
+/** What the plan was made of. */
+let from: Beginning | undefined
 
 watch(shown, async (isShown) => {
   mended.value = undefined
   problem.value = ''
-  if (!isShown || !take.document) return
+  from = take.begin()
+  if (!isShown || !from) return
   try {
-    mended.value = await given(api.POST('/api/mend-all', { body: { document: take.document } }))
+    mended.value = await given(api.POST('/api/mend-all', { body: { document: from.document } }))
   } catch (reason) {
     problem.value = explain(reason)
   }
@@ -36,7 +40,7 @@ async function apply() {
   const found = mended.value
   if (!found) return
   try {
-    await take.cutVersion('Before all pairs were mended', true)
+    await take.cutBefore(from, 'Before all pairs were mended')
     take.change(found.document)
     shown.value = false
   } catch (reason) {

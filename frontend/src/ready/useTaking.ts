@@ -32,7 +32,7 @@ export function useTaking() {
   }
 
   const before = (palette: Palette) =>
-    take.cutVersion(`Before the palette “${palette.name}”`.slice(0, LONGEST), true)
+    take.cutBefore(take.begin(), `Before the palette “${palette.name}”`.slice(0, LONGEST))
 
   /** Counted for the sorting; what was taken is taken even where that can't be noted. */
   async function count(palette: Palette) {

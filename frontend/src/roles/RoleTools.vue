@@ -34,7 +34,7 @@ const problem = ref('')
 async function suggest() {
   problem.value = ''
   try {
-    await take.cutVersion('Before roles were suggested', true)
+    await take.cutBefore(take.begin(), 'Before roles were suggested')
   } catch (reason) {
     problem.value = explain(reason)
     return

@@ -67,14 +67,12 @@ function become(offer: Offer, choice: Choice) {
 
 /** Rebuilding replaces everything, so that what was there is kept as a version first. */
 async function build() {
+  const from = take.begin()
   const built = await current()
   if (!built || isAsProposed.value) return
   try {
     if (isBuilt.value)
-      await take.cutVersion(
-        `Before rebuilding from ${source.value?.name ?? ''}`.slice(0, 200),
-        true,
-      )
+      await take.cutBefore(from, `Before rebuilding from ${source.value?.name ?? ''}`.slice(0, 200))
   } catch (reason) {
     adoption.refusal.value = explain(reason)
     return

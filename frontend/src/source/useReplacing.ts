@@ -73,14 +73,15 @@ export function useReplacing(select: (id: string) => void) {
     const { before, after, rows } = found
     try {
       if (swatches.value.size) {
-        await take.cutVersion(`Before ${before.name} was replaced`.slice(0, LONGEST), true)
+        const name = `Before ${before.name} was replaced`.slice(0, LONGEST)
+        await take.cutBefore(take.begin(), name)
         const moves = rows.flatMap(({ before: old, after: now }) =>
           old && now && moving.value.has(old.hex)
             ? [{ before: old.hex, after: now.hex, share: Math.min(1, now.share) }]
             : [],
         )
-        const name = after.name
-        await change.make({ kind: 'replace', before: before.id, after: after.id, name, moves })
+        const [old, now] = [before.id, after.id]
+        await change.make({ kind: 'replace', before: old, after: now, name: after.name, moves })
         if (change.problem.value) throw new Error(change.problem.value)
       }
       await brand.remove(before)

@@ -347,6 +347,27 @@ it('makes no version of a state that could not be saved', async () => {
   expect(calls.filter(({ path }) => path.endsWith('versions'))).toEqual([])
 })
 
+it('lets nothing large be made of a take that was changed, or left, while its version was saved', async () => {
+  const take = await opened()
+  answer('GET /api/takes/t2', () => ({ ...saved(named('The other'), 4), id: 't2' }))
+  const change = () => {
+    take.change(named('Changed'))
+    return Promise.resolve()
+  }
+  for (const meanwhile of [() => take.open('t2'), change]) {
+    await take.open('t1')
+    const version = later<object>()
+    answer('POST /api/takes/t1/versions', () => version.promise)
+    const cut = take.cutBefore(take.begin(), 'Before it')
+    await settled()
+    await meanwhile()
+    version.release({})
+    await expect(cut).rejects.toThrow('changed meanwhile')
+  }
+  answer('POST /api/takes/t1/versions', () => ({}))
+  await take.cutBefore(take.begin(), 'Before it')
+})
+
 it('leaves alone what a window that lives has not saved yet', async () => {
   const request = (name: string, _: unknown, work?: () => unknown) =>
     name === 'tonada-window-alive' ? Promise.reject(new Error('held')) : work?.()

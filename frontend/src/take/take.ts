@@ -22,6 +22,13 @@ class NotSaved extends UserError {
   }
 }
 
+/** What was to be changed is not what it was. */
+class TakeMoved extends UserError {
+  constructor() {
+    super('The take was changed meanwhile, so nothing was replaced. Try again.')
+  }
+}
+
 /** A version that is looked at in place of the take. */
 export interface LookedAt {
   number: number
@@ -270,7 +277,16 @@ export const useTakeStore = defineStore('take', () => {
     if (mine?.isUnsaved() || mine !== saving.value) throw new NotSaved()
   }
 
-  /** Keep the saved state as a version; before something large this happens by itself. */
+  /**
+   * The version before something large, which was made of `from`. Throws where the take was changed
+   * meanwhile, or another one opened: what follows would undo that, or end up there.
+   */
+  async function cutBefore(from: Beginning | undefined, description: string) {
+    await cutVersion(description, true)
+    if (!from || !isOpen(from) || hasMoved(from)) throw new TakeMoved()
+  }
+
+  /** Keep the saved state as a version. */
   async function cutVersion(description: string, is_automatic = false) {
     mustBeChangeable()
     await allSaved()
@@ -340,6 +356,7 @@ export const useTakeStore = defineStore('take', () => {
     createEmpty,
     allSaved,
     cutVersion,
+    cutBefore,
     mustBeChangeable,
   }
 })

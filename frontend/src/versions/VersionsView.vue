@@ -52,10 +52,10 @@ function readVersion(path: { take_id: string; number: number }, signal?: AbortSi
   return given(api.GET('/api/takes/{take_id}/versions/{number}', { params: { path }, signal }))
 }
 
-async function cut(text: string, isAutomatic = false) {
+async function cut(text: string) {
   problem.value = ''
   try {
-    await take.cutVersion(text, isAutomatic)
+    await take.cutVersion(text)
     note.value = ''
     await reload()
   } catch (reason) {
@@ -82,11 +82,14 @@ async function restore(version: ListedVersion) {
   const id = take.take?.id
   if (!id) return
   take.look(undefined)
-  await cut(`Before going back to version ${version.number.toString()}`, true)
-  if (problem.value) return
+  problem.value = ''
+  const from = take.begin()
   try {
     const { document } = await readVersion({ take_id: id, number: version.number })
-    if (id === take.take?.id) take.change(document)
+    await take.cutBefore(from, `Before going back to version ${version.number.toString()}`)
+    take.change(document)
+    note.value = ''
+    await reload()
   } catch (reason) {
     problem.value = explain(reason)
   }

@@ -15,7 +15,7 @@ from tonada.core.errors import InputError
 from tonada.core.harmony.chord import Place, place
 from tonada.core.harmony.vary import LAST_SEED, LEAST_DIFFERENCE, SHEET, free_of, restored
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.pairs.variations import Variation, vary, vary_row
+from tonada.core.pairs.variations import Variation, vary, vary_row, with_variation
 from tonada.core.take.recolor import change_pair_text
 from tonada.core.take.take import Origin, Role, Swatch, Take
 
@@ -121,3 +121,29 @@ def test_a_seed_out_of_range_is_refused(seed: int) -> None:
 def test_nothing_free_is_said() -> None:
     with pytest.raises(InputError, match="held"):
         vary(holding(ORRIN, Role.PRIMARY, Role.SECONDARY, Role.ACCENT), 1)
+
+
+def values_of(take: Take) -> dict[str, str]:
+    return {one.id: one.hex for one in take.swatches}
+
+
+@pytest.mark.parametrize("character", [None, "vivid"])
+def test_a_variation_taken_by_its_values_is_the_one_that_was_shown(character: str | None) -> None:
+    take = holding(ORRIN, Role.PRIMARY, rule="split complementary", character=character)
+    for one in vary_row(take, 1, 4):
+        assert with_variation(take, values_of(one.take), one.seed) == one.take
+        # From another variation, too: all of them begin from the same state.
+        other = vary(take, 7).take
+        assert with_variation(other, values_of(one.take), one.seed) == one.take
+
+
+def test_a_pinned_variation_changes_nothing_that_was_changed_or_held_since() -> None:
+    take = holding(ORRIN, Role.PRIMARY)
+    pinned = vary(take, 3)
+    accent = take.assignment(Role.ACCENT).swatch
+    since = replace(holding(take, Role.PRIMARY, Role.ACCENT), level="AAA", pairs=take.pairs[:5])
+    taken = with_variation(since, values_of(pinned.take) | {"s99": "#123456"}, 3)
+    assert (taken.level, [one.id for one in taken.pairs]) == ("AAA", [one.id for one in since.pairs])
+    assert taken.swatch(accent) == since.swatch(accent)
+    secondary = take.assignment(Role.SECONDARY).swatch
+    assert taken.swatch(secondary).hex == pinned.take.swatch(secondary).hex

@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 from itertools import islice
 from typing import Final
 
+from tonada.core.color.spaces import Hex
 from tonada.core.errors import InputError
-from tonada.core.harmony.vary import LAST_SEED, SHEET, Drawn, drawn_for, numbered, restored
+from tonada.core.harmony.vary import LAST_SEED, SHEET, Drawn, drawn_for, free_of, numbered, restored
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.page_pairs import by_rule, with_texts_by_rule
+from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import Take
 
 # So many draws are proved for a sheet before one that falls short is shown.
@@ -33,6 +35,22 @@ class Variation:
 def vary(take: Take, seed: int) -> Variation:
     """Return one variation, seed 1 to LAST_SEED. Raises InputError outside that, or where nothing is free."""
     return vary_row(take, seed, 1)[0]
+
+
+def with_variation(take: Take, values: Mapping[str, Hex], seed: int) -> Take:
+    """Return the take with the values of a variation in what is free, and texts that follow.
+
+    values: by the id of a swatch; of one that is held by now, or isn't there, nothing is changed. So a
+    variation that was pinned changes nothing else of what the take is now. Raises InputError where
+    nothing is free.
+    """
+    base = with_texts_by_rule(take, restored(take))
+    free = free_of(base)
+    began = tuple((key, base.swatch(key).hex) for key in free)
+    given = {key: values[key] for key in free if key in values}
+    varied = recolor_many(base, given, "a variation", "varied")
+    harmony = replace(varied.harmony, seed=seed, varied_from=began)
+    return with_texts_by_rule(base, replace(varied, harmony=harmony))
 
 
 def vary_row(take: Take, first: int, count: int) -> tuple[Variation, ...]:

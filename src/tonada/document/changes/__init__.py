@@ -22,6 +22,7 @@ from tonada.document.changes.harmony import (
     FlagChange,
     PartnerChange,
     PlaceChange,
+    VariationChange,
 )
 from tonada.document.changes.made import Changed
 from tonada.document.changes.pairs import (
@@ -57,6 +58,7 @@ TakeChange = Annotated[
     PlaceChange
     | ChordChange
     | FlagChange
+    | VariationChange
     | CharacterChange
     | PartnerChange
     | RampChange

@@ -9,11 +9,14 @@ from pydantic import Field
 
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord
+from tonada.core.harmony.vary import LAST_SEED
+from tonada.core.limits import MAX_SWATCHES
+from tonada.core.pairs.variations import with_variation
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.take.take import Take
 from tonada.document.changes.made import Changed
 from tonada.document.parts import Identifier, Model
-from tonada.document.take import HarmonyModel
+from tonada.document.take import Began, HarmonyModel
 
 Position: TypeAlias = Annotated[float, Field(ge=-0.5, le=1.5)]
 
@@ -58,6 +61,17 @@ class FlagChange(Model):
 
     def apply(self, take: Take) -> Changed:
         return chord.move_flag(take, self.index, self.angle, on_stave=self.on_stave), ()
+
+
+class VariationChange(Model):
+    """A variation that was shown, in what is free by now. colors: of its swatches."""
+
+    kind: Literal["variation"]
+    seed: Annotated[int, Field(ge=1, le=LAST_SEED)]
+    colors: Annotated[tuple[Began, ...], Field(min_length=1, max_length=MAX_SWATCHES)]
+
+    def apply(self, take: Take) -> Changed:
+        return with_variation(take, {one.swatch: one.hex for one in self.colors}, self.seed), ()
 
 
 class CharacterChange(Model):
