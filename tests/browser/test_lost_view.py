@@ -59,7 +59,7 @@ def test_a_new_version_is_noticed_and_offered_and_nothing_unsaved_is_lost(page: 
     note = page.get_by_role("slider", name="Success", exact=True)
     note.wait_for()
     expect(notice).to_have_count(0)
-    page.route(re.compile(r"/api/(changes|advice|evaluate|proof|harmony)"), newer)
+    page.route(re.compile(r"/api/(changes|advice|evaluate|proof|harmony|dependents)"), newer)
     # What is changed now can't be saved before the page is left.
     page.route(
         "**/api/takes/*",
