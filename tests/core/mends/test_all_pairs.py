@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from tests.strategies import hexes
 from tests.takes import FAILING, TAKE, TYPED, take_of
 from tonada.core.color.contrast import luminance_of
+from tonada.core.color.spaces import hex_to_oklch
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.mends.all_pairs import BRAND, GROUNDS, MIDDLE, _one_round, mend_all
 from tonada.core.mends.one_pair import is_held
@@ -67,6 +68,22 @@ def test_of_two_pairs_between_the_same_colours_the_stricter_counts() -> None:
         take = replace(TAKE, swatches=(*TAKE.swatches, grey, other), pairs=(*TAKE.pairs, *order))
         plan = _one_round(with_ground_pairs(take), set())[0]
         assert not [one.id for one in evaluate(plan).pairs if one.id in ("text", "part") and one.short_by > 0]
+
+
+def test_a_colour_that_moves_keeps_its_hue_and_a_grey_stays_grey() -> None:
+    """Only lightness gives way, and chroma where sRGB has no more of it at that lightness."""
+    for value in ("#e08a8a", "#8fb4e8", "#9a9a9a", "#c9a34a"):
+        swatch = Swatch("t1", "A colour", value, False, TYPED)
+        pair = Pair("text", "t1", Role.PAPER, Usage.BODY_TEXT, "A text")
+        take = replace(TAKE, swatches=(*TAKE.swatches, swatch), pairs=(*TAKE.pairs, pair))
+        mended = mend_all(take).take.swatch("t1").hex
+        (_, chroma, hue), (_, after, turned) = hex_to_oklch(value), hex_to_oklch(mended)
+        assert mended != value
+        if chroma < 0.02:
+            assert after < 0.005
+        else:
+            assert after > 0.5 * chroma
+            assert abs((turned - hue + 180) % 360 - 180) < 2
 
 
 def test_a_step_that_was_moved_says_so() -> None:
