@@ -6,7 +6,9 @@ import { rolesOfSwatch, swatchOf } from '@/take/swatches'
 import * as roles from '@/take/roles'
 import { isSameDocument } from '@/take/same'
 import { asKept, inScheme, turned } from '@/take/scheme'
+import { isCurrent, unsentInCurrentFormat } from '@/take/formats'
 import { unsent } from '@/take/unsent'
+import { answer, calls } from '@/testing/server'
 import { pair, takeOf, assigned } from '@/testing/takes'
 
 const NIGHT = {
@@ -94,6 +96,7 @@ describe('day and night', () => {
     expect(turned(night)).toEqual(take)
     expect(asKept(night)).toEqual(take)
     expect(inScheme(take, 'day')).toBe(take)
+    expect(asKept(take)).toBe(take)
   })
   it('are the same where there is no night', () => {
     const take = takeOf()
@@ -116,5 +119,30 @@ describe('other parts of a document', () => {
       localStorage.setItem('tonada-unsent-t1_gone', nonsense)
       expect(await unsent.adopt('t1')).toBeUndefined()
     }
+  })
+})
+
+describe('what a browser kept before the server was brought up to date', () => {
+  const old = { ...takeOf(), format: 1 } as unknown as TakeDocument
+  const today = takeOf({ level: 'AAA' })
+
+  it('is asked of the server in the format of today, what is on its way as well', async () => {
+    answer('POST /api/documents', () => ({ document: today }))
+    const pending = { document: old, revision: 3 }
+    const left = { document: old, revision: 4, pending, intents: [] }
+    expect(await unsentInCurrentFormat(left)).toEqual({
+      document: today,
+      revision: 4,
+      pending: { document: today, revision: 3 },
+      intents: [],
+    })
+    const asked = calls.filter(({ path }) => path === '/api/documents')
+    expect(asked.map(({ body }) => (body as { document: unknown }).document)).toEqual([old, old])
+  })
+  it('is left alone where it is of today', async () => {
+    const left = { document: takeOf(), revision: 4, pending: null, intents: [] }
+    expect(await unsentInCurrentFormat(left)).toEqual(left)
+    expect(calls).toEqual([])
+    expect([isCurrent(takeOf()), isCurrent(old)]).toEqual([true, false])
   })
 })
