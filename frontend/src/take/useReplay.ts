@@ -42,7 +42,7 @@ export function useReplay({ saving, kept, change }: Work) {
   async function run() {
     running = true
     try {
-      while (intents.value.length) await makeFirst()
+      while (intents.value.length && kept.value) await makeFirst()
     } catch {
       later()
     } finally {
@@ -54,7 +54,9 @@ export function useReplay({ saving, kept, change }: Work) {
   async function makeFirst() {
     const { value: own } = saving
     const { value: base } = kept
-    const [first, ...rest] = intents.value
+    const [first] = intents.value
+    // Without it: what was asked for while it was on its way stays.
+    const rest = () => intents.value.slice(1)
     if (!own || !base || !first) return
     try {
       const document = inScheme(base, first.scheme)
@@ -63,11 +65,11 @@ export function useReplay({ saving, kept, change }: Work) {
       )
       // Something else was changed, taken back or opened meanwhile: what comes first now is made again.
       if (own !== saving.value || base !== kept.value || first !== intents.value[0]) return
-      own.postpone(rest)
+      own.postpone(rest())
       change(made.document, made.evaluation)
     } catch (reason) {
       if (isUnreachable(reason)) throw reason
-      if (own === saving.value && first === intents.value[0]) own.postpone(rest)
+      if (own === saving.value && first === intents.value[0]) own.postpone(rest())
       problem.value = `A change that waited could not be made. ${explain(reason)}`
     }
   }
