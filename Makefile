@@ -58,7 +58,7 @@ audit: .venv/.installed-dev setup ## every view in every look and width: axe, re
 mutations: .venv/.installed-dev frontend/node_modules/.installed ## what the tests would notice of changed code, in the parts that must be exact
 	@$(PYTHON) -m scripts.mutations $(if $(SHOW),--show)
 	@cd frontend/mutations && $(subst scripts/,../../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error
-	@cd frontend && for file in formats same saving scheme take unsent useChange useHistory useReplay; do \
+	@cd frontend && export INTERLEAVINGS=150; for file in formats same saving scheme take unsent useChange useHistory useReplay; do \
 	  $(subst scripts/,../scripts/,$(NODE)) mutations/node_modules/.bin/stryker run mutations/stryker.config.json \
 	    --mutate "src/take/$$file.ts" --incrementalFile "mutations/tried-$$file.json" || exit 1; done
 test-long: export TONADA_TESTS=long

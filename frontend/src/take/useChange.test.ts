@@ -260,6 +260,129 @@ it('a problem is said in the frame, where whoever asked has no place for it', as
   expect([take.changeProblem, own.problem.value]).toEqual(['', 'It is in use.'])
 })
 
+/** The line goes away after the first answer, which is too old by then. */
+async function madeAgainWith(by: () => unknown) {
+  const take = useTakeStore()
+  const gesture = inScope(() => useChange({ saysItself: true }))
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  const made = gesture.make(change(0.1))
+  await settled()
+  take.change(named('Renamed'))
+  answer('POST /api/changes', by)
+  onItsWay.release({ document: named('too old'), said: [], evaluation: figuresOf(takeOf()) })
+  await made
+  return { take, gesture }
+}
+
+it('waits for the server where it can’t be made again of what the take has become', async () => {
+  const { take, gesture } = await madeAgainWith(() => {
+    throw new TypeError('away')
+  })
+  expect([take.waitingChanges, take.document?.swatches[0]?.name]).toEqual([1, 'Renamed'])
+  expect(gesture.problem.value).toContain('can’t be reached')
+  answerBySwatch()
+  take.replay()
+  await settled()
+  expect([take.waitingChanges, take.document?.level]).toEqual([0, 'AAA'])
+  // Said no longer than it is true.
+  expect(gesture.problem.value).toBe('')
+})
+
+it('says why it can’t be made of what the take has become', async () => {
+  const { take, gesture } = await madeAgainWith(
+    () => new Refusal({ status: 422, detail: 'There is no such swatch.' }),
+  )
+  expect([take.waitingChanges, take.document?.level]).toEqual([0, 'AA'])
+  expect(gesture.problem.value).toBe('There is no such swatch.')
+})
+
+it('begins with nothing to say, and what is refused stays said while others wait and go', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(() => useChange({ saysItself: true }))
+  expect([gesture.problem.value, gesture.said.value]).toEqual(['', []])
+  answer('POST /api/changes', () => new Refusal({ status: 422, detail: 'No.' }))
+  await gesture.make(change(9))
+  const from = take.begin()
+  if (from) take.postpone(change(0.1), from)
+  answerBySwatch()
+  take.replay()
+  await settled()
+  expect([take.waitingChanges, gesture.problem.value]).toEqual([0, 'No.'])
+})
+
+it('asks nothing while others wait, and waits behind them', async () => {
+  const take = useTakeStore()
+  answer('POST /api/changes', () => {
+    throw new TypeError('away')
+  })
+  const gesture = inScope(() => useChange({ saysItself: true }))
+  await gesture.make(change(0.1))
+  const before = changesAsked().length
+  answerBySwatch()
+  await gesture.make(change(0.2))
+  expect([changesAsked().length, take.waitingChanges]).toEqual([before, 2])
+})
+
+it('of a gesture whose part is gone nothing more is asked or shown', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  gesture.show(change(0.1))
+  await settled()
+  gesture.show(change(0.2))
+  scope.stop()
+  onItsWay.release({ document: named('late'), said: [], evaluation: figuresOf(takeOf()) })
+  await settled()
+  expect([changesAsked().length, take.preview, take.canUndo]).toEqual([1, undefined, false])
+  gesture.show(change(0.3))
+  await settled()
+  expect(changesAsked()).toHaveLength(1)
+})
+
+it('what was given up is not shown when its answer comes', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const onItsWay = later<unknown>()
+  answer('POST /api/changes', () => onItsWay.promise)
+  gesture.show(change(0.1))
+  await settled()
+  gesture.drop()
+  onItsWay.release({ document: named('late'), said: ['late'], evaluation: figuresOf(takeOf()) })
+  await settled()
+  expect([take.preview, gesture.said.value]).toEqual([undefined, []])
+  await gesture.keep()
+  expect(take.document).toEqual(takeOf())
+})
+
+it('a change that changes nothing is no step, and nothing is asked without a take', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  answer('POST /api/changes', ({ body }) => {
+    const { document } = body as { document: TakeDocument }
+    return { document, said: [], evaluation: figuresOf(document) }
+  })
+  await gesture.make(change(0.1))
+  expect(take.canUndo).toBe(false)
+  await gesture.make(() => change(0.2))
+  expect(changesAsked()).toHaveLength(2)
+  setActivePinia(createPinia())
+  await inScope(useChange).make(change(0.3))
+  expect(changesAsked()).toHaveLength(2)
+})
+
+it('what is equal in an answer stays the same object', async () => {
+  const take = useTakeStore()
+  const gesture = inScope(useChange)
+  const before = take.document
+  answerBySwatch()
+  gesture.show(change(0.1))
+  await settled()
+  expect(take.shown?.swatches).toBe(before?.swatches)
+  expect(take.shown).not.toBe(before)
+})
+
 it('after a gesture its own figures stay, without the ones before it in between', async () => {
   const take = useTakeStore()
   const gesture = inScope(useChange)
