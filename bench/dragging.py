@@ -1,7 +1,8 @@
 """Thirty people drag at once: python -m bench.dragging [PEOPLE] [SECONDS].
 
 Each sends the next change when the last is answered, at most 15 a second; the load comes from the same
-machine. Beside it, in the same run, the peer: the same people asking for /healthz, which computes nothing.
+machine. Answers are compressed as a browser asks for, and then not, to see what that costs. Beside it, in
+the same run, the peer: the same people asking for /healthz, which computes nothing.
 """
 
 from __future__ import annotations
@@ -19,10 +20,22 @@ from bench.served import a_document, a_server
 MOST_A_SECOND = 15
 
 
+# What Chromium sends over a connection that isn't TLS.
+AS_A_BROWSER = "gzip, deflate, br, zstd"
+PLAIN = "identity"
+
+
 def drag(
-    served: Served, people: int, seconds: float, method: str, path: str, bodies: list[bytes]
+    served: Served,
+    people: int,
+    seconds: float,
+    method: str,
+    path: str,
+    bodies: list[bytes],
+    encoding: str = PLAIN,
 ) -> list[float]:
     """Return how long each answer took."""
+    headers = {"Content-Type": "application/json", "Accept-Encoding": encoding}
     took: list[float] = []
     end = time.monotonic() + seconds
 
@@ -32,7 +45,7 @@ def drag(
         while time.monotonic() < end:
             started = time.monotonic()
             body = bodies[number % len(bodies)] if bodies else None
-            line.request(method, path, body, {"Content-Type": "application/json"})
+            line.request(method, path, body, headers)
             answer = line.getresponse()
             answer.read()
             if answer.status != 200:
@@ -62,13 +75,17 @@ def main() -> None:
         ]
         drag(served, 4, 3, "POST", "/api/changes", bodies)
         peer = drag(served, people, seconds / 2, "GET", "/healthz", [])
-        took = drag(served, people, seconds, "POST", "/api/changes", bodies)
-    rate, peer_rate = len(took) / seconds, len(peer) / (seconds / 2)
-    print(
-        f"{people} people: {rate:.0f} changes a second, {rate / peer_rate:.2f} of /healthz ({peer_rate:.0f})"
-    )
-    for share in (0.5, 0.9, 0.99):
-        print(f"  {share:.0%} within {took[int(len(took) * share)] * 1000:.0f} ms")
+        asked = {
+            name: drag(served, people, seconds, "POST", "/api/changes", bodies, encoding)
+            for name, encoding in (("compressed", AS_A_BROWSER), ("plain", PLAIN))
+        }
+    peer_rate = len(peer) / (seconds / 2)
+    for name, took in asked.items():
+        rate = len(took) / seconds
+        told = f"{rate:.0f} changes a second, {rate / peer_rate:.2f} of /healthz ({peer_rate:.0f})"
+        print(f"{people} people, {name}: {told}")
+        for share in (0.5, 0.9, 0.99):
+            print(f"  {share:.0%} within {took[int(len(took) * share)] * 1000:.0f} ms")
 
 
 CHANGE = {"kind": "place", "chroma": 0.12, "lightness": 0.5, "position": None, "settle": True}
