@@ -137,6 +137,33 @@ def test_a_note_is_deleted_only_without_a_role(page: Page) -> None:
     expect(page.get_by_test_id("measure").locator("li")).to_have_count(count)
 
 
+def test_a_note_that_something_else_uses_is_not_deleted(page: Page) -> None:
+    open_stave(page, release=())
+    page.get_by_role("slider", name=re.compile("^Open place")).first.focus()
+    page.keyboard.press("Enter")
+    saved(page, 2)
+    page.evaluate("""async () => {
+        const { csrf_token } = await (await fetch('/api/session')).json()
+        const address = '/api/takes/' + location.pathname.split('/')[4]
+        const { document, revision } = await (await fetch(address)).json()
+        const swatch = document.swatches.at(-1).id
+        document.overlays = [{ id: 'o1', name: 'Veil', swatch, alpha: 0.5, step: null }]
+        const headers = { 'Content-Type': 'application/json', 'X-CSRF-Token': csrf_token }
+        const body = JSON.stringify({ document, revision })
+        const answer = await fetch(address, { method: 'PUT', headers, body })
+        if (!answer.ok) throw new Error(await answer.text())
+    }""")
+    page.reload()
+    page.get_by_test_id("stave").wait_for()
+    notes = page.locator("[data-note]")
+    count = notes.count()
+    notes.last.get_by_role("slider").focus()
+    page.keyboard.press("Delete")
+    expect(page.get_by_role("alert")).to_contain_text("This colour is in use.")
+    expect(notes).to_have_count(count)
+    expect(page.get_by_test_id("save-state")).to_have_attribute("data-state", "saved")
+
+
 def test_rules_move_what_is_free_and_the_spread_is_dragged_or_typed(page: Page) -> None:
     open_stave(page)
     page.get_by_role("radio", name="split complementary").click()
