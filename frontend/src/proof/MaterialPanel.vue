@@ -70,10 +70,11 @@ const opening = computed(() => {
 
 /** The ground itself is laid over the picture, no more of it than every text there needs. */
 async function lay() {
-  const document = take.document
+  const from = take.begin()
+  const document = from?.document
   const source = document?.proof.picture
   const ground = opening.value
-  if (!document || !source || !ground) return
+  if (!from || !document || !source || !ground) return
   const color = targetOf(document, ground.key) ?? targetFrom(ground.key)
   const name = `${ground.name} over picture`
   const change = { kind: 'add overlay', name, color, on_picture: true } as const
@@ -89,9 +90,10 @@ async function lay() {
     const alpha = Math.max(...alphas) / 100
     const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))
     problem.value = ''
+    if (!take.isOpen(from)) return
     // It was changed while the picture was measured: what was found is not of this take any more.
-    if (document !== take.document) await lay()
-    else take.change({ ...laid, overlays: layers })
+    if (take.hasMoved(from)) await lay()
+    else take.finish(from, { ...laid, overlays: layers })
   } catch (reason) {
     problem.value = explain(reason)
   }

@@ -77,7 +77,7 @@ async function build() {
     adoption.refusal.value = explain(reason)
     return
   }
-  take.change({ ...built, harmony: take.document?.harmony ?? built.harmony })
+  take.edit(from, (document) => ({ ...built, harmony: document.harmony }))
 }
 
 async function keepAndShow(work: Promise<Source | undefined>) {

@@ -52,16 +52,19 @@ function setShade(name: string, event: Event) {
 
 async function setChannel(place: number, event: Event) {
   const value = valueOf(event)
-  if (value === undefined || !take.document) return
+  if (value === undefined) return
+  const [from, { id }] = [take.begin(), props.figures]
   const channels = props.figures.srgb8.map((own, row) =>
     row === place ? Math.round(within(value, 255)) : own,
   )
   const color = await given(api.POST('/api/colors', { body: { text: channels.join(' ') } }))
   const origin = { kind: 'typed', note: 'typed by hand', source: null, share: null } as const
-  const swatches = take.document.swatches.map((one) =>
-    one.id === props.figures.id ? { ...one, hex: color.hex, origin } : one,
-  )
-  take.change({ ...take.document, swatches })
+  take.edit(from, (document) => ({
+    ...document,
+    swatches: document.swatches.map((one) =>
+      one.id === id ? { ...one, hex: color.hex, origin } : one,
+    ),
+  }))
 }
 
 const within = (value: number, most: number) => Math.min(most, Math.max(0, value))

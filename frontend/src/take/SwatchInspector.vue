@@ -39,12 +39,11 @@ watch(
   { immediate: true },
 )
 
-function edit(changes: Partial<Swatch>) {
-  if (!take.document) return
-  const swatches = take.document.swatches.map((one) =>
-    one.id === props.swatch.id ? { ...one, ...changes } : one,
-  )
-  take.change({ ...take.document, swatches })
+function edit(changes: Partial<Swatch>, from = take.begin(), id = props.swatch.id) {
+  take.edit(from, (document) => ({
+    ...document,
+    swatches: document.swatches.map((one) => (one.id === id ? { ...one, ...changes } : one)),
+  }))
 }
 
 function rename(event: Event) {
@@ -54,11 +53,12 @@ function rename(event: Event) {
 
 async function setColor() {
   if (typed.value.trim() === props.swatch.hex) return
+  const [from, { id, hex }] = [take.begin(), props.swatch]
   try {
     const color = await given(api.POST('/api/colors', { body: { text: typed.value } }))
     error.value = ''
-    if (color.hex !== props.swatch.hex) edit({ hex: color.hex, name: color.name, origin: TYPED })
-    else typed.value = color.hex
+    if (color.hex === hex) typed.value = color.hex
+    else edit({ hex: color.hex, name: color.name, origin: TYPED }, from, id)
   } catch (reason) {
     error.value = explain(reason)
   }

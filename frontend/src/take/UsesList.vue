@@ -9,10 +9,14 @@ const props = defineProps<{ owner: string }>()
 const take = useTakeStore()
 const { answer } = useFollowing(
   () => (take.document ? { document: take.document, owner: props.owner } : undefined),
-  (body, signal) => given(api.POST('/api/dependents', { body, signal })),
+  async (body, signal) => ({
+    of: body.owner,
+    lines: linesOf(await given(api.POST('/api/dependents', { body, signal }))),
+  }),
   { isShared: true },
 )
-const lines = computed(() => (answer.value ? linesOf(answer.value) : []))
+/** Nothing until it is of this colour: what uses the one before is not said of it. */
+const lines = computed(() => (answer.value?.of === props.owner ? answer.value.lines : []))
 </script>
 
 <template>

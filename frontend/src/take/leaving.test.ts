@@ -259,3 +259,22 @@ it('what a window has left that is saved by now goes on with its changes that wa
   take.undo()
   expect([take.document?.level, take.canUndo]).toEqual(['AA', false])
 })
+
+it('a field that is set after the server was asked is set in its own take, as that is by then', async () => {
+  const take = await opened()
+  const set = (document: TakeDocument): TakeDocument => ({ ...document, level: 'AAA' })
+  const from = take.begin()
+  take.change(named('Renamed'))
+  take.edit(from, set)
+  expect([nameOf(take.document), take.document?.level]).toEqual(['Renamed', 'AAA'])
+  await settled()
+  await take.open('t2')
+  take.edit(from, (document) => ({ ...document, level: 'A' }))
+  await settled()
+  expect([nameOf(take.document), take.document?.level]).toEqual(['t2', 'AA'])
+  const sent = bodyOf(putsOf('t1').at(-1)?.body).document
+  expect([nameOf(sent), sent.level]).toEqual(['Renamed', 'A'])
+  expect(putsOf('t2')).toEqual([])
+  take.edit(undefined, set)
+  expect(take.canUndo).toBe(false)
+})

@@ -207,6 +207,13 @@ export const useTakeStore = defineStore('take', () => {
     }
   }
 
+  /** A field that is set once the server has said what to: of the take as it is by then, and of no other. */
+  function edit(from: Beginning | undefined, set: (document: TakeDocument) => TakeDocument) {
+    if (!from) return
+    const base = beginAgain(from)
+    finish(base, set(base.document))
+  }
+
   function postpone(change: TakeChange, from: Beginning) {
     const intent = { change, scheme: from.document.scheme }
     if (!isOpen(from)) {
@@ -343,6 +350,7 @@ export const useTakeStore = defineStore('take', () => {
     isOpen,
     hasMoved,
     finish,
+    edit,
     postpone,
     inOrder,
     changeProblem,

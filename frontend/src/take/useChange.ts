@@ -128,7 +128,8 @@ export function useChange({ saysItself = false }: Ways = {}) {
   function make(change: TakeChange | (() => TakeChange | undefined)): Promise<void> {
     const from = take.begin()
     return take.inOrder(async () => {
-      if (!from) return
+      // What is to be made of what is shown means nothing of another take.
+      if (!from || (typeof change === 'function' && !take.isOpen(from))) return
       const made = typeof change === 'function' ? change() : change
       if (!made) return
       keeping = true

@@ -134,7 +134,14 @@ it('says what is refused, gives it up, and makes the next one', async () => {
   expect([nameOf(kept.value), replay.count.value]).toEqual(['b', 0])
 })
 
-it('loses nothing that is asked for while another one is on its way', async () => {
+it.each([
+  [
+    'made',
+    'b of a',
+    (): unknown => made({ document: named('Night'), change: { name: 'a' } } as Asked),
+  ],
+  ['refused', 'b of Night', (): unknown => new Refusal({ status: 422, detail: 'No.' })],
+])('loses nothing that is asked for until another one is %s', async (_, next, said) => {
   const late = later<unknown>()
   answer('POST /api/changes', () => late.promise)
   const { replay, kept } = opened([intent('a')])
@@ -142,23 +149,9 @@ it('loses nothing that is asked for while another one is on its way', async () =
   await turns()
   replay.postpone(intent('b'))
   answer('POST /api/changes', ({ body }) => made(body as Asked))
-  late.release(made({ document: named('Night'), change: { name: 'a' } } as Asked))
+  late.release(said())
   await turns()
-  expect(asked()).toEqual(['a of Night', 'b of a'])
-  expect([nameOf(kept.value), replay.count.value]).toEqual(['b', 0])
-})
-
-it('loses nothing that is asked for while another one is refused', async () => {
-  const late = later<unknown>()
-  answer('POST /api/changes', () => late.promise)
-  const { replay, kept } = opened([intent('a')])
-  replay.start()
-  await turns()
-  replay.postpone(intent('b'))
-  answer('POST /api/changes', ({ body }) => made(body as Asked))
-  late.release(new Refusal({ status: 422, detail: 'No.' }))
-  await turns()
-  expect([asked().at(-1), nameOf(kept.value), replay.count.value]).toEqual(['b of Night', 'b', 0])
+  expect([asked().at(-1), nameOf(kept.value), replay.count.value]).toEqual([next, 'b', 0])
 })
 
 it('is made again of what the take has become meanwhile', async () => {
