@@ -1,0 +1,121 @@
+/** Proposals: what is built is what is proposed to the newest choice. */
+import { expect, it } from 'vitest'
+import { ref, shallowRef } from 'vue'
+import type { Choice, Source, TakeDocument } from '@/api/types'
+import { useProposal } from '@/source/useProposal'
+import { inScope } from '@/testing/scopes'
+import { answer, calls, later, Refusal, settled } from '@/testing/server'
+import { assigned, swatch, takeOf } from '@/testing/takes'
+import { useUnanswered } from '@/ui/useAnswer'
+
+const named = (name: string): TakeDocument => takeOf({ swatches: [swatch('s1', name, '#2b3a8c')] })
+
+const found = (hex: string, share: number, changes = {}) => ({
+  hex,
+  name: hex,
+  share,
+  ground_share: 0,
+  is_stop: false,
+  picked: false,
+  role: null,
+  ...changes,
+})
+
+const LOGO = {
+  id: 'x1',
+  name: 'logo.svg',
+  kind: 'image',
+  image: {},
+  colors: [
+    found('#2b3a8c', 0.3),
+    found('#ffffff', 0.6, { ground_share: 0.5 }),
+    found('#d7b13c', 0.09),
+    found('#777777', 0.001),
+  ],
+} as unknown as Source
+type Asked = { colors: { hex: string; share: number; choice: Choice | null }[] }
+
+it('a proposal leaves the ground out, asks for what is seen, and takes a choice back from who had it', async () => {
+  const proposed = takeOf()
+  answer('POST /api/proposals', ({ body }) => ({
+    roles: [],
+    choices: (body as Asked).colors.map(({ choice }) => choice ?? 'keep'),
+    impossible: [],
+    document: proposed,
+  }))
+  const { offers, choose, leaveOutGround } = inScope(() =>
+    useProposal(ref(LOGO), shallowRef(takeOf({ swatches: [], roles: [], pairs: [] }))),
+  )
+  await settled()
+  expect(offers.value.map(({ color, share }) => [color.hex, share])).toEqual([
+    ['#2b3a8c', expect.closeTo(0.6, 9) as number],
+    ['#ffffff', expect.closeTo(0.2, 9) as number],
+    ['#d7b13c', expect.closeTo(0.18, 9) as number],
+  ])
+  choose('#2b3a8c', 'primary')
+  await settled()
+  choose('#d7b13c', 'primary')
+  await settled()
+  expect((calls.at(-1)?.body as Asked).colors.map(({ choice }) => choice)).toEqual([
+    'keep',
+    'keep',
+    'primary',
+  ])
+  leaveOutGround.value = false
+  await settled()
+  expect(offers.value.map(({ color }) => color.hex)[0]).toBe('#ffffff')
+})
+
+it('what is built is what is proposed to the newest choice, also while it is on its way', async () => {
+  const take = shallowRef(
+    takeOf({
+      swatches: [swatch('s1', 'Night', '#2b3a8c')],
+      roles: [assigned('primary', 's1')],
+      pairs: [],
+    }),
+  )
+  const proposal = (document: TakeDocument) => ({
+    roles: [],
+    choices: [],
+    impossible: [],
+    document,
+  })
+  answer('POST /api/proposals', () => proposal(take.value))
+  const { current, isAsProposed, isBuilt } = inScope(() => useProposal(ref(LOGO), take))
+  await settled()
+  expect([isBuilt.value, isAsProposed.value]).toEqual([true, true])
+  const slow = later<TakeDocument>()
+  answer('POST /api/proposals', async () => proposal(await slow.promise))
+  take.value = takeOf()
+  const built = current()
+  await settled()
+  expect(isAsProposed.value).toBe(true)
+  slow.release(named('Newest'))
+  expect((await built)?.swatches[0]?.name).toBe('Newest')
+  expect(isAsProposed.value).toBe(false)
+})
+
+it('where a proposal fails, the one before it is not built', async () => {
+  const take = shallowRef(takeOf())
+  answer('POST /api/proposals', () => ({
+    roles: [],
+    choices: [],
+    impossible: [],
+    document: named('Before'),
+  }))
+  const { current, proposal } = inScope(() => useProposal(ref(LOGO), take))
+  await settled()
+  expect(proposal.value).toBeDefined()
+  answer('POST /api/proposals', () => new Refusal({ status: 503, detail: 'Not now.' }))
+  take.value = takeOf({ level: 'AAA' })
+  expect(await current()).toBeUndefined()
+  expect(useUnanswered().problem.value).toBe('Not now.')
+  answer('POST /api/proposals', () => ({
+    roles: [],
+    choices: [],
+    impossible: [],
+    document: named('After'),
+  }))
+  useUnanswered().askAgain()
+  expect((await current())?.swatches[0]?.name).toBe('After')
+})
