@@ -7,7 +7,7 @@ from typing import Final
 
 from playwright.sync_api import Frame, Page
 
-from tests.browser.conftest import ALL_RULES, AXE, axe_findings
+from tests.browser.axe import ALL_RULES, axe_findings, axe_violations
 
 LEAST_TEXT: Final = 11
 
@@ -19,19 +19,18 @@ def findings(page: Page) -> list[str]:
     found = axe_findings(page)
     for frame in page.frames[1:]:
         found += _frame_findings(frame)
-    # Sorted out and in the order they were met.
-    return [*dict.fromkeys([*found, *page.evaluate(_MEASURE, LEAST_TEXT)])]
+    return [*dict.fromkeys([*found, *measured(page)])]
+
+
+def measured(page: Page) -> list[str]:
+    """Return what is wrong beside what axe finds: reflow, small text, controls that can't be hit."""
+    found: list[str] = page.evaluate(_MEASURE, LEAST_TEXT)
+    return found
 
 
 def _frame_findings(frame: Frame) -> list[str]:
     """What axe finds in a sample page; its colours are the designer's, and are measured by Tonada itself."""
     if not frame.query_selector("[data-part]"):
         return []
-    frame.evaluate(AXE)
-    options = {"runOnly": ALL_RULES, "rules": {"color-contrast": {"enabled": False}}}
-    result = frame.evaluate("options => axe.run(options)", options)
-    return [
-        f"in the frame, {one['id']}: {node['html'][:160]}"
-        for one in result["violations"]
-        for node in one["nodes"]
-    ]
+    found = axe_violations(frame, runOnly=list(ALL_RULES), rules={"color-contrast": {"enabled": False}})
+    return [f"in the frame, {line}" for line in found]

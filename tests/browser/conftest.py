@@ -2,27 +2,18 @@
 
 from __future__ import annotations
 
-import http.client
-import json
-import os
 import shutil
-import signal
-import socket
 import subprocess
-import sys
-import time
 from collections.abc import Iterator
 from contextlib import contextmanager
-from dataclasses import dataclass
-from pathlib import Path
 
 import pytest
-from playwright.sync_api import Browser, Page, expect, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, expect, sync_playwright
 
+from tests.browser.demo_data import DemoData
+from tests.browser.servers import Server, running_factory, running_server
 from tests.conftest import AsApplication, a_copy_of
 
-ROOT = Path(__file__).parents[2]
-AXE = (ROOT / "frontend/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
 CHROMIUM_FLAGS = [
     "--no-sandbox",  # the tests may run as root
     "--disable-gpu",
@@ -38,79 +29,41 @@ CHROMIUM_FLAGS = [
 expect.set_options(timeout=20_000)
 
 
-@dataclass
-class Server:
-    """A server process on a port that stays the same over a restart."""
-
-    url: str
-    environment: dict[str, str]
-    factory: subprocess.Popen[str]
-    process: int | None = None
-
-    def start(self) -> None:
-        port = int(self.url.rpartition(":")[2])
-        assert self.factory.stdin
-        assert self.factory.stdout
-        print(
-            json.dumps({"port": port, "environment": self.environment}), file=self.factory.stdin, flush=True
-        )
-        self.process = int(self.factory.stdout.readline())
-        self.wait_until_up(port)
-
-    def stop(self) -> None:
-        if self.process is None:
-            return
-        # Master and worker at once: waiting for them to say goodbye is half the time of a test.
-        os.killpg(self.process, signal.SIGKILL)
-        end = time.monotonic() + 20
-        while time.monotonic() < end:
-            try:
-                os.killpg(self.process, 0)
-            except ProcessLookupError:
-                break
-            time.sleep(0.01)
-        self.process = None
-
-    @staticmethod
-    def wait_until_up(port: int) -> None:
-        end = time.monotonic() + 30
-        while time.monotonic() < end:
-            try:
-                asked = http.client.HTTPConnection("127.0.0.1", port, timeout=5)
-                asked.request("GET", "/api/session")
-                if asked.getresponse().status == 200:
-                    return
-            except OSError:
-                time.sleep(0.05)
-        raise RuntimeError("the server did not start")
+@pytest.fixture(scope="session")
+def server_factory() -> Iterator[subprocess.Popen[str]]:
+    with running_factory() as factory:
+        yield factory
 
 
 @pytest.fixture(scope="session")
-def server_factory() -> Iterator[subprocess.Popen[str]]:
-    command = [sys.executable, "-m", "tests.browser.server_factory"]
-    root = Path(__file__).resolve().parents[2]
-    with subprocess.Popen(
-        command, cwd=root, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
-    ) as factory:
-        yield factory
-        factory.terminate()
-
-
-@contextmanager
-def running_server(database_url: str, factory: subprocess.Popen[str]) -> Iterator[Server]:
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    secret = "a secret for the browser tests, long enough"
-    environment = {"DATABASE_URL": database_url, "SECRET_KEY": secret, "TONADA_LOG": "warnings"}
-    server = Server(f"http://127.0.0.1:{port}", environment, factory)
-    server.start()
-    yield server
-    server.stop()
+def shared_server(
+    server_factory: subprocess.Popen[str],
+    template_url: str,
+    demo_template: str,
+    as_application: AsApplication,
+) -> Iterator[tuple[Server, DemoData]]:
+    """A server that has warmed up, with what puts its data back: one for each test is half of its time."""
+    with a_copy_of(demo_template, template_url) as url:
+        data = DemoData(url)
+        with running_server(as_application(url), server_factory) as server:
+            yield server, data
+        data.close()
 
 
 @pytest.fixture
-def server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Iterator[Server]:
+def server(shared_server: tuple[Server, DemoData]) -> Iterator[Server]:
+    """A server with the demo brands as they are at first. A test may stop and start it."""
+    server, data = shared_server
+    data.put_back()
+    yield server
+    if server.process is None:
+        server.start()
+    server.until_quiet()
+
+
+@pytest.fixture
+def own_server(demo_database_url: str, server_factory: subprocess.Popen[str]) -> Iterator[Server]:
+    """A server that nobody else has, for a test that starts it in another way."""
     with running_server(demo_database_url, server_factory) as server:
         yield server
 
@@ -125,32 +78,59 @@ def browser() -> Iterator[Browser]:
         started.close()
 
 
-@contextmanager
-def opened_page(browser: Browser, server: Server) -> Iterator[Page]:
-    """A page at 1280 × 800 that fails its test on any script error or refused policy."""
+def new_context(browser: Browser, server: Server) -> BrowserContext:
     context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=server.url)
     context.grant_permissions(["clipboard-read", "clipboard-write"])
+    return context
+
+
+@contextmanager
+def opened_page(context: BrowserContext) -> Iterator[Page]:
+    """A page at 1280 × 800 that fails its test on any script error or refused policy."""
     opened = context.new_page()
     opened.set_default_timeout(30_000)
-    complaints: list[str] = []
-    opened.on("pageerror", lambda error: complaints.append(str(error)))
-    opened.on(
-        "console",
-        lambda message: (
-            complaints.append(message.text)
-            if message.type == "error" and "Failed to load resource" not in message.text
-            else None
-        ),
-    )
+    complaints = listened_to(opened)
     yield opened
-    context.close()
+    for page in context.pages:
+        page.close()
     assert complaints == []
 
 
+def listened_to(page: Page) -> list[str]:
+    """Return a list that everything which a page complains of comes into."""
+    complaints: list[str] = []
+
+    def said(message: ConsoleMessage) -> None:
+        if message.type == "error" and "Failed to load resource" not in message.text:
+            complaints.append(message.text)
+
+    page.on("pageerror", lambda error: complaints.append(str(error)))
+    page.on("console", said)
+    return complaints
+
+
+@pytest.fixture(scope="session")
+def shared_context(browser: Browser, shared_server: tuple[Server, DemoData]) -> Iterator[BrowserContext]:
+    """A browser that has loaded the application before: compiling it is half a second of every test."""
+    context = new_context(browser, shared_server[0])
+    yield context
+    context.close()
+
+
 @pytest.fixture
-def page(browser: Browser, server: Server) -> Iterator[Page]:
-    with opened_page(browser, server) as opened:
+def page(shared_context: BrowserContext, server: Server) -> Iterator[Page]:
+    """A page of a browser that remembers nothing but what it has compiled."""
+    shared_context.clear_cookies()
+    with opened_page(shared_context) as opened:
+        forget(opened, server)
         yield opened
+
+
+def forget(page: Page, server: Server) -> None:
+    """Remove what an application keeps in a browser."""
+    session = page.context.new_cdp_session(page)
+    session.send("Storage.clearDataForOrigin", {"origin": server.url, "storageTypes": "all"})
+    session.detach()
 
 
 @pytest.fixture(scope="module")
@@ -161,40 +141,14 @@ def visited_page(
     demo_template: str,
     as_application: AsApplication,
 ) -> Iterator[Page]:
-    """A page for tests that only look, one after the other: a server for each would be most of their time."""
+    """A page for tests that only look, one after the other, on a server of their own."""
     with (
         a_copy_of(demo_template, template_url) as url,
         running_server(as_application(url), server_factory) as server,
-        opened_page(browser, server) as opened,
+        new_context(browser, server) as context,
+        opened_page(context) as opened,
     ):
         yield opened
-
-
-ALL_RULES = ("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")
-# What axe could not decide was looked at: texts over a picture of colours or cut by the edge of a
-# list (their ground is opaque), signs such as “+” with a name in words, frames that are tested themselves.
-# Targets it asks about are steps of a ramp, which arrows walk to; a list in the inspector has them too.
-LOOKED_AT = (
-    "color-contrast",
-    "label-content-name-mismatch",
-    "frame-tested",
-    "aria-hidden-focus",
-    "target-size",
-)
-COLOR_RULES = ("color-contrast", "link-in-text-block")
-
-
-def axe_findings(page: Page, only: tuple[str, ...] = ALL_RULES) -> list[str]:
-    """Run axe on the page as it is and return what it finds, one line each.
-
-    Left out are the specimens: texts of the designer's own failing pairs, shown as they fail.
-    """
-    page.evaluate(AXE)
-    rules = {"runOnly": only}
-    result = page.evaluate("rules => axe.run({ exclude: ['[data-specimen]'] }, rules)", rules)
-    undecided = [one for one in result["incomplete"] if one["id"] not in LOOKED_AT]
-    found = [*result["violations"], *undecided]
-    return [f"{one['id']}: {node['html'][:160]}" for one in found for node in one["nodes"]]
 
 
 def open_demo(page: Page, brand: str = "Orrin Peak Observatory") -> None:

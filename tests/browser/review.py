@@ -8,7 +8,7 @@ from typing import Any
 
 from playwright.sync_api import Browser, FrameLocator, Page, expect
 
-from tests.browser.conftest import Server
+from tests.browser.servers import Server
 
 NAME = "Orrin Peak Observatory"
 

@@ -11,11 +11,18 @@ import json
 import os
 import signal
 import sys
+import threading
 import types
+from collections.abc import Callable, Iterable
+from dataclasses import replace
 from pathlib import Path
+from typing import Any
 
 import gunicorn.app.base
+import pytest
+from werkzeug.wsgi import ClosingIterator
 
+from tests.sheets import make_sheets_once
 from tonada.core.harmony.stave import possible_colors
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.srgb_boxes import boxes
@@ -33,6 +40,8 @@ from tonada.web.settings import Settings
 LOGO = tuple(map(Candidate, ("#2b3a8c", "#b6653a", "#d7b13c"), (0.6, 0.25, 0.15)))
 # From linux/prctl.h.
 PR_SET_CHILD_SUBREAPER = 36
+# Answered by the server's tests alone: whether it works on nothing but this.
+QUIET = "/tests/quiet"
 
 
 class Served(gunicorn.app.base.BaseApplication):
@@ -54,7 +63,35 @@ class Served(gunicorn.app.base.BaseApplication):
             self.cfg.set(name, value)
 
     def load(self) -> object:
-        return create_app()
+        # Hundreds of tests ask one server for more than a person does.
+        app = create_app(replace(Settings.from_environment(os.environ), rate_limits=False))
+        app.wsgi_app = Counted(app.wsgi_app)  # type: ignore[method-assign]  # as Flask's manual has it
+        return app
+
+
+class Counted:
+    """An application of which one can ask whether it still works on something."""
+
+    def __init__(self, app: Callable[..., Iterable[bytes]]) -> None:
+        self._app = app
+        self._open = 0
+        self._lock = threading.Lock()
+
+    def __call__(self, environ: dict[str, Any], start_response: Callable[..., Any]) -> Iterable[bytes]:
+        if environ["PATH_INFO"] == QUIET:
+            start_response("503 Service Unavailable" if self._open else "204 No Content", [])
+            return []
+        self._count(1)
+        try:
+            answer = self._app(environ, start_response)
+        except BaseException:
+            self._count(-1)
+            raise
+        return ClosingIterator(answer, lambda: self._count(-1))
+
+    def _count(self, change: int) -> None:
+        with self._lock:
+            self._open += change
 
 
 def warm_up() -> None:
@@ -67,6 +104,7 @@ def warm_up() -> None:
         rows_of(scheme)
         mend_all(scheme)
     possible_colors(0.1)
+    make_sheets_once(pytest.MonkeyPatch())
     create_app(Settings("postgresql://nowhere", "only to load what an application needs", Path()))
 
 

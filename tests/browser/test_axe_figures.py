@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from playwright.sync_api import Page
 
-from tests.browser.conftest import AXE
+from tests.browser.axe import load_axe
 from tonada.core.color.contrast import composite, contrast_ratio
 
 RATIOS = """pairs => pairs.map(([text, ground]) => axe.commons.color.getContrast(
@@ -20,7 +20,7 @@ FLATTENED = """cases => cases.map(([text, alpha, ground]) => {
 
 def test_opaque_ratios_are_axe_s_own(page: Page) -> None:
     page.goto("/")
-    page.evaluate(AXE)
+    load_axe(page)
     pairs = np.random.default_rng(3).integers(0, 256, (500, 2, 3))
     found = np.array(page.evaluate(RATIOS, pairs.tolist()))
     # 1e-12: both compute in double precision, in another order.
@@ -29,7 +29,7 @@ def test_opaque_ratios_are_axe_s_own(page: Page) -> None:
 
 def test_layers_are_composited_as_axe_does(page: Page) -> None:
     page.goto("/")
-    page.evaluate(AXE)
+    load_axe(page)
     random = np.random.default_rng(4)
     texts, grounds = random.integers(0, 256, (2, 300, 3))
     alphas = np.round(random.uniform(0, 1, 300), 2)

@@ -6,7 +6,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import ALL_RULES, axe_findings, make_brand, open_demo
+from tests.browser.axe import ALL_RULES, axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tonada.demo.seed import demo_file
 
 DROP = """async ([name, content]) => {

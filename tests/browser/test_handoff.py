@@ -7,7 +7,8 @@ from pathlib import Path
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import axe_findings, clipboard, copied, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import clipboard, copied, open_demo
 from tests.browser.saving import saved
 from tests.takes import TAKE
 from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, html_sheet

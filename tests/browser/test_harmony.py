@@ -6,7 +6,8 @@ import re
 
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.conftest import axe_findings, make_brand, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tests.browser.saving import not_saved, revision, saved
 
 

@@ -6,7 +6,8 @@ import re
 
 from playwright.sync_api import Page, Route, expect
 
-from tests.browser.conftest import axe_findings, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import open_demo
 
 
 def test_a_view_that_cannot_be_loaded_says_so_and_is_gone_to_by_a_reload(page: Page) -> None:

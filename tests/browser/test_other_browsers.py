@@ -13,8 +13,8 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Page
 
-from tests.browser.conftest import Server
 from tests.browser.other_browsers import OtherBrowser, firefox, until, webkit
+from tests.browser.servers import Server
 from tonada.core.color.spaces import hex_to_srgb8, linear_to_srgb, srgb_to_linear
 from tonada.core.sight.vision import sight_matrix
 

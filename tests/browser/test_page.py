@@ -7,7 +7,8 @@ import re
 import pytest
 from playwright.sync_api import FrameLocator, Page, expect
 
-from tests.browser.conftest import axe_findings, make_brand, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tests.browser.saving import saved
 
 

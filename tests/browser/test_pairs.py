@@ -9,7 +9,8 @@ from pathlib import Path
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import axe_findings, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import open_demo
 from tests.browser.saving import not_saved, saved
 
 

@@ -9,7 +9,8 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Frame, Page, expect
 
-from tests.browser.conftest import AXE, axe_findings, open_demo
+from tests.browser.axe import axe_findings, axe_violations
+from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
 
 PAGES = ("Home page", "Article", "Shop", "Dashboard", "Form", "Email", "Style")
@@ -117,9 +118,7 @@ def test_every_part_has_a_role_and_a_pair_and_axe_finds_nothing_on_the_pages(pag
                .filter(name => !['fill', 'stroke'].includes(name))"""
         )
         assert stray == []
-        frame.evaluate(AXE)
-        found = frame.evaluate("() => axe.run(document, { iframes: false })")
-        assert [f"{v['id']}: {v['nodes'][0]['html'][:120]}" for v in found["violations"]] == [], name
+        assert axe_violations(frame) == [], name
 
 
 def test_a_part_gets_another_role_and_goes_back_to_the_rule(page: Page) -> None:

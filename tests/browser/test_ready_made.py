@@ -8,7 +8,8 @@ import re
 import pytest
 from playwright.sync_api import Locator, Page, Route, expect
 
-from tests.browser.conftest import ALL_RULES, axe_findings, make_brand, open_demo
+from tests.browser.axe import ALL_RULES, axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tonada.core.ready.finding import Question, find, index_of
 from tonada.core.ready.shipped import shipped_palettes
 

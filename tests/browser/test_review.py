@@ -9,8 +9,10 @@ from typing import Any
 import pytest
 from playwright.sync_api import Browser, Page, Route, expect
 
-from tests.browser.conftest import Server, axe_findings, copied, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import copied, open_demo
 from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
+from tests.browser.servers import Server
 
 # What a list box points at while the keyboard moves through it.
 ACTIVE = """

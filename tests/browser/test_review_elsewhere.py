@@ -9,9 +9,9 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Page
 
-from tests.browser.conftest import Server
 from tests.browser.other_browsers import OtherBrowser, firefox, until, webkit
 from tests.browser.review import shown
+from tests.browser.servers import Server
 
 PARTS = "document.querySelector('iframe')?.contentDocument?.querySelector"
 TYPE = """

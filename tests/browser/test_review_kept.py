@@ -12,8 +12,9 @@ import numpy as np
 from PIL import Image
 from playwright.sync_api import Browser, Page, expect
 
-from tests.browser.conftest import ROOT, Server
+from tests.browser.conftest import new_context, opened_page
 from tests.browser.review import client_page, frame_of, say, shown
+from tests.browser.servers import ROOT, Server
 
 # What a list box points at while the keyboard moves through it.
 ACTIVE = """
@@ -98,26 +99,32 @@ def test_answers_that_are_none_are_refused(page: Page) -> None:
 
 
 def test_a_review_looks_the_same_after_tonada_was_brought_up_to_date(
-    page: Page, browser: Browser, server: Server, tmp_path: Path
+    browser: Browser, own_server: Server, tmp_path: Path
 ) -> None:
     """Another Tonada has other words and other type on its pages; reviews of before have not."""
-    path = shown(page)["link"]["path"]
-    before = pictures_of(browser, server, path)
+    path = new_link(browser, own_server)
+    before = pictures_of(browser, own_server, path)
     newer = tmp_path / "dist"
     shutil.copytree(ROOT / "frontend/dist", newer)
     script, style = newer / "pages/pages.js", newer / "pages/pages.css"
     script.write_text(script.read_text().replace("Book a place", "Reserve now"))
     style.write_text(style.read_text() + "h1{letter-spacing:.2em;font-family:serif!important}")
-    server.stop()
-    server.environment["TONADA_FRONTEND"] = str(newer)
-    server.start()
-    after = pictures_of(browser, server, path)
+    own_server.stop()
+    own_server.environment["TONADA_FRONTEND"] = str(newer)
+    own_server.start()
+    after = pictures_of(browser, own_server, path)
     for old, new in zip(before, after, strict=True):
         assert np.array_equal(old, new)
     # What is shown now is drawn by the newer one.
-    with client_page(browser, server, shown(page)["link"]["path"]) as client:
+    with client_page(browser, own_server, new_link(browser, own_server)) as client:
         expect(frame_of(client, "Midnight").get_by_text("Reserve now").first).to_be_visible()
         expect(frame_of(client, "Midnight").get_by_text("Book a place")).to_have_count(0)
+
+
+def new_link(browser: Browser, server: Server) -> str:
+    with new_context(browser, server) as context, opened_page(context) as page:
+        path: str = shown(page)["link"]["path"]
+    return path
 
 
 def pictures_of(browser: Browser, server: Server, path: str) -> list[Any]:

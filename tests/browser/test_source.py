@@ -8,7 +8,8 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.conftest import ALL_RULES, axe_findings, make_brand, open_demo
+from tests.browser.axe import ALL_RULES, axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tests.browser.saving import saved
 from tests.browser.test_walk import LOGO, choose
 from tests.web.test_sources import CSS, large_png

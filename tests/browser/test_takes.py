@@ -6,8 +6,10 @@ import re
 
 from playwright.sync_api import Locator, Page, Route, expect
 
-from tests.browser.conftest import Server, axe_findings, make_brand, open_demo
+from tests.browser.axe import axe_findings
+from tests.browser.conftest import make_brand, open_demo
 from tests.browser.saving import saved
+from tests.browser.servers import Server
 from tests.browser.test_walk import LOGO
 from tests.browser.views import act
 

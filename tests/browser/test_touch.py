@@ -8,8 +8,9 @@ from collections.abc import Iterator
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
-from tests.browser.conftest import Server, open_demo
+from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
+from tests.browser.servers import Server
 
 
 @pytest.fixture

@@ -11,7 +11,8 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Frame, Page, Route, expect
 
-from tests.browser.conftest import AXE, open_demo
+from tests.browser.axe import axe_violations
+from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
 from tonada.core.color.spaces import hexes_to_srgb8
 from tonada.core.proof.duotone import duotone
@@ -84,9 +85,7 @@ def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> Non
         for row in painted.all()[:3]:
             found, planned = (int(one) for one in re.findall(r"(\d+)\s*%", row.inner_text()))
             assert abs(found - planned) <= POINTS, (voice.id, row.inner_text())
-        frame.evaluate(AXE)
-        violations = frame.evaluate("() => axe.run(document, { iframes: false })")["violations"]
-        assert [f"{one['id']}: {one['nodes'][0]['html'][:120]}" for one in violations] == [], voice.id
+        assert axe_violations(frame) == [], voice.id
 
 
 @pytest.mark.parametrize("width", ["Tablet", "Phone"])

@@ -9,8 +9,9 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.artwork import draw, encoded, flattened
-from tests.browser.conftest import Server, copied, make_brand, open_demo
+from tests.browser.conftest import copied, make_brand, open_demo
 from tests.browser.saving import not_saved, saved
+from tests.browser.servers import Server
 
 LOGO = (
     '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">'

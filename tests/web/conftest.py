@@ -16,9 +16,15 @@ from werkzeug.exceptions import HTTPException
 from werkzeug.test import TestResponse
 
 from tests.reviews import Reader, made_review
+from tests.sheets import make_sheets_once
 from tonada.web.app import create_app
 from tonada.web.frontend import DESCRIPTION
 from tonada.web.settings import Settings
+
+
+@pytest.fixture(autouse=True)
+def quick_sheets(monkeypatch: pytest.MonkeyPatch) -> None:
+    make_sheets_once(monkeypatch)
 
 
 @pytest.fixture
