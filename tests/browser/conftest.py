@@ -6,6 +6,7 @@ import shutil
 import subprocess
 from collections.abc import Iterator
 from contextlib import contextmanager
+from weakref import WeakKeyDictionary
 
 import pytest
 from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, expect, sync_playwright
@@ -151,11 +152,26 @@ def visited_page(
         yield opened
 
 
-def open_demo(page: Page, brand: str = "Orrin Peak Observatory") -> None:
-    """Open a demo brand from the list of brands."""
-    page.goto("/")
-    page.get_by_role("link", name=brand).click()
-    page.get_by_role("complementary", name="Inspector").wait_for()
+def open_demo(
+    page: Page, brand: str = "Orrin Peak Observatory", *, take: str = "Take 1", step: str = "source"
+) -> None:
+    """Open a take of a demo brand at its address: walking there by links is twice the work."""
+    page.goto(f"{address_of(page, brand, take)}/{step}")
+    page.get_by_role("navigation", name="Takes").wait_for()
+
+
+_ADDRESSES: WeakKeyDictionary[BrowserContext, dict[tuple[str, str], str]] = WeakKeyDictionary()
+
+
+def address_of(page: Page, brand: str, take: str) -> str:
+    """Return the path of a take. Those of the demo brands stay the same while a server runs."""
+    known = _ADDRESSES.setdefault(page.context, {})
+    if (brand, take) not in known:
+        listed = page.request.get("/api/brands", params={"find": brand}).json()["brands"]
+        identity = next(one["brand"]["id"] for one in listed if one["brand"]["name"] == brand)
+        for one in page.request.get(f"/api/brands/{identity}").json()["takes"]:
+            known[brand, one["name"]] = f"/brands/{identity}/takes/{one['id']}"
+    return known[brand, take]
 
 
 def make_brand(page: Page, name: str) -> None:

@@ -91,8 +91,7 @@ def test_other_starts_open_their_form(page: Page) -> None:
 
 
 def test_a_deleted_take_comes_back_after_a_reload(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
+    open_demo(page, take="Take 2")
     page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name="Delete", exact=True).click()
     expect(page.get_by_role("alert")).to_contain_text("Take 2 was deleted")

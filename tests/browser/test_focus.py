@@ -45,9 +45,7 @@ def test_a_brand_is_made_and_built(page: Page) -> None:
 
 
 def test_a_pair_is_mended_and_the_focus_comes_back(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, take="Take 2", step="pairs")
     press(page.get_by_role("button", name=re.compile("^Mend Muted on Paper")))
     expect(page.get_by_test_id("mends").get_by_role("radio").first).to_be_focused()
     page.keyboard.press("Escape")
@@ -80,8 +78,7 @@ def test_takes_and_versions(page: Page) -> None:
 
 @pytest.mark.parametrize("choice", ["Use the other copy", "Save mine as a new take"])
 def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     page.locator("[data-flag=muted]").wait_for()
     other = page.context.new_page()
     other.goto(page.url)
@@ -96,8 +93,7 @@ def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
 
 
 def test_roles_and_overlays(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     flag = page.locator("[data-flag=link]")
     press(flag, "ArrowDown")
     saved(page, 2)
@@ -113,8 +109,7 @@ def test_roles_and_overlays(page: Page) -> None:
 
 
 def test_a_destination_of_one_s_own_is_deleted(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Handoff").click()
+    open_demo(page, step="handoff")
     page.get_by_role("radio", name="Slot sheet").click()
     press(page.get_by_role("button", name="Duplicate"))
     press(page.get_by_role("button", name="Save"))

@@ -16,9 +16,7 @@ from tonada.handoff.press_profile import usual_press
 
 
 def open_part(page: Page, part: str, take: str = "Take 1") -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
-    page.get_by_role("link", name="Handoff").click()
+    open_demo(page, take=take, step="handoff")
     page.get_by_role("radio", name=part).click()
 
 
@@ -120,8 +118,7 @@ def test_the_second_time_it_says_what_changed(page: Page) -> None:
 
 
 def test_the_same_state_is_handed_off_as_the_same_version(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     page.get_by_role("button", name="Add a role").click()
     page.get_by_role("menuitem", name="Accent 2").click()
     saved(page, 2)

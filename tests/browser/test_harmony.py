@@ -12,8 +12,7 @@ from tests.browser.saving import not_saved, revision, saved
 
 
 def open_stave(page: Page, *, release: tuple[str, ...] = ("Secondary", "Accent")) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Harmony").click()
+    open_demo(page, step="harmony")
     page.get_by_test_id("stave").wait_for()
     for number, name in enumerate(release):
         note(page, name).focus()

@@ -92,8 +92,7 @@ def test_escape_gives_up_a_colour_that_is_carried(page: Page) -> None:
 
 
 def test_escape_gives_up_a_role_s_flag(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     flag = page.locator("[data-flag=muted]")
     box = flag.bounding_box()
     assert box
@@ -109,8 +108,7 @@ def test_escape_gives_up_a_role_s_flag(page: Page) -> None:
 
 
 def test_what_a_change_makes_fall_short_is_announced(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     flag = page.locator("[data-flag=muted]")
     flag.focus()
     flag.press("ArrowLeft")

@@ -85,9 +85,7 @@ def test_what_is_pointed_at_is_seen_and_nothing_is_changed(page: Page) -> None:
 
 
 def test_a_mend_is_seen_beside_the_inspector(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    open_demo(page, take="Take 2", step="pairs")
     page.get_by_test_id("mends").get_by_role("radio").first.hover()
     expect(page.get_by_test_id("peek")).to_be_visible()
     page.get_by_test_id("tally").hover()
@@ -138,9 +136,7 @@ def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: s
 
 
 def test_a_pair_that_falls_short_shows_its_mend_on_the_page_before_it_is_chosen(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    open_demo(page, take="Take 2", step="pairs")
     note = page.get_by_role("complementary", name="Inspector").get_by_text("as it would look")
     short = page.locator("[data-passes=false]").first
     short.get_by_role("button").focus()

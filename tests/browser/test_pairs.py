@@ -15,9 +15,7 @@ from tests.browser.saving import not_saved, saved
 
 
 def open_pairs(page: Page, take: str = "Take 2") -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
-    page.get_by_role("link", name=re.compile("^Pairs")).click()
+    open_demo(page, take=take, step="pairs")
     page.locator("[data-pair]").first.wait_for()
 
 
@@ -147,8 +145,7 @@ def test_states_are_pairs_of_their_own(page: Page) -> None:
 
 
 def test_a_text_over_a_picture_counts_its_worst_pixel(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     page.get_by_role("tab", name="Roles").click()
     page.get_by_role("tab", name="Overlays").click()
     page.get_by_role("button", name="Add an overlay").click()

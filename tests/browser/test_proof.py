@@ -46,9 +46,7 @@ READ_PARTS = """() => {
 
 
 def open_proof(page: Page, take: str = "Take 1") -> Frame:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name=take).click()
-    page.get_by_role("link", name="Proof").click()
+    open_demo(page, take=take, step="proof")
     expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9]\d* elements"))
     return frame_of(page)
 

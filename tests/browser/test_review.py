@@ -203,8 +203,7 @@ def test_a_passphrase_a_wrong_link_and_one_that_ended(page: Page, browser: Brows
 
 
 def test_just_a_link_to_a_palette(page: Page, browser: Browser, server: Server) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Handoff", exact=True).click()
+    open_demo(page, step="handoff")
     page.get_by_role("button", name="Make a link").click()
     expect(page.get_by_text("Nobody else can open a link to this machine.")).to_be_visible()
     brand = brand_of(page)["brand"]["id"]
@@ -225,8 +224,7 @@ def test_just_a_link_to_a_palette(page: Page, browser: Browser, server: Server) 
 def test_what_came_back_stands_where_the_work_is(page: Page) -> None:
     page.goto("/")
     expect(page.get_by_role("link", name="Midnight approved by Ana, three remarks")).to_be_visible()
-    open_demo(page)
-    page.get_by_role("link", name="Proof", exact=True).click()
+    open_demo(page, step="proof")
     remarks = page.get_by_test_id("part-remarks")
     expect(remarks.get_by_text("Could this be the copper instead?")).to_be_visible()
     frame = page.frame_locator("iframe")

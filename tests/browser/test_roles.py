@@ -11,8 +11,7 @@ from tests.browser.saving import saved
 
 
 def open_roles(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     page.locator("[data-flag=muted]").wait_for()
 
 

@@ -127,8 +127,7 @@ def test_a_step_made_while_the_server_is_down_survives_a_reload(page: Page, serv
 
 
 def test_every_step_goes_back_and_forward(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, step="pairs")
     levels = [page.get_by_role("radio", name=name, exact=True) for name in ("AAA", "AA")]
     for number in range(24):
         levels[number % 2].click()

@@ -102,8 +102,7 @@ def test_no_page_is_wider_than_its_window(page: Page, width: str) -> None:
 
 
 def test_a_trade_is_chosen_and_its_words_are_the_designers_own(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Proof").click()
+    open_demo(page, step="proof")
     frame = frame_of(page)
     page.get_by_role("tab", name="Content").click()
     page.get_by_role("button", name="Trade: An observatory, as guessed").click()
@@ -127,8 +126,7 @@ def test_a_trade_is_chosen_and_its_words_are_the_designers_own(page: Page) -> No
 
 
 def test_a_shape_of_a_picture_is_a_role_that_can_be_chosen(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     shown = page.frame_locator("[data-testid=page] iframe")
     shown.locator("[data-part='Opening’s picture'] [data-paint=accent]").first.click()
     expect(page.get_by_role("tab", name="Role", exact=True)).to_have_attribute("aria-selected", "true")
@@ -172,8 +170,7 @@ def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page
 
 
 def test_what_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Proof").click()
+    open_demo(page, step="proof")
     frame_of(page)
     page.get_by_role("tab", name="Type").click()
     held: list[Route] = []
@@ -190,8 +187,7 @@ def test_what_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
 
 
 def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Proof").click()
+    open_demo(page, step="proof")
     frame = frame_of(page)
     page.get_by_role("tab", name="Type").click()
     specimens = page.get_by_role("radiogroup", name="Fonts that go together")

@@ -75,9 +75,7 @@ def test_from_a_file_on_disk_to_the_downloaded_css(page: Page, logo_file: Path, 
 
 
 def test_a_failing_pair_is_mended_and_held_colors_stay(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, take="Take 2", step="pairs")
     failing = page.locator("[data-pair][data-passes=false]")
     expect(failing.first).to_contain_text("Short by")
     before = failing.count()
@@ -177,8 +175,7 @@ def test_a_file_dropped_anywhere_is_read(page: Page) -> None:
 
 
 def test_two_windows_keep_both_states(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, step="pairs")
     page.locator("[data-pair]").first.wait_for()
     other = page.context.new_page()
     other.goto(page.url)
@@ -192,8 +189,7 @@ def test_two_windows_keep_both_states(page: Page) -> None:
 
 
 def test_what_could_not_be_sent_is_sent_when_the_server_is_back(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, step="pairs")
     page.locator("[data-pair]").first.wait_for()
     page.route("**/api/takes/*", lambda route: route.abort())
     page.get_by_role("radio", name="AAA").click()

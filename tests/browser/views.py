@@ -28,27 +28,27 @@ def source_with_list_open(page: Page) -> None:
 
 
 def empty_source(page: Page) -> None:
-    """Made once on a server: the audit looks at it many times, and the demo is to stay on the first page."""
-    name = "Nothing yet"
-    made = page.request.get("/api/brands", params={"find": name}).json()["brands"]
-    if not made:
-        make_brand(page, name)
-        return
-    brand = made[0]["brand"]
-    page.goto(f"/brands/{brand['id']}/takes/{brand['first_take']}/source")
+    open_nothing(page, "source")
     page.get_by_text("Start with the logo").wait_for()
 
 
+def open_nothing(page: Page, step: str) -> None:
+    """Made once on a server: the audit looks at it many times, and the demo is to stay on the first page."""
+    name = "Nothing yet"
+    if not page.request.get("/api/brands", params={"find": name}).json()["brands"]:
+        make_brand(page, name)
+    made = page.request.get("/api/brands", params={"find": name}).json()["brands"]
+    brand = made[0]["brand"]
+    page.goto(f"/brands/{brand['id']}/takes/{brand['first_take']}/{step}")
+
+
 def pairs(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").click()
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_demo(page, take="Take 2", step="pairs")
     page.get_by_test_id("mends").wait_for()
 
 
 def empty_pairs(page: Page) -> None:
-    empty_source(page)
-    page.get_by_role("link", name=re.compile("Pairs")).click()
+    open_nothing(page, "pairs")
     page.get_by_text("No pairs yet").wait_for()
 
 
@@ -59,15 +59,13 @@ def swatch(page: Page) -> None:
 
 
 def harmony(page: Page) -> None:
-    source(page)
-    page.get_by_role("link", name="Harmony").click()
+    open_demo(page, step="harmony")
     page.get_by_test_id("stave").get_by_role("slider", name="Secondary").wait_for()
 
 
 def harmony_of_twelve(page: Page) -> None:
     """The take from the photograph has twelve swatches."""
-    harmony(page)
-    page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 3").click()
+    open_demo(page, take="Take 3", step="harmony")
     expect(page.get_by_test_id("stave").get_by_role("slider", name=re.compile("Soft purple"))).to_be_visible()
 
 
@@ -78,8 +76,7 @@ def harmony_in_figures(page: Page) -> None:
 
 
 def roles(page: Page) -> None:
-    source(page)
-    page.get_by_role("link", name="Roles").click()
+    open_demo(page, step="roles")
     page.locator("[data-flag=muted]").wait_for()
 
 
@@ -99,8 +96,7 @@ def neutrals_and_overlays(page: Page) -> None:
 
 
 def empty_harmony(page: Page) -> None:
-    empty_source(page)
-    page.get_by_role("link", name="Harmony").click()
+    open_nothing(page, "harmony")
     page.get_by_text("No notes yet").wait_for()
 
 
@@ -122,8 +118,7 @@ def nowhere(page: Page) -> None:
 
 
 def proof(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Proof").click()
+    open_demo(page, step="proof")
     page.get_by_test_id("painted").wait_for()
 
 
@@ -141,8 +136,7 @@ def type_of_a_proof(page: Page) -> None:
 
 
 def values_to_hand_off(page: Page) -> None:
-    open_demo(page)
-    page.get_by_role("link", name="Handoff").click()
+    open_demo(page, step="handoff")
     page.get_by_test_id("values").wait_for()
 
 
@@ -164,8 +158,7 @@ def act(page: Page, action: str) -> None:
 
 
 def ready_made(page: Page) -> None:
-    source(page)
-    page.get_by_role("link", name="Ready-made palettes").click()
+    open_demo(page, step="source/ready-made")
     page.get_by_test_id("palettes").get_by_role("radio").first.wait_for()
 
 
@@ -188,14 +181,12 @@ def all_mends(page: Page) -> None:
 
 
 def versions(page: Page) -> None:
-    source(page)
-    act(page, "Versions")
+    open_demo(page, step="versions")
     page.get_by_test_id("versions").locator("li").first.wait_for()
 
 
 def takes_compared(page: Page) -> None:
-    source(page)
-    act(page, "Compare takes")
+    open_demo(page, step="compare")
     page.get_by_test_id("columns").locator("section").first.wait_for()
 
 
