@@ -15,6 +15,8 @@ from hypothesis import settings
 from psycopg import sql
 
 from tests.sampling import IS_LONG
+from tests.sheets import make_sheets_once
+from tests.stored_rows import StoredRows
 from tonada.demo.seed import seed_demo
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store.database import connect
@@ -68,17 +70,26 @@ def as_application(cluster: Cluster) -> AsApplication:
 def demo_template(template_url: str) -> str:
     """The name of a database with the demo brands, to be copied: seeding takes two seconds."""
     with a_copy_of("tonada", template_url, name="demo") as url:
-        with connect(url) as connection:
+        with connect(url) as connection, pytest.MonkeyPatch.context() as patch:
+            make_sheets_once(patch)
             seed_demo(connection)
         return "demo"
 
 
-@pytest.fixture
-def owner_url(template_url: str) -> Iterator[str]:
-    """A migrated, empty database, as its owner sees it."""
+@pytest.fixture(scope="session")
+def shared_rows(template_url: str) -> Iterator[tuple[str, StoredRows]]:
     with a_copy_of("tonada", template_url) as url:
-        yield url
-        drop(url)
+        rows = StoredRows(url)
+        yield url, rows
+        rows.close()
+
+
+@pytest.fixture
+def owner_url(shared_rows: tuple[str, StoredRows]) -> str:
+    """A migrated, empty database, as its owner sees it; the same for all tests, and emptied for each."""
+    url, rows = shared_rows
+    rows.put_back()
+    return url
 
 
 @pytest.fixture

@@ -9,11 +9,19 @@ from contextlib import contextmanager
 from weakref import WeakKeyDictionary
 
 import pytest
-from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, expect, sync_playwright
+from playwright.sync_api import (
+    Browser,
+    BrowserContext,
+    ConsoleMessage,
+    Page,
+    ViewportSize,
+    expect,
+    sync_playwright,
+)
 
-from tests.browser.demo_data import DemoData
 from tests.browser.servers import Server, running_factory, running_server
 from tests.conftest import AsApplication, a_copy_of
+from tests.stored_rows import StoredRows
 
 CHROMIUM_FLAGS = [
     "--no-sandbox",  # the tests may run as root
@@ -26,6 +34,7 @@ CHROMIUM_FLAGS = [
 ]
 
 
+SIZE: ViewportSize = {"width": 1280, "height": 800}
 # A busy machine has been seen six times as slow as a quiet one.
 expect.set_options(timeout=20_000)
 
@@ -42,17 +51,17 @@ def shared_server(
     template_url: str,
     demo_template: str,
     as_application: AsApplication,
-) -> Iterator[tuple[Server, DemoData]]:
+) -> Iterator[tuple[Server, StoredRows]]:
     """A server that has warmed up, with what puts its data back: one for each test is half of its time."""
     with a_copy_of(demo_template, template_url) as url:
-        data = DemoData(url)
+        data = StoredRows(url)
         with running_server(as_application(url), server_factory) as server:
             yield server, data
         data.close()
 
 
 @pytest.fixture
-def server(shared_server: tuple[Server, DemoData]) -> Iterator[Server]:
+def server(shared_server: tuple[Server, StoredRows]) -> Iterator[Server]:
     """A server with the demo brands as they are at first. A test may stop and start it."""
     server, data = shared_server
     data.put_back()
@@ -80,7 +89,7 @@ def browser() -> Iterator[Browser]:
 
 
 def new_context(browser: Browser, server: Server) -> BrowserContext:
-    context = browser.new_context(viewport={"width": 1280, "height": 800}, base_url=server.url)
+    context = browser.new_context(viewport=SIZE, base_url=server.url)
     context.grant_permissions(["clipboard-read", "clipboard-write"])
     return context
 
@@ -111,7 +120,7 @@ def listened_to(page: Page) -> list[str]:
 
 
 @pytest.fixture(scope="session")
-def shared_context(browser: Browser, shared_server: tuple[Server, DemoData]) -> Iterator[BrowserContext]:
+def shared_context(browser: Browser, shared_server: tuple[Server, StoredRows]) -> Iterator[BrowserContext]:
     """A browser that has loaded the application before: compiling it is half a second of every test."""
     context = new_context(browser, shared_server[0])
     yield context
@@ -134,22 +143,23 @@ def forget(page: Page, server: Server) -> None:
     session.detach()
 
 
-@pytest.fixture(scope="module")
-def visited_page(
-    browser: Browser,
-    server_factory: subprocess.Popen[str],
-    template_url: str,
-    demo_template: str,
-    as_application: AsApplication,
-) -> Iterator[Page]:
-    """A page for tests that only look, one after the other, on a server of their own."""
-    with (
-        a_copy_of(demo_template, template_url) as url,
-        running_server(as_application(url), server_factory) as server,
-        new_context(browser, server) as context,
-        opened_page(context) as opened,
-    ):
-        yield opened
+@pytest.fixture(scope="session")
+def kept_page(browser: Browser, shared_server: tuple[Server, StoredRows]) -> Iterator[tuple[Page, list[str]]]:
+    with new_context(browser, shared_server[0]) as context:
+        kept = context.new_page()
+        yield kept, listened_to(kept)
+
+
+@pytest.fixture
+def visited_page(kept_page: tuple[Page, list[str]], server: Server) -> Iterator[Page]:
+    """The same page for all tests that only look, as it is at first."""
+    kept, complaints = kept_page
+    complaints.clear()
+    kept.set_viewport_size(SIZE)
+    kept.emulate_media(media="null", forced_colors="null", reduced_motion="null", color_scheme="null")
+    forget(kept, server)
+    yield kept
+    assert complaints == []
 
 
 def open_demo(

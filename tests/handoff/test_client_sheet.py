@@ -9,6 +9,7 @@ import re
 import subprocess
 from collections.abc import Callable
 from dataclasses import replace
+from itertools import product
 from pathlib import Path
 from typing import get_args
 
@@ -17,11 +18,12 @@ import pypdfium2.raw as raw
 import pytest
 from PIL import Image
 
+from tests.sampling import sampled
 from tests.takes import FAILING, TAKE, TYPED
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.take.take import Role, Swatch, Take
+from tonada.core.take.take import Role, Swatch
 from tonada.handoff.client_sheet import (
     ALL_PAGES,
     FIRST_PAGE,
@@ -58,10 +60,13 @@ def pages_of(pdf: bytes) -> int:
     return preview_of(pdf).count
 
 
-@pytest.mark.parametrize("paper", get_args(Paper))
-@pytest.mark.parametrize("take", [TAKE, FAILING, MANY], ids=["usual", "failing", "many colours"])
-@pytest.mark.parametrize("brand", ["Orrin Peak Observatory", LONG], ids=["short", "long"])
-def test_it_is_one_page(paper: Paper, take: Take, brand: str) -> None:
+TAKES = {"usual": TAKE, "failing": FAILING, "many colours": MANY}
+BRANDS = {"short": "Orrin Peak Observatory", "long": LONG}
+
+
+@pytest.mark.parametrize("case", sampled(product(get_args(Paper), TAKES, BRANDS), keep=4), ids="-".join)
+def test_it_is_one_page(case: tuple[Paper, str, str]) -> None:
+    paper, take, brand = case[0], TAKES[case[1]], BRANDS[case[2]]
     assert pages_of(pdf_sheet(take, replace(HEAD, brand=brand), usual_press(), paper)) == 1
 
 

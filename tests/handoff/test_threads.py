@@ -13,8 +13,8 @@ from concurrent.futures import ThreadPoolExecutor
 from tests.takes import TAKE
 from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
 head = ExportHeader("Peak", "Take 1", "")
-with ThreadPoolExecutor(6) as pool:
-    made = set(pool.map(lambda _: pdf_sheet(TAKE, head, None), range(12)))
+with ThreadPoolExecutor(4) as pool:
+    made = set(pool.map(lambda _: pdf_sheet(TAKE, head, None), range(6)))
 print(len(made))
 """
 

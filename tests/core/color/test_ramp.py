@@ -9,6 +9,7 @@ import pytest
 from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio, relative_luminance, scale_position
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
@@ -156,7 +157,7 @@ def test_eleven_steps_are_numbered_as_stylesheets_do_and_others_evenly() -> None
 
 @given(hexes)
 @example("#0001a3")
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_a_steady_ramp_keeps_the_swatch_s_chroma_wherever_srgb_has_it(value: str) -> None:
     ramp = ramp_of(value, RampSettings("steady"))
     assert ramp.hexes[ramp.own] == value

@@ -7,6 +7,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import FAILING, TAKE, TYPED, take_of
 from tonada.core.color.contrast import luminance_of
@@ -20,7 +21,7 @@ from tonada.core.take.take import Pair, Role, Swatch, Take
 
 
 @given(st.lists(hexes, min_size=1, max_size=3, unique=True), st.sampled_from(["AA", "AAA"]))
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 def test_all_pairs_are_mended_where_nothing_is_held(values: list[str], level: Level) -> None:
     take = take_of(*values)
     free = replace(take, level=level, swatches=tuple(replace(one, held=False) for one in take.swatches))
@@ -143,7 +144,7 @@ def test_a_ground_on_a_step_keeps_its_side_when_its_swatch_moves() -> None:
 
 
 @given(st.data())
-@settings(max_examples=12, deadline=None)
+@settings(max_examples=examples(12), deadline=None)
 def test_no_plan_turns_a_ground_moves_what_is_held_or_costs_a_pair(data: st.DataObject) -> None:
     owners = [one.id for one in BLUES.swatches]
     steps = st.sampled_from([None, 3, 5, 7])

@@ -8,6 +8,7 @@ from dataclasses import replace
 import pytest
 from hypothesis import given, settings
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import FAILING, TAKE
 from tonada.core.color.contrast import contrast_ratio, ratio_between
@@ -21,7 +22,7 @@ from tonada.core.take.take import Origin, Pair, Role, Take
 
 
 @given(hexes, hexes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_a_mended_color_reaches_its_ratio_and_keeps_its_hue(moving: str, fixed: str) -> None:
     try:
         value, difference = mend_color(moving, fixed, 4.5)

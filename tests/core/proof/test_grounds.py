@@ -9,6 +9,7 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import contrast_ratio
@@ -35,7 +36,7 @@ def use_of(take: Take, ground: str, element: Element) -> Use:
 
 
 @given(hexes)
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_every_figure_of_any_palette_reads_on_every_ground_by_day_and_by_night(value: str) -> None:
     take = take_of(value)
     for scheme in (take, take.turned()):
@@ -128,7 +129,7 @@ def test_own_grounds_come_last_and_by_night_there_are_others() -> None:
 
 
 @given(hexes, hexes)
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 def test_series_clear_their_ground_and_start_with_primary(first: str, second: str) -> None:
     take = take_of(first, second)
     ground = take.hex_of(Role.PAPER)

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from hypothesis import given, settings
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import luminance_of
@@ -21,7 +22,7 @@ NAMES = [
 
 
 @given(hexes)
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 def test_each_paint_is_a_colour_of_the_take_and_light_is_lighter_than_dark(value: str) -> None:
     for take in (take_of(value), take_of(value).turned()):
         paints = {one.name: one for one in paints_of(take)}

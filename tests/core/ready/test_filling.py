@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.takes import TAKE
 from tonada.core.errors import InputError
 from tonada.core.mends.shortfalls import shortfalls
@@ -58,7 +59,7 @@ def made_partners(take: Take) -> list[str]:
 
 
 @given(st.sampled_from(ALL), st.sampled_from([(), (Role.PRIMARY,), (Role.SECONDARY, Role.ACCENT)]))
-@settings(max_examples=15, deadline=None)
+@settings(max_examples=examples(15), deadline=None)
 def test_whatever_falls_short_is_said(palette: ReadyPalette, held: tuple[Role, ...]) -> None:
     made, _ = fill_free(holding(*held), palette.colors, palette.name)
     failing = evaluate(made).failing + evaluate(made.turned()).failing

@@ -10,6 +10,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import composite
@@ -32,7 +33,7 @@ from tonada.core.take.take import SIGNALS, Assignment, Neutral, Overlay, Pair, R
 
 
 @given(hexes)
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_by_night_every_proposed_pair_passes_on_dark_grounds(value: str) -> None:
     night = take_of(value).turned()
     assert night.scheme == "night"
@@ -147,7 +148,7 @@ def test_rows_have_every_step_at_its_place_with_its_roles() -> None:
 
 
 @given(st.lists(hexes, min_size=1, max_size=3, unique=True))
-@settings(max_examples=20, deadline=None)
+@settings(max_examples=examples(20), deadline=None)
 def test_signals_can_be_seen_and_are_told_apart(brand: list[str]) -> None:
     found = propose_signals(brand, ["#f9fafd", "#e1e6f5"])
     assert [one.role for one in found] == list(SIGNALS)

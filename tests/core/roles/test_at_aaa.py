@@ -7,6 +7,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE
 from tonada.core.color.wcag import ENHANCED_RATIO
@@ -34,7 +35,7 @@ def texts_short(take: Take) -> list[str]:
 
 
 @given(st.lists(hexes, min_size=1, max_size=4, unique=True))
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 def test_texts_on_the_grounds_reach_seven_to_one_for_any_colours(values: list[str]) -> None:
     proposal = propose_roles(tuple(Candidate(value, 0.5) for value in values), "list", "AAA")
     assert proposal.take.level == "AAA"

@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.takes import TAKE
 from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
@@ -41,7 +42,7 @@ def test_a_key_is_made_from_a_name_in_any_script(name: str, key: str) -> None:
 
 
 @given(st.lists(st.text(min_size=1, max_size=40).filter(str.strip), min_size=1, max_size=5))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_every_name_gets_a_key_of_its_own_that_a_take_allows(names: list[str]) -> None:
     take = TAKE
     for name in names:

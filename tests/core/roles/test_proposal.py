@@ -9,6 +9,7 @@ import pytest
 from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
@@ -65,7 +66,7 @@ def test_a_single_color_gets_partners_from_a_hue_rule() -> None:
 
 
 @given(hexes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_text_that_is_made_can_be_read_on_the_grounds_that_are_made(value: str) -> None:
     roles = hex_of((Candidate(value, 1.0),))
     for ground in (Role.PAPER, Role.MIST):
@@ -88,7 +89,7 @@ def test_a_wish_is_kept_and_named_as_one() -> None:
 @given(st.lists(hexes, min_size=1, max_size=6, unique=True))
 @example(["#000000", "#00c9d5"])
 @example(["#fdf6e3", "#ffffff"])
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_nobody_is_said_to_have_chosen_what_was_only_suggested(values: list[str]) -> None:
     shares = [1 / (row + 1) for row in range(len(values))]
     offered = tuple(Candidate(value, share) for value, share in zip(values, shares, strict=True))
@@ -137,7 +138,7 @@ def test_a_mark_without_hue_still_gets_a_whole_palette() -> None:
 
 
 @given(st.lists(hexes, min_size=1, max_size=8, unique=True))
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_any_colors_make_a_sound_take_whose_artwork_is_held(values: list[str]) -> None:
     candidates = tuple(Candidate(value, 1 / len(values)) for value in values)
     proposal = propose_roles(candidates)
@@ -167,7 +168,7 @@ def chroma(value: str) -> float:
 
 
 @given(hexes, hexes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_by_night_a_brand_colour_keeps_its_character(first: str, second: str) -> None:
     """Lifted, not gone neon: chroma changes by a fifth at most, or by what sRGB has at that lightness."""
     take = propose_roles((Candidate(first, 0.7), Candidate(second, 0.3))).take

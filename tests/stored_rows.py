@@ -1,4 +1,4 @@
-"""What a database holds, to be put back: quicker than another database with another server on it."""
+"""What a database holds, to be put back: quicker than another database, and than another server on it."""
 
 from __future__ import annotations
 
@@ -13,6 +13,8 @@ order by oid
 """
 # Keys are not looked at while rows come and go: what comes back is what was there.
 _UNWATCHED = "set session_replication_role = replica"
+# A test that leaves a transaction open is to fail the next one, and not to hold it for ever.
+_PATIENCE = "set lock_timeout = '20s'"
 _IDENTITIES = """
 select table_name, column_name from information_schema.columns
 where table_schema = 'public' and is_identity = 'YES'
@@ -22,12 +24,13 @@ _AFTER_THE_LAST = "select setval(pg_get_serial_sequence({0}, {1}), coalesce(max(
 _IS_CHANGED = "select {name}, count(*) <> {count} or not bool_and(xmin = {written}::xid) from {table}"
 
 
-class DemoData:
+class StoredRows:
     """The rows of a database as they are when this is made. The owner of the database must be a superuser."""
 
     def __init__(self, owner_url: str) -> None:
         self._connection = psycopg.connect(owner_url, autocommit=True)
         self._connection.execute(_UNWATCHED)
+        self._connection.execute(_PATIENCE)
         names = [name for (name,) in self._connection.execute(_TABLES)]
         self._rows = {name: self._read(name) for name in names}
         self._counts = {name: self._count(name) for name in names}
