@@ -13,5 +13,7 @@ export default defineConfig({
     environmentOptions: { happyDOM: { url: 'http://tonada.test/' } },
     setupFiles: ['src/testing/server.ts'],
     unstubGlobals: true,
+    // A window for each file is quickly made in a thread: a process for each takes longer.
+    pool: 'threads',
   },
 })

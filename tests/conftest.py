@@ -14,7 +14,7 @@ import pytest
 from hypothesis import settings
 from psycopg import sql
 
-from tests.sampling import IS_LONG
+from tests.sampling import IS_LONG, detail_seed, examples, is_taken
 from tests.sheets import make_sheets_once
 from tests.stored_rows import StoredRows
 from tonada.demo.seed import seed_demo
@@ -25,15 +25,28 @@ from tonada.store.migrate import migrate
 AsApplication: TypeAlias = Callable[[str], str]
 
 # How long an example takes is the machine's affair; what is to be fast is measured by `make bench`.
-settings.register_profile("tonada", deadline=None)
+settings.register_profile("tonada", deadline=None, max_examples=examples(100))
 settings.load_profile("tonada")
 
 
 def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
-    """Leave what takes long to `make test-long`."""
-    left = [item for item in items if item.get_closest_marker("long") and not IS_LONG]
+    """Leave what takes long, and most of the details, to `make test-long`."""
+    if IS_LONG:
+        return
+    left = [
+        item
+        for item in items
+        if item.get_closest_marker("long")
+        or (item.get_closest_marker("detail") and not is_taken(item.nodeid))
+    ]
     items[:] = [item for item in items if item not in left]
     config.hook.pytest_deselected(items=left)
+
+
+def pytest_terminal_summary(terminalreporter: pytest.TerminalReporter) -> None:
+    """Say how to run the same details again."""
+    if not IS_LONG:
+        terminalreporter.write_line(f"Details as TONADA_DETAILS={detail_seed()} takes them.")
 
 
 @pytest.fixture(scope="session")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.axe import ALL_RULES, axe_findings
@@ -79,6 +80,7 @@ def test_brands_are_found_renamed_duplicated_and_come_back(page: Page) -> None:
     expect(page.get_by_test_id("roles-made")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_other_starts_open_their_form(page: Page) -> None:
     page.goto("/")
     page.get_by_label("Name of the new brand").fill("Ferry")
@@ -104,6 +106,7 @@ def test_a_deleted_take_comes_back_after_a_reload(page: Page) -> None:
     expect(page.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_the_six_steps_stand_where_nothing_is_yet(page: Page) -> None:
     make_brand(page, "Empty")
     steps = page.get_by_role("region", name="How it works").get_by_role("listitem")
@@ -111,6 +114,7 @@ def test_the_six_steps_stand_where_nothing_is_yet(page: Page) -> None:
     assert axe_findings(page) == []
 
 
+@pytest.mark.detail
 def test_what_a_word_means_is_one_key_away(page: Page) -> None:
     open_demo(page)
     page.keyboard.press("w")
@@ -122,6 +126,7 @@ def test_what_a_word_means_is_one_key_away(page: Page) -> None:
     expect(sheet).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_the_address_of_a_deleted_brand_offers_to_bring_it_back(page: Page) -> None:
     open_demo(page)
     address = page.url

@@ -105,6 +105,7 @@ def blank(browser: Browser) -> Iterator[Page]:
     page.close()
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize(
     ("sheet", "least"),
     [

@@ -44,6 +44,7 @@ def test_a_brand_is_made_and_built(page: Page) -> None:
     expect(page.get_by_role("button", name="Redo", exact=True)).to_be_focused()
 
 
+@pytest.mark.detail
 def test_a_pair_is_mended_and_the_focus_comes_back(page: Page) -> None:
     open_demo(page, take="Take 2", step="pairs")
     press(page.get_by_role("button", name=re.compile("^Mend Muted on Paper")))
@@ -58,6 +59,7 @@ def test_a_pair_is_mended_and_the_focus_comes_back(page: Page) -> None:
     expect(mended.and_(page.locator(":focus"))).to_have_count(1)
 
 
+@pytest.mark.detail
 def test_takes_and_versions(page: Page) -> None:
     open_demo(page)
     menu = page.get_by_role("button", name="Options for this take")
@@ -92,6 +94,7 @@ def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
     expect(page.locator(":focus")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_roles_and_overlays(page: Page) -> None:
     open_demo(page, step="roles")
     flag = page.locator("[data-flag=link]")
@@ -108,6 +111,7 @@ def test_roles_and_overlays(page: Page) -> None:
     expect(page.get_by_role("button", name="Add an overlay")).to_be_focused()
 
 
+@pytest.mark.detail
 def test_a_destination_of_one_s_own_is_deleted(page: Page) -> None:
     open_demo(page, step="handoff")
     page.get_by_role("radio", name="Slot sheet").click()

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import io
-from collections.abc import Callable
 from typing import Final, Literal
 
 import numpy as np
@@ -11,7 +10,7 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.views import harmony, pairs, roles
+from tests.browser.views import View, harmony, pairs, roles
 
 # As much of a control's pixels as a reader notices from the corner of the eye.
 LEAST_SHARE: Final = 0.04
@@ -36,13 +35,13 @@ def choose(control: Locator, role: Control) -> None:
     expect(control).to_have_attribute(*CHOSEN[role])
 
 
-def forced(page: Page, view: Callable[[Page], None]) -> Page:
+def forced(page: Page, view: View) -> Page:
     page.emulate_media(forced_colors="active", reduced_motion="reduce")
     view(page)
     return page
 
 
-CASES = [
+CASES: Final[list[tuple[View, Control, str, str]]] = [
     (roles, "link", "Roles", "Harmony"),
     (harmony, "radio", "triadic", "analogous"),
     (roles, "radio", "Day", "Night"),
@@ -52,12 +51,12 @@ CASES = [
 ]
 
 
-@pytest.mark.parametrize(
-    ("view", "role", "first", "second"), CASES, ids=lambda one: str(getattr(one, "__name__", one))
-)
+@pytest.mark.detail
+@pytest.mark.parametrize("case", CASES, ids=lambda one: f"{one[0].__name__}-{one[2]}")
 def test_what_is_chosen_looks_otherwise_than_what_is_not(
-    page: Page, view: Callable[[Page], None], role: Control, first: str, second: str
+    page: Page, case: tuple[View, Control, str, str]
 ) -> None:
+    view, role, first, second = case
     page = forced(page, view)
     one = page.get_by_role(role, name=first, exact=True)
     other = page.get_by_role(role, name=second, exact=True)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from pathlib import Path
 
+import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.axe import axe_findings
@@ -45,6 +46,7 @@ def test_a_click_copies_a_value_in_the_notation_that_was_chosen(page: Page) -> N
     assert clipboard(page, other_than="182, 101, 58").startswith("hsl(")
 
 
+@pytest.mark.detail
 def test_the_sheet_is_shown_as_it_is_printed_and_grows_by_wish(page: Page) -> None:
     open_part(page, "Files")
     page.get_by_role("button", name="PDF sheet").click()
@@ -58,6 +60,7 @@ def test_the_sheet_is_shown_as_it_is_printed_and_grows_by_wish(page: Page) -> No
     assert axe_findings(page) == []
 
 
+@pytest.mark.detail
 def test_the_html_sheet_fits_a_phone(page: Page, tmp_path: Path) -> None:
     file = tmp_path / "sheet.html"
     head = ExportHeader("Ausschuss für Schiffbarmachung", "Take 1", "", version="version 4")
@@ -95,6 +98,7 @@ def test_a_stylesheet_is_previewed_named_downloaded_and_works(page: Page) -> Non
     expect(page.get_by_role("heading", name="Version 1")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_the_second_time_it_says_what_changed(page: Page) -> None:
     open_part(page, "Files")
     with page.expect_download():
@@ -164,6 +168,7 @@ def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
     expect(page.get_by_test_id("progress")).to_have_text("2 of 5 copied")
 
 
+@pytest.mark.detail
 def test_a_slot_sheet_is_a_file_and_its_destination_stays(page: Page) -> None:
     open_part(page, "Slot sheet")
     page.get_by_role("button", name=re.compile("^Destination:")).click()
@@ -175,6 +180,7 @@ def test_a_slot_sheet_is_a_file_and_its_destination_stays(page: Page) -> None:
     expect(page.get_by_role("button", name="Destination: Newsletter")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
     open_part(page, "Slot sheet")
     page.get_by_role("button", name="Duplicate").click()
@@ -230,6 +236,7 @@ def test_an_old_stylesheet_is_recoloured(page: Page) -> None:
     assert "/* Orrin Peak Observatory, the site of some years ago" in text
 
 
+@pytest.mark.detail
 def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
     open_part(page, "Recolour a stylesheet")
     with page.expect_file_chooser() as chooser:
@@ -248,6 +255,7 @@ def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
     expect(page.get_by_role("button", name="new.css").first).to_be_visible()
 
 
+@pytest.mark.detail
 def test_the_api_is_documented_from_its_own_document(page: Page) -> None:
     page.goto("/api/docs")
     expect(page.get_by_text("/api/evaluate", exact=True)).to_be_visible()

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.axe import axe_findings
@@ -59,6 +60,7 @@ def test_a_drag_is_one_step_and_everything_follows(page: Page) -> None:
     expect(cell(page, "Secondary")).to_contain_text(after)
 
 
+@pytest.mark.detail
 def test_shift_keeps_one_axis_and_escape_gives_a_drag_up(page: Page) -> None:
     open_stave(page)
     before = value(page, "Secondary")
@@ -76,6 +78,7 @@ def test_shift_keeps_one_axis_and_escape_gives_a_drag_up(page: Page) -> None:
     not_saved(page, 3)
 
 
+@pytest.mark.detail
 def test_a_click_only_selects(page: Page) -> None:
     open_stave(page, release=())
     x, y = middle(note(page, "Secondary"))
@@ -110,6 +113,7 @@ def test_notes_move_by_keyboard_and_say_where_they_are(page: Page) -> None:
     expect(cell(page, "Secondary")).to_contain_text(before)
 
 
+@pytest.mark.detail
 def test_the_wheel_over_a_note_changes_its_chroma(page: Page) -> None:
     open_stave(page, release=("Accent",))
     page.mouse.move(*middle(note(page, "Accent")))
@@ -187,6 +191,7 @@ def test_rules_move_what_is_free_and_the_spread_is_dragged_or_typed(page: Page) 
     expect(flags).to_have_text(["+120°", "−120°"])
 
 
+@pytest.mark.detail
 def test_free_angles_are_added_and_moved_one_by_one(page: Page) -> None:
     open_stave(page)
     page.get_by_role("radio", name="triadic").click()
@@ -204,6 +209,7 @@ def test_free_angles_are_added_and_moved_one_by_one(page: Page) -> None:
     expect(flags).to_have_count(3)
 
 
+@pytest.mark.detail
 def test_a_free_anchor_s_flag_turns_the_whole_chord(page: Page) -> None:
     open_stave(page, release=("Primary, Link", "Secondary", "Accent"))
     before = [value(page, name) for name in ("Primary", "Mist", "Ink")]
@@ -216,6 +222,7 @@ def test_a_free_anchor_s_flag_turns_the_whole_chord(page: Page) -> None:
     assert all(value(page, n) != b for n, b in zip(("Primary", "Mist", "Ink"), before, strict=True))
 
 
+@pytest.mark.detail
 def test_a_character_over_the_whole(page: Page) -> None:
     open_stave(page)
     before = value(page, "Accent")
@@ -227,6 +234,7 @@ def test_a_character_over_the_whole(page: Page) -> None:
     saved(page, 5)
 
 
+@pytest.mark.detail
 def test_variations_can_be_returned_to(page: Page) -> None:
     open_stave(page)
     page.get_by_role("button", name="Vary free colours").click()
@@ -263,6 +271,7 @@ def test_a_pinned_variation_stays_while_others_are_leafed_through(page: Page) ->
     expect(cell(page, "Accent")).not_to_contain_text(third)
 
 
+@pytest.mark.detail
 def test_a_rule_turns_on_another_circle_and_its_flags_say_both_angles(page: Page) -> None:
     open_stave(page)
     page.get_by_role("radio", name="complementary", exact=True).click()
@@ -277,6 +286,7 @@ def test_a_rule_turns_on_another_circle_and_its_flags_say_both_angles(page: Page
     expect(page.get_by_role("button", name=re.compile("^Colour circle"))).to_contain_text("painter")
 
 
+@pytest.mark.detail
 def test_any_swatch_can_be_the_ground(page: Page) -> None:
     open_stave(page, release=())
     page.get_by_role("button", name=re.compile("^Ground of the stave")).click()
@@ -284,6 +294,7 @@ def test_any_swatch_can_be_the_ground(page: Page) -> None:
     expect(note(page, "Accent")).to_have_attribute("aria-valuetext", re.compile(r"\d\.\d\d to 1 on Success"))
 
 
+@pytest.mark.detail
 def test_numbers_in_the_inspector_set_a_shade(page: Page) -> None:
     open_stave(page, release=())
     note(page, "Secondary").focus()
@@ -328,6 +339,7 @@ def test_axe_finds_nothing_on_the_stave_with_everything_open(page: Page) -> None
     assert [one for one in axe_findings(page) if not one.startswith(covered)] == []
 
 
+@pytest.mark.detail
 def test_labels_step_aside(page: Page) -> None:
     open_stave(page, release=())
     boxes = (

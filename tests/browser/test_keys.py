@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import open_demo
@@ -19,6 +20,7 @@ def changed(page: Page) -> None:
     saved(page, 2)
 
 
+@pytest.mark.detail
 def test_undo_works_with_the_focus_on_a_slider(page: Page) -> None:
     open_demo(page)
     changed(page)
@@ -38,6 +40,7 @@ def test_undo_works_in_the_frame_of_the_page(page: Page) -> None:
     saved(page, 3)
 
 
+@pytest.mark.detail
 def test_undo_works_where_something_is_unfolded(page: Page) -> None:
     open_demo(page)
     changed(page)
@@ -59,6 +62,7 @@ def test_nothing_is_undone_behind_a_dialog(page: Page) -> None:
     saved(page, 3)
 
 
+@pytest.mark.detail
 def test_single_keys_can_be_switched_off(page: Page) -> None:
     open_demo(page)
     page.keyboard.press("?")
@@ -75,6 +79,7 @@ def test_single_keys_can_be_switched_off(page: Page) -> None:
     page.get_by_role("heading", name="Keyboard shortcuts").wait_for()
 
 
+@pytest.mark.detail
 def test_escape_gives_up_a_colour_that_is_carried(page: Page) -> None:
     open_demo(page)
     colors = page.get_by_test_id("measure").locator("li button[aria-pressed]")
@@ -91,6 +96,7 @@ def test_escape_gives_up_a_colour_that_is_carried(page: Page) -> None:
     not_saved(page, 1)
 
 
+@pytest.mark.detail
 def test_escape_gives_up_a_role_s_flag(page: Page) -> None:
     open_demo(page, step="roles")
     flag = page.locator("[data-flag=muted]")
@@ -118,6 +124,7 @@ def test_what_a_change_makes_fall_short_is_announced(page: Page) -> None:
     expect(page.get_by_test_id("news")).to_have_text("Every pair passes now")
 
 
+@pytest.mark.detail
 def test_the_window_is_called_after_what_it_shows(page: Page) -> None:
     open_demo(page)
     expect(page).to_have_title("Source · Take 1 · Orrin Peak Observatory · Tonada")

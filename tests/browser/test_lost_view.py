@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Page, Route, expect
 
 from tests.browser.axe import axe_findings
@@ -30,6 +31,7 @@ def test_a_view_that_cannot_be_loaded_says_so_and_is_gone_to_by_a_reload(page: P
     expect(page).to_have_url(re.compile("/roles"))
 
 
+@pytest.mark.detail
 def test_a_part_that_cannot_be_loaded_says_so(page: Page) -> None:
     chunk = re.compile(r"/assets/KeySheet-[\w-]+\.js$")
     page.route(chunk, lambda route: route.abort())

@@ -57,6 +57,7 @@ def test_a_part_of_the_page_chooses_what_stands_behind_it(page: Page) -> None:
     expect(page.get_by_role("heading", name="Ink on Paper")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_which_page_and_by_day_or_night_is_one_choice_that_stays(page: Page) -> None:
     open_step(page, "Harmony")
     page.get_by_role("button", name="Page shown: Home page").click()
@@ -68,6 +69,7 @@ def test_which_page_and_by_day_or_night_is_one_choice_that_stays(page: Page) -> 
     expect(page.get_by_role("button", name=re.compile("^Page shown: Shop"))).to_be_visible()
 
 
+@pytest.mark.detail
 def test_what_is_pointed_at_is_seen_and_nothing_is_changed(page: Page) -> None:
     open_step(page, "Harmony")
     heading = the_page(page).locator("[data-part='Offer 1, heading']")
@@ -84,6 +86,7 @@ def test_what_is_pointed_at_is_seen_and_nothing_is_changed(page: Page) -> None:
     expect(page.get_by_text("as it would look", exact=True)).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_mend_is_seen_beside_the_inspector(page: Page) -> None:
     open_demo(page, take="Take 2", step="pairs")
     page.get_by_test_id("mends").get_by_role("radio").first.hover()
@@ -92,6 +95,7 @@ def test_a_mend_is_seen_beside_the_inspector(page: Page) -> None:
     expect(page.get_by_test_id("peek")).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_the_page_stays_while_a_note_is_dragged_and_a_click_opens_the_swatch(page: Page) -> None:
     open_step(page, "Harmony")
     leaf = page.get_by_role("tab", name="The page")
@@ -111,6 +115,7 @@ def test_the_page_stays_while_a_note_is_dragged_and_a_click_opens_the_swatch(pag
     expect(page.get_by_role("tab", name="Swatch", exact=True)).to_have_attribute("aria-selected", "true")
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize(("width", "step", "own"), [(820, "Harmony", "Advice"), (390, "Source", "Start")])
 def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: str, own: str) -> None:
     open_demo(page)

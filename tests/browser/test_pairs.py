@@ -7,6 +7,7 @@ import io
 import re
 from pathlib import Path
 
+import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.axe import axe_findings
@@ -41,6 +42,7 @@ def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
     expect(page.get_by_test_id("versions")).to_contain_text("Before all pairs were mended")
 
 
+@pytest.mark.detail
 def test_the_grid_is_sorted_and_saved(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("radio", name="Grid").click()
@@ -70,6 +72,7 @@ def filters(page: Page) -> set[str]:
     )
 
 
+@pytest.mark.detail
 def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("button", name=re.compile("^Colour vision")).click()
@@ -88,6 +91,7 @@ def test_other_eyes_see_the_whole_view_and_name_what_they_confuse(page: Page) ->
     assert filters(page) == {"none"}
 
 
+@pytest.mark.detail
 def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
     open_pairs(page)
     inspector_of(page, "muted-on-mist")
@@ -135,6 +139,7 @@ def test_what_no_color_reaches_is_said_with_the_best(page: Page) -> None:
     expect(inspector).to_contain_text("at best. Moving Secondary itself helps.")
 
 
+@pytest.mark.detail
 def test_states_are_pairs_of_their_own(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("button", name="Add", exact=True).click()

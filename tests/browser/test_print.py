@@ -23,6 +23,7 @@ PRINTED: Final[dict[View, tuple[str, ...]]] = {
 UNPRINTED: Final = ("Undo", "Redo", "Hand off", "Harmony\nRoles")
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("view", PRINTED, ids=lambda view: view.__name__)
 def test_a_view_prints_what_it_shows_and_not_what_it_is_worked_with(visited_page: Page, view: View) -> None:
     page = visited_page
@@ -34,6 +35,7 @@ def test_a_view_prints_what_it_shows_and_not_what_it_is_worked_with(visited_page
         assert unsaid not in text
 
 
+@pytest.mark.detail
 def test_colors_are_printed_in_a_dark_workspace_too(visited_page: Page) -> None:
     page = visited_page
     harmony(page)

@@ -145,6 +145,7 @@ def test_a_part_gets_another_role_and_goes_back_to_the_rule(page: Page) -> None:
     expect(inspector).to_contain_text("Short by")
 
 
+@pytest.mark.detail
 def test_parts_are_reached_from_a_list_with_the_keyboard(page: Page) -> None:
     open_proof(page)
     page.locator("summary", has_text="All elements").focus()
@@ -156,6 +157,7 @@ def test_parts_are_reached_from_a_list_with_the_keyboard(page: Page) -> None:
     expect(frame_of(page).locator(".is-chosen")).to_have_count(1)
 
 
+@pytest.mark.detail
 def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> None:
     frame = open_proof(page)
     page.get_by_role("tab", name="Grounds").click()
@@ -174,6 +176,7 @@ def test_sections_alternate_and_grounds_are_added_and_taken_out(page: Page) -> N
     expect(grounds.get_by_role("button", name=re.compile("^Info"))).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_a_click_beside_the_parts_opens_the_ground_of_the_section(page: Page) -> None:
     frame = open_proof(page)
     frame.locator("[data-section=opening]").click(position={"x": 4, "y": 4})
@@ -184,6 +187,7 @@ def test_a_click_beside_the_parts_opens_the_ground_of_the_section(page: Page) ->
     expect(frame.locator("[data-section=opening]")).to_have_attribute("data-ground", "accent")
 
 
+@pytest.mark.detail
 def test_size_decides_what_is_needed(page: Page) -> None:
     open_proof(page)
     page.get_by_role("tab", name="Type").click()
@@ -199,6 +203,7 @@ def test_size_decides_what_is_needed(page: Page) -> None:
     assert "Fraunces" in family
 
 
+@pytest.mark.detail
 def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) -> None:
     frame = open_proof(page)
     page.get_by_role("tab", name="Content").click()
@@ -236,6 +241,7 @@ def test_takes_stand_beside_each_other_and_scroll_together(page: Page) -> None:
     expect(page.get_by_label("Edge between Take 1 and Take 2")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_picture_of_a_proof_is_the_whole_page_at_twice_the_size(page: Page) -> None:
     frame = open_proof(page)
     with page.expect_download() as started:
@@ -248,6 +254,7 @@ def test_a_picture_of_a_proof_is_the_whole_page_at_twice_the_size(page: Page) ->
     assert picture.getpixel((8, 2 * height - 8)) == (0x13, 0x1C, 0x4C)
 
 
+@pytest.mark.detail
 def test_the_pages_stay_in_their_frame_and_follow_a_drag(page: Page) -> None:
     frame = open_proof(page)
     leaked = page.evaluate("() => getComputedStyle(document.body).getPropertyValue('--size-h1')")

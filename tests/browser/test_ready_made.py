@@ -68,6 +68,7 @@ def test_leafing_shows_each_on_the_brands_own_page_before_anything_is_taken(page
     expect(panel(page).get_by_role("heading", name=second)).to_be_visible()
 
 
+@pytest.mark.detail
 def test_the_end_of_the_list_brings_more(page: Page) -> None:
     cards = open_palettes(page)
     expect(cards).to_have_count(24)
@@ -79,6 +80,7 @@ def test_the_end_of_the_list_brings_more(page: Page) -> None:
     assert len(set(names(cards))) == 72
 
 
+@pytest.mark.detail
 def test_notes_are_put_moved_and_taken_away_without_a_pointer(page: Page) -> None:
     cards = open_palettes(page)
     before = names(cards)
@@ -101,6 +103,7 @@ def test_notes_are_put_moved_and_taken_away_without_a_pointer(page: Page) -> Non
     expect(cards.first).to_have_accessible_name(before[0])
 
 
+@pytest.mark.detail
 def test_a_note_is_put_and_dragged_in_one_go_and_stays_one(page: Page) -> None:
     open_palettes(page)
     refused: list[int] = []
@@ -120,6 +123,7 @@ def test_a_note_is_put_and_dragged_in_one_go_and_stays_one(page: Page) -> None:
     assert refused == []
 
 
+@pytest.mark.detail
 def test_words_moods_hues_ground_and_level_narrow_and_are_said(page: Page) -> None:
     cards = open_palettes(page)
     page.get_by_role("button", name="warm", exact=True).click()
@@ -183,6 +187,7 @@ def test_a_palette_becomes_a_new_take_and_the_old_one_stays(page: Page) -> None:
     expect(page.get_by_role("region", name="The measure")).to_contain_text(HELD[0])
 
 
+@pytest.mark.detail
 def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None:
     cards = open_palettes(page)
     before = measure_values(page)
@@ -222,6 +227,7 @@ def test_over_a_slow_line_what_was_shown_before_is_never_taken(page: Page) -> No
         expect(measure).to_contain_text(value)
 
 
+@pytest.mark.detail
 def test_one_colour_of_it_is_taken_into_a_role(page: Page) -> None:
     cards = open_palettes(page)
     cards.nth(0).click()
@@ -234,6 +240,7 @@ def test_one_colour_of_it_is_taken_into_a_role(page: Page) -> None:
     expect(page.get_by_role("region", name="The measure")).not_to_contain_text(color)
 
 
+@pytest.mark.detail
 def test_nothing_is_taken_into_a_version_that_is_looked_at(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="Options for this take").click()
@@ -313,6 +320,7 @@ def test_files_are_added_proven_and_given_out(page: Page) -> None:
     expect(page.get_by_role("alert").filter(has_text="No palette was found")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_brand_without_anything_begins_with_a_palette(page: Page) -> None:
     make_brand(page, "Fresh")
     page.get_by_role("link", name="Ready-made palettes").first.click()
@@ -328,6 +336,7 @@ def test_a_brand_without_anything_begins_with_a_palette(page: Page) -> None:
     expect(panel(page).get_by_role("button", name="Begin with it")).to_be_visible()
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("width", [390, 1000])
 def test_nothing_runs_over_the_edge_of_a_narrow_screen(page: Page, width: int) -> None:
     cards = open_palettes(page)

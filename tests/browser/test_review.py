@@ -13,6 +13,7 @@ from tests.browser.axe import axe_findings
 from tests.browser.conftest import copied, open_demo
 from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
 from tests.browser.servers import Server
+from tests.sampling import sampled
 
 # What a list box points at while the keyboard moves through it.
 ACTIVE = """
@@ -160,6 +161,7 @@ def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> Non
         expect(client.get_by_text("Midnight is approved.")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_ones_own_words_are_changed_and_taken_back(page: Page, browser: Browser, server: Server) -> None:
     made = shown(page)
     with client_page(browser, server, made["link"]["path"]) as client:
@@ -202,6 +204,7 @@ def test_a_passphrase_a_wrong_link_and_one_that_ended(page: Page, browser: Brows
         assert axe_findings(client) == []
 
 
+@pytest.mark.detail
 def test_just_a_link_to_a_palette(page: Page, browser: Browser, server: Server) -> None:
     open_demo(page, step="handoff")
     page.get_by_role("button", name="Make a link").click()
@@ -258,6 +261,7 @@ def test_what_is_handed_off_instead_of_what_was_approved_is_said(page: Page) -> 
     assert "#2b3a8d" not in content
 
 
+@pytest.mark.detail
 def test_nothing_is_called_missing_before_it_is_there(page: Page) -> None:
     made = shown(page)
     held: list[Route] = []
@@ -271,7 +275,7 @@ def test_nothing_is_called_missing_before_it_is_there(page: Page) -> None:
     page.get_by_role("heading", name="Out for review", exact=True).wait_for()
 
 
-@pytest.mark.parametrize("scheme", ["light", "dark"])
+@pytest.mark.parametrize("scheme", sampled(["light", "dark"], keep=1))
 def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme: str) -> None:
     made = shown(page)
     page.evaluate(f"localStorage.setItem('tonada-workspace', '{scheme}')")
@@ -299,6 +303,7 @@ def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme:
         assert axe_findings(client) == []
 
 
+@pytest.mark.detail
 def test_the_studio_says_who_it_is(page: Page) -> None:
     page.goto("/")
     page.get_by_role("button", name="View").click()
@@ -312,6 +317,7 @@ def test_the_studio_says_who_it_is(page: Page) -> None:
     assert ask(page, "GET", "/api/studio")["studio"] == "Lantern & Sons"
 
 
+@pytest.mark.detail
 def test_forced_colours_keep_the_palette_and_what_is_chosen(
     page: Page, browser: Browser, server: Server
 ) -> None:
@@ -325,6 +331,7 @@ def test_forced_colours_keep_the_palette_and_what_is_chosen(
         assert chosen.evaluate(background) != other.evaluate(background)
 
 
+@pytest.mark.detail
 def test_handoff_is_not_silent_where_it_is_not_known_what_was_approved(page: Page) -> None:
     take = brand_of(page)["takes"][0]["id"]
     path = "**/api/takes/*/came-back"

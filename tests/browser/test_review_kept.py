@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import Any
 
 import numpy as np
+import pytest
 from PIL import Image
 from playwright.sync_api import Browser, Page, expect
 
@@ -98,6 +99,7 @@ def test_answers_that_are_none_are_refused(page: Page) -> None:
         page.wait_for_function("() => !document.querySelector('[role=dialog] [role=status]')")
 
 
+@pytest.mark.detail
 def test_a_review_looks_the_same_after_tonada_was_brought_up_to_date(
     browser: Browser, own_server: Server, tmp_path: Path
 ) -> None:

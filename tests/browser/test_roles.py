@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import open_demo
@@ -53,6 +54,7 @@ def test_a_flag_says_what_it_would_break_and_moves_in_one_step(page: Page) -> No
     expect(flag(page, "muted")).to_have_attribute("data-key", before or "")
 
 
+@pytest.mark.detail
 def test_a_flag_on_another_changes_places_with_it(page: Page) -> None:
     open_roles(page)
     muted, line = (flag(page, role).get_attribute("data-key") for role in ("muted", "line"))
@@ -61,6 +63,7 @@ def test_a_flag_on_another_changes_places_with_it(page: Page) -> None:
     expect(flag(page, "muted")).to_have_attribute("data-key", line or "")
 
 
+@pytest.mark.detail
 def test_a_flag_is_moved_by_keyboard_within_and_across_ramps(page: Page) -> None:
     open_roles(page)
     flag(page, "deep").focus()
@@ -73,6 +76,7 @@ def test_a_flag_is_moved_by_keyboard_within_and_across_ramps(page: Page) -> None
     expect(inspector).to_contain_text("Chosen by you.")
 
 
+@pytest.mark.detail
 def test_a_color_dropped_on_a_role_takes_it(page: Page) -> None:
     open_roles(page)
     drag(page, chip(page, "s2", 9), flag(page, "link"))
@@ -81,6 +85,7 @@ def test_a_color_dropped_on_a_role_takes_it(page: Page) -> None:
     expect(flag(page, "link")).to_have_attribute("data-key", "s3")
 
 
+@pytest.mark.detail
 def test_a_cell_of_the_measure_on_another_changes_places_with_it_day_and_night(page: Page) -> None:
     open_roles(page)
 
@@ -171,6 +176,7 @@ def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
     saved(page, 3)
 
 
+@pytest.mark.detail
 def test_a_role_of_one_s_own_may_be_named_in_any_script(page: Page) -> None:
     open_roles(page)
     for number, name in enumerate(("Кнопка", "徽章"), start=2):
@@ -193,6 +199,7 @@ def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) ->
     expect(flag(page, "primary")).to_have_attribute("data-key", "s1")
 
 
+@pytest.mark.detail
 def test_neutrals_follow_their_tint_and_an_overlay_counts_in_pairs(page: Page) -> None:
     open_roles(page)
     page.get_by_role("tab", name="Roles").click()

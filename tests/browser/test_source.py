@@ -51,6 +51,7 @@ def test_a_pixel_is_picked_with_the_pointer_and_becomes_a_swatch(page: Page) -> 
     expect(row(page, value)).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_the_magnifier_walks_by_keyboard(page: Page) -> None:
     open_source(page, "peak-logo.svg")
     loupe = page.get_by_test_id("loupe")
@@ -114,6 +115,7 @@ def test_the_kind_is_overruled(page: Page) -> None:
     expect(page.get_by_text("edge blends and noise left out")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_color_of_another_source_takes_a_role_in_the_palette(page: Page) -> None:
     open_source(page, "dusk-ridge.jpg")
     value = found(page).nth(1).get_by_role("button", name=re.compile("Copy")).inner_text()
@@ -150,6 +152,7 @@ def test_typed_and_pasted_colors_show_what_was_understood(page: Page) -> None:
     expect(measure.get_by_role("button", name=re.compile("Primary: (?!Primary)"))).to_be_visible()
 
 
+@pytest.mark.detail
 def test_text_pasted_anywhere_opens_the_sheet(page: Page) -> None:
     open_demo(page)
     page.evaluate(
@@ -179,6 +182,7 @@ def test_an_old_stylesheet_is_grouped_and_its_weak_pairs_listed(page: Page, tmp_
     assert axe_findings(page) == []
 
 
+@pytest.mark.detail
 def test_a_mood_leads_to_a_palette(page: Page) -> None:
     make_brand(page, "Mood")
     page.get_by_role("button", name="Start from a mood").first.click()
@@ -193,6 +197,7 @@ def test_a_mood_leads_to_a_palette(page: Page) -> None:
     saved(page, 2)
 
 
+@pytest.mark.detail
 def test_a_source_is_renamed_removed_and_brought_back(page: Page) -> None:
     open_source(page, "old-page.png", "Saltmarsh Kayak School")
     page.get_by_role("button", name="Options for old-page.png").click()
@@ -218,12 +223,14 @@ def test_a_long_reading_shows_progress_and_is_cancelled(page: Page, tmp_path: Pa
     expect(found(page)).to_have_count(2, timeout=60_000)
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("name", ["dusk-ridge.jpg", "old-site.css"])
 def test_axe_finds_nothing_on_any_kind_of_source(page: Page, name: str) -> None:
     open_source(page, name)
     assert axe_findings(page) == []
 
 
+@pytest.mark.detail
 def test_many_files_and_long_names_keep_the_view_in_shape(page: Page) -> None:
     make_brand(page, "A brand with a name that goes on and on until it is as long as names may be " * 1)
     name = "a-file-with-a-name-that-nobody-would-read-to-its-end-" * 3 + ".svg"
@@ -261,6 +268,7 @@ def test_a_changed_logo_stands_beside_the_old_one_and_moves_what_is_wanted(page:
     expect(measure).to_contain_text("#2b3a8c")
 
 
+@pytest.mark.detail
 def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
     open_demo(page)
     cards = page.get_by_role("button", name=re.compile("^Options for .*\\.(svg|jpg|css)$"))
@@ -276,6 +284,7 @@ def test_a_replacement_that_is_cancelled_leaves_no_trace(page: Page) -> None:
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
 
 
+@pytest.mark.detail
 def test_the_handle_of_what_stands_together_is_where_its_number_says(page: Page) -> None:
     open_source(page, "old-site.css")
     page.reload()

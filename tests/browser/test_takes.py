@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import re
+from typing import Final
 
+import pytest
 from playwright.sync_api import Locator, Page, Route, expect
 
 from tests.browser.axe import axe_findings
@@ -12,6 +14,8 @@ from tests.browser.saving import saved
 from tests.browser.servers import Server
 from tests.browser.test_walk import LOGO
 from tests.browser.views import act
+
+STEPS: Final = 12
 
 
 def tabs(page: Page) -> Locator:
@@ -92,6 +96,7 @@ def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
     expect(page.get_by_test_id("versions")).to_contain_text("Before rebuilding from dusk-ridge.jpg")
 
 
+@pytest.mark.detail
 def test_takes_stand_side_by_side(page: Page) -> None:
     open_demo(page)
     act(page, "Compare takes")
@@ -129,9 +134,9 @@ def test_a_step_made_while_the_server_is_down_survives_a_reload(page: Page, serv
 def test_every_step_goes_back_and_forward(page: Page) -> None:
     open_demo(page, step="pairs")
     levels = [page.get_by_role("radio", name=name, exact=True) for name in ("AAA", "AA")]
-    for number in range(24):
+    for number in range(STEPS):
         levels[number % 2].click()
-    for _ in range(24):
+    for _ in range(STEPS):
         page.keyboard.press("Control+z")
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
     expect(levels[1]).to_be_checked()

@@ -6,7 +6,7 @@ import time
 from collections.abc import Iterator
 
 import pytest
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, Page, Route, expect
 
 from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
@@ -66,6 +66,7 @@ def test_the_magnifier_follows_a_finger_and_stays_where_it_is_lifted(phone: Page
     saved(phone, 2)
 
 
+@pytest.mark.detail
 def test_what_scrolls_leaves_swipes_to_the_browser(phone: Page) -> None:
     """A drag that nothing else would hear of takes the finger for itself, and nothing else does."""
     open_phone(phone)
@@ -81,6 +82,7 @@ def test_what_scrolls_leaves_swipes_to_the_browser(phone: Page) -> None:
     assert phone.get_by_role("slider", name="Success", exact=True).evaluate(action) == "none"
 
 
+@pytest.mark.detail
 def test_a_note_follows_a_finger(phone: Page) -> None:
     open_phone(phone)
     phone.get_by_role("link", name="Harmony").tap()
@@ -108,6 +110,7 @@ def test_a_pair_is_mended_on_a_phone(phone: Page) -> None:
     expect(phone.get_by_role("button", name="Mend Muted on Paper")).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="Accent: Comet").click()
@@ -132,3 +135,24 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     page.get_by_label("Left", exact=True).press("Tab")
     expect(page.get_by_label("Width", exact=True)).to_have_value("20")
     expect(page.get_by_role("button", name="Whole picture")).to_be_visible()
+
+
+def test_a_number_that_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
+    open_demo(page)
+    page.get_by_role("button", name="dusk-ridge.jpg").first.click()
+    page.get_by_role("radio", name="Select an area").click()
+    held: list[Route] = []
+    page.route("**/reading", lambda route: held.append(route))
+    page.get_by_label("Width", exact=True).fill("40")
+    with page.expect_request("**/reading"):
+        page.get_by_label("Width", exact=True).press("Tab")
+    left = page.get_by_label("Left", exact=True)
+    left.fill("80")
+    held[0].continue_()
+    expect(page.get_by_label("Width", exact=True)).to_have_value("40")
+    expect(left).to_have_value("80")
+    with page.expect_request("**/reading"):
+        left.press("Tab")
+    held[1].continue_()
+    expect(page.get_by_label("Width", exact=True)).to_have_value("20")
+    expect(left).to_have_value("80")

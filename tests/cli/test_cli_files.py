@@ -14,6 +14,7 @@ import pytest
 from PIL import Image
 
 from tests.cli.test_cli import as_json, run
+from tests.sampling import some
 from tests.takes import FAILING, TAKE
 from tonada.cli.files import DESTINATIONS
 from tonada.core.color.spaces import hex_to_srgb8
@@ -113,7 +114,7 @@ def test_recolour_rewrites_a_stylesheet(
 
 def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) -> None:
     sizes: dict[Paper, str] = {"A4": "595.276 x 841.89", "Letter": "612 x 792"}
-    for paper, size in sizes.items():
+    for paper, size in some(sizes.items(), 1):
         file = tmp_path / f"{paper}.pdf"
         file.write_bytes(pdf_sheet(FAILING, HEAD, usual_press(), paper, ALL_PAGES))
         info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout

@@ -14,7 +14,7 @@ from tests.takes import TAKE
 from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
 head = ExportHeader("Peak", "Take 1", "")
 with ThreadPoolExecutor(4) as pool:
-    made = set(pool.map(lambda _: pdf_sheet(TAKE, head, None), range(6)))
+    made = set(pool.map(lambda _: pdf_sheet(TAKE, head, None), range(4)))
 print(len(made))
 """
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useShares } from './useShares'
 import { useTakeStore } from '@/take/take'
+import NumberField from '@/ui/NumberField.vue'
 
 /** What a colour is planned to take of the page, by number: what an edge of the measure does by dragging. */
 const props = defineProps<{ colorKey: string }>()
@@ -32,8 +33,7 @@ const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100).toStri
 <template>
   <label v-if="cell?.roles.length && neighbour?.roles.length" class="mt-3 flex items-center gap-2">
     Share of the page
-    <input
-      type="number"
+    <NumberField
       class="field value w-16!"
       min="1"
       max="100"

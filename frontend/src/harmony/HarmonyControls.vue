@@ -4,6 +4,7 @@ import ChoiceList from '@/ui/ChoiceList.vue'
 import type { Harmony, HarmonyVocabulary } from '@/api/types'
 import { formatFixed } from '@/ui/format'
 import { usePagePreview } from '@/page/usePagePreview'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{
   harmony: Harmony
@@ -125,8 +126,7 @@ function pointCharacter(name: string | undefined) {
           @input="emit('spread', valueOf($event))"
           @change="emit('keep')"
         />
-        <input
-          type="number"
+        <NumberField
           class="field w-14! px-1.5!"
           aria-label="Spread in degrees"
           :min="rule.least"

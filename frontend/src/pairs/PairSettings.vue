@@ -7,6 +7,7 @@ import { USAGES } from './usages'
 import { formatFixed } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ pair: PairFigures }>()
 const take = useTakeStore()
@@ -87,8 +88,7 @@ const remove = () => changing.make({ kind: 'remove pair', pair: props.pair.id })
       @update:model-value="change({ usage: $event })"
     />
     <div v-if="isText" class="mt-2 flex gap-2">
-      <input
-        type="number"
+      <NumberField
         class="field value w-20"
         min="1"
         step="0.1"

@@ -4,6 +4,7 @@ import type { Neutral, TakeChange, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import RemoveButton from '@/take/RemoveButton.vue'
 import { useLimits } from '@/take/useLimits'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{
   document: TakeDocument
@@ -93,8 +94,7 @@ function setName(neutral: Neutral, event: Event) {
     <div class="mt-2 flex items-center gap-2">
       <label class="flex items-center gap-2"
         ><span class="w-16">Steps</span>
-        <input
-          type="number"
+        <NumberField
           class="field value w-16"
           :min="limits?.least_steps"
           :max="limits?.most_steps"

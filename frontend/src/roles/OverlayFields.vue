@@ -4,6 +4,7 @@ import type { Overlay, OverlayFigures, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
 import { colorChoices, keyOf, targetFrom } from '@/take/roles'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{
   overlay: Overlay
@@ -58,8 +59,7 @@ function setName(event: Event) {
         :aria-valuetext="`${percent.toString()} per cent`"
         @change="setAlpha"
       />
-      <input
-        type="number"
+      <NumberField
         class="field value w-16"
         min="0"
         max="100"

@@ -7,9 +7,9 @@ import type { PictureTool } from './PictureTools.vue'
 import type { Region, Source, SourceReading } from '@/api/types'
 import type { Square } from './useLoupe'
 
-const props = defineProps<{ source: Source; isOver: boolean; leaveOutGround: boolean }>()
+defineProps<{ source: Source; isOver: boolean; leaveOutGround: boolean }>()
 const emit = defineEmits<{
-  read: [reading: SourceReading]
+  read: [changes: Partial<SourceReading>]
   pick: [hex: string, name: string]
   'update:leaveOutGround': [value: boolean]
 }>()
@@ -18,7 +18,7 @@ const tool = ref<PictureTool>('pick')
 const square = ref<Square>(1)
 
 const setRegion = (region: Region | null) => {
-  emit('read', { ...props.source.settings, count: null, region })
+  emit('read', { count: null, region })
 }
 </script>
 

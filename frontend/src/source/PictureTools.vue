@@ -17,7 +17,7 @@ const props = defineProps<{
   leaveOutGround: boolean
 }>()
 const emit = defineEmits<{
-  read: [reading: SourceReading]
+  read: [changes: Partial<SourceReading>]
   'update:leaveOutGround': [value: boolean]
 }>()
 const tool = defineModel<PictureTool>('tool', { required: true })
@@ -47,11 +47,11 @@ const chosenSquare = computed({
 const kind = computed<Kind>({
   get: () => props.settings.kind ?? 'found',
   set: (value) => {
-    emit('read', { ...props.settings, count: null, kind: value === 'found' ? null : value })
+    emit('read', { count: null, kind: value === 'found' ? null : value })
   },
 })
 const setCount = (count: number) => {
-  emit('read', { ...props.settings, count: count === props.image.usual ? null : count })
+  emit('read', { count: count === props.image.usual ? null : count })
 }
 const told = computed(() => {
   if (props.settings.region) return 'in the selected area'
@@ -88,13 +88,13 @@ const told = computed(() => {
     <RegionFields
       v-if="tool === 'region'"
       :region="settings.region"
-      @change="emit('read', { ...settings, count: null, region: $event })"
+      @change="emit('read', { count: null, region: $event })"
     />
     <button
       v-if="tool === 'region' && settings.region"
       type="button"
       class="button"
-      @click="emit('read', { ...settings, count: null, region: null })"
+      @click="emit('read', { count: null, region: null })"
     >
       Whole picture
     </button>

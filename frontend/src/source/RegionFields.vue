@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Region } from '@/api/types'
+import NumberField from '@/ui/NumberField.vue'
 
 /** The part of a picture that is read, by numbers: what a rectangle does by dragging. */
 const props = defineProps<{ region: Region | null }>()
@@ -45,8 +46,7 @@ function within(wanted: Region): Region {
     <legend class="sr-only">Part of the picture, in per cent of it</legend>
     <label v-for="{ side, label } in SIDES" :key="side" class="flex items-center gap-1">
       {{ label }}
-      <input
-        type="number"
+      <NumberField
         class="field value w-15! px-1.5!"
         min="0"
         max="100"

@@ -11,7 +11,7 @@ import { countOf, formatFixed } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ source: Source }>()
-const emit = defineEmits<{ read: [reading: SourceReading] }>()
+const emit = defineEmits<{ read: [changes: Partial<SourceReading>] }>()
 const limits = useLimits()
 
 const sheet = computed(() => props.source.stylesheet)
@@ -22,7 +22,7 @@ watch(
   { immediate: true },
 )
 const ask = useDebounceFn(() => {
-  emit('read', { ...props.source.settings, difference: difference.value })
+  emit('read', { difference: difference.value })
 }, 60)
 
 const { answer: undecided } = useFollowing(

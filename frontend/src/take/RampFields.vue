@@ -4,6 +4,7 @@ import type { RampSettings, Swatch } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { useChange } from './useChange'
 import { useLimits } from './useLimits'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ swatch: Swatch }>()
 const change = useChange()
@@ -71,8 +72,7 @@ function setCount(one: { name: string; least: number; most: number }, event: Eve
     <div class="mt-2 flex gap-3">
       <label v-for="one in counts" :key="one.name" class="flex items-center gap-2">
         {{ one.label }}
-        <input
-          type="number"
+        <NumberField
           class="field value w-16"
           :min="one.least"
           :max="one.most"

@@ -5,6 +5,7 @@ import type { SwatchFigures } from '@/api/types'
 import { useChange } from './useChange'
 import { formatFixed } from '@/ui/format'
 import { useTakeStore } from './take'
+import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ figures: SwatchFigures }>()
 const take = useTakeStore()
@@ -76,8 +77,7 @@ const within = (value: number, most: number) => Math.min(most, Math.max(0, value
     <div class="grid grid-cols-3 gap-x-2 gap-y-1.5">
       <label v-for="one in shade" :key="one.name" class="text-small text-quiet">
         {{ one.label }}
-        <input
-          type="number"
+        <NumberField
           class="field value text-ink"
           min="0"
           :max="one.most"
@@ -88,8 +88,7 @@ const within = (value: number, most: number) => Math.min(most, Math.max(0, value
       </label>
       <label v-for="(channel, place) in CHANNELS" :key="channel" class="text-small text-quiet">
         {{ channel }}
-        <input
-          type="number"
+        <NumberField
           class="field value text-ink"
           min="0"
           max="255"

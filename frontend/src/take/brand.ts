@@ -163,8 +163,27 @@ export const useBrandStore = defineStore('brand', () => {
   const rename = (source: Source, name: string) =>
     attempt(() => given(api.PUT('/api/sources/{source_id}', { ...path(source), body: { name } })))
 
-  const readAgain = (source: Source, body: SourceReading) =>
-    attempt(() => given(api.PUT('/api/sources/{source_id}/reading', { ...path(source), body })))
+  /** What is still to be asked of a source whose reading is on its way. */
+  const wanted = new Map<string, Partial<SourceReading>>()
+
+  /**
+   * Read a source differently in one thing or more. One reading after the other, each beginning with what the one
+   * before has come to: of two that overtake each other the older would be kept.
+   */
+  async function readAgain(source: Source, changes: Partial<SourceReading>) {
+    const isUnderWay = wanted.has(source.id)
+    wanted.set(source.id, { ...wanted.get(source.id), ...changes })
+    if (isUnderWay) return
+    for (let next = wanted.get(source.id); next && !isEmpty(next); next = wanted.get(source.id)) {
+      wanted.set(source.id, {})
+      const now = detail.value?.sources.find((one) => one.id === source.id) ?? source
+      const body = { ...now.settings, ...next }
+      await attempt(() =>
+        given(api.PUT('/api/sources/{source_id}/reading', { ...path(source), body })),
+      )
+    }
+    wanted.delete(source.id)
+  }
 
   const setPicked = (source: Source, colors: PickedColor[]) =>
     attempt(() =>
@@ -223,6 +242,8 @@ async function checkSize(files: File[]) {
     )
   }
 }
+
+const isEmpty = (changes: object) => !Object.keys(changes).length
 
 function formOf(files: File[], wanted: string | null): FormData {
   const form = new FormData()
