@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import shutil
 import subprocess
-from collections.abc import Iterator
+from collections.abc import Generator, Iterator
 from contextlib import contextmanager
 from weakref import WeakKeyDictionary
 
@@ -37,6 +37,19 @@ CHROMIUM_FLAGS = [
 SIZE: ViewportSize = {"width": 1280, "height": 800}
 # A busy machine has been seen six times as slow as a quiet one.
 expect.set_options(timeout=20_000)
+
+
+@pytest.hookimpl(wrapper=True)
+def pytest_runtest_makereport(
+    item: pytest.Item, call: pytest.CallInfo[None]
+) -> Generator[None, pytest.TestReport, pytest.TestReport]:
+    """Add to a failure what the page says: where it is, and its notices."""
+    report = yield
+    page = getattr(item, "funcargs", {}).get("page")
+    if call.when == "call" and report.failed and isinstance(page, Page):
+        notices = page.get_by_role("alert").all_inner_texts() + page.get_by_role("status").all_inner_texts()
+        report.sections.append(("the page", "\n".join([page.url, *notices])))
+    return report
 
 
 @pytest.fixture(scope="session")
