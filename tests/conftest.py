@@ -14,7 +14,7 @@ import pytest
 from hypothesis import settings
 from psycopg import sql
 
-from tests.sampling import IS_LONG, detail_seed, examples, is_taken
+from tests.sampling import IS_LONG, detail_seed, examples, is_left
 from tests.sheets import make_sheets_once
 from tests.stored_rows import StoredRows
 from tonada.demo.seed import seed_demo
@@ -31,14 +31,7 @@ settings.load_profile("tonada")
 
 def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
     """Leave what takes long, and most of the details, to `make test-long`."""
-    if IS_LONG:
-        return
-    left = [
-        item
-        for item in items
-        if item.get_closest_marker("long")
-        or (item.get_closest_marker("detail") and not is_taken(item.nodeid))
-    ]
+    left = [item for item in items if is_left(item)]
     items[:] = [item for item in items if item not in left]
     config.hook.pytest_deselected(items=left)
 

@@ -1,7 +1,8 @@
 """How much a run takes: `make test` samples of what is large, `make test-long` everything.
 
-What is sampled is the same in each run, but for the details of the interface: each commit takes others,
-so that all of them are run within a few days.
+What is marked as `long` is left out. Of what is marked as a `detail`, each commit takes others, so that all
+of them are run within a few days: it goes beyond what another test says of the same thing, or takes seconds.
+Samples of cases are the same in each run.
 """
 
 from __future__ import annotations
@@ -24,7 +25,8 @@ IS_LONG: Final = os.environ.get("TONADA_TESTS") == "long"
 _SEED: Final = 20261130
 
 
-ONE_DETAIL_IN: Final = 5
+# Of the details; `detail(2)` takes one in two.
+ONE_IN: Final = 5
 
 
 @cache
@@ -37,9 +39,14 @@ def detail_seed() -> str:
     return asked.stdout.strip() or "no commit"
 
 
-def is_taken(name: str) -> bool:
-    """Return whether a detail of this name is in the short run."""
-    return zlib.crc32(f"{detail_seed()} {name}".encode()) % ONE_DETAIL_IN == 0
+def is_left(item: pytest.Item) -> bool:
+    """Return whether a test is left to the long run."""
+    if IS_LONG:
+        return False
+    detail = item.get_closest_marker("detail")
+    one_in = detail.args[0] if detail and detail.args else ONE_IN
+    is_taken = zlib.crc32(f"{detail_seed()} {item.nodeid}".encode()) % one_in == 0
+    return bool(item.get_closest_marker("long") or (detail and not is_taken))
 
 
 def sampled(cases: Iterable[Any], keep: int) -> list[Any]:

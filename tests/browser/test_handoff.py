@@ -255,7 +255,7 @@ def test_a_stylesheet_is_added_and_kept_as_a_source(page: Page) -> None:
     expect(page.get_by_role("button", name="new.css").first).to_be_visible()
 
 
-@pytest.mark.detail
+@pytest.mark.long
 def test_the_api_is_documented_from_its_own_document(page: Page) -> None:
     page.goto("/api/docs")
     expect(page.get_by_text("/api/evaluate", exact=True)).to_be_visible()

@@ -99,7 +99,7 @@ def test_answers_that_are_none_are_refused(page: Page) -> None:
         page.wait_for_function("() => !document.querySelector('[role=dialog] [role=status]')")
 
 
-@pytest.mark.detail
+@pytest.mark.long
 def test_a_review_looks_the_same_after_tonada_was_brought_up_to_date(
     browser: Browser, own_server: Server, tmp_path: Path
 ) -> None:

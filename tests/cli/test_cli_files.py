@@ -14,7 +14,6 @@ import pytest
 from PIL import Image
 
 from tests.cli.test_cli import as_json, run
-from tests.sampling import some
 from tests.takes import FAILING, TAKE
 from tonada.cli.files import DESTINATIONS
 from tonada.core.color.spaces import hex_to_srgb8
@@ -87,6 +86,7 @@ def test_convert_takes_any_list_to_any_format(tmp_path: Path, capsys: pytest.Cap
     assert (code, err.count("\n")) == (2, 1)
 
 
+@pytest.mark.detail
 def test_export_writes_every_format(own: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     for kind in ("css", "scss", "tailwind", "tokens", "tonada", "json", "csv", "gpl", "svg", "html"):
         code, out, err = run(capsys, "export", str(own), "--to", kind, "--steps", "--prefix", "op")
@@ -112,9 +112,10 @@ def test_recolour_rewrites_a_stylesheet(
     assert "var(--primary)" in run(capsys, "recolour", str(sheet), "--take", str(own), "--properties")[1]
 
 
+@pytest.mark.detail
 def test_the_pdf_is_tagged_embeds_its_fonts_and_says_everything(tmp_path: Path) -> None:
     sizes: dict[Paper, str] = {"A4": "595.276 x 841.89", "Letter": "612 x 792"}
-    for paper, size in some(sizes.items(), 1):
+    for paper, size in sizes.items():
         file = tmp_path / f"{paper}.pdf"
         file.write_bytes(pdf_sheet(FAILING, HEAD, usual_press(), paper, ALL_PAGES))
         info = subprocess.run(["pdfinfo", file], capture_output=True, text=True, check=True).stdout
@@ -160,6 +161,7 @@ def test_the_html_sheet_fetches_nothing_and_shows_names_as_text() -> None:
     assert not re.findall(r"url\((?!data:)", page)
 
 
+@pytest.mark.detail
 def test_the_png_shows_the_values_and_a_zip_is_the_same_each_time() -> None:
     handoff = Handoff(TAKE, HEAD)
     picture = Image.open(io.BytesIO(make_file(handoff, "png"))).convert("RGB")

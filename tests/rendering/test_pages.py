@@ -111,6 +111,7 @@ def test_a_field_s_placeholder_is_text(pairs: list[CheckedPair]) -> None:
     assert of(pairs, "input")[0].ground_hex == "#ffffff"
 
 
+@pytest.mark.detail
 def test_the_command_prints_reports_and_fails(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     page = tmp_path / "page.html"
     page.write_text("<meta charset=utf-8><body style='background:#fff;color:#999'><p>Grey, é</p>")
@@ -126,6 +127,7 @@ def test_the_command_prints_reports_and_fails(tmp_path: Path, capsys: pytest.Cap
     assert run(capsys, "check", str(page), "--render", "--quiet")[0] == 0
 
 
+@pytest.mark.detail
 def test_a_page_asks_nothing_of_other_machines(tmp_path: Path) -> None:
     asked: list[str] = []
 

@@ -99,6 +99,7 @@ def test_changes_are_made_by_the_outside_origin_and_by_no_other(proxy: int) -> N
     assert ask(proxy, "POST", "/api/brands", {"name": "x"}, own)[0] == 201
 
 
+@pytest.mark.detail
 def test_links_in_files_have_the_outside_address(proxy: int) -> None:
     own = session(proxy)
     brand = ask(proxy, "POST", "/api/brands", {"name": "Linked"}, own)[1]
@@ -145,6 +146,7 @@ def test_nobody_else_is_believed(served: Served) -> None:
     other.stop()
 
 
+@pytest.mark.detail
 def test_three_hundred_slow_uploads_never_reach_the_server(served: Served, proxy: int) -> None:
     head = f"POST /api/brands HTTP/1.1\r\nHost: {OUTSIDE}\r\nContent-Length: 9999\r\n\r\n{{".encode()
     slow = [socket.create_connection(("127.0.0.1", proxy)) for _ in range(300)]
@@ -160,6 +162,7 @@ def test_three_hundred_slow_uploads_never_reach_the_server(served: Served, proxy
         client.close()
 
 
+@pytest.mark.detail
 def test_reviews_have_a_host_of_their_own_and_nothing_else_is_there(proxy: int, served: Served) -> None:
     own = session(proxy)
     brand = ask(proxy, "POST", "/api/brands", {"name": "Shown"}, own)[1]
@@ -204,6 +207,7 @@ def test_reviews_have_a_host_of_their_own_and_nothing_else_is_there(proxy: int, 
     assert listed["reviews"][0]["unresolved"] == 1
 
 
+@pytest.mark.detail
 def test_a_stream_comes_through_line_by_line(proxy: int) -> None:
     own = session(proxy)
     brand = ask(proxy, "POST", "/api/brands", {"name": "Streamed"}, own)[1]

@@ -73,6 +73,7 @@ def test_the_application_is_no_superuser_and_owns_nothing(cluster: Cluster) -> N
             connection.execute("select * from kept")
 
 
+@pytest.mark.detail
 def test_a_missing_password_is_renewed_and_the_data_stays(cluster: Cluster, folder: Path) -> None:
     said: list[str] = []
     keep_seven(cluster.start())
@@ -87,6 +88,7 @@ def test_a_missing_password_is_renewed_and_the_data_stays(cluster: Cluster, fold
         again.stop()
 
 
+@pytest.mark.detail
 def test_a_folder_that_is_no_database_is_set_aside_not_removed(cluster: Cluster, folder: Path) -> None:
     (folder / "data").mkdir(parents=True)
     (folder / "data" / "notes.txt").write_text("somebody's")
@@ -108,6 +110,7 @@ def test_a_killed_server_comes_back_with_what_it_had_acknowledged(folder: Path) 
         cluster.remove()
 
 
+@pytest.mark.detail
 def test_after_a_kill_it_waits_for_what_is_left_of_the_server(folder: Path) -> None:
     cluster = Cluster(folder)
     try:
@@ -128,6 +131,7 @@ def test_after_a_kill_it_waits_for_what_is_left_of_the_server(folder: Path) -> N
         cluster.remove()
 
 
+@pytest.mark.detail
 def test_it_ends_with_the_process_that_started_it_however_that_ends(folder: Path) -> None:
     program = (
         "import sys, time; from pathlib import Path; from tonada.run.cluster import Cluster;"
@@ -144,6 +148,7 @@ def test_it_ends_with_the_process_that_started_it_however_that_ends(folder: Path
     assert not process.exists()
 
 
+@pytest.mark.detail
 def test_a_server_that_an_earlier_run_left_is_taken_over(cluster: Cluster, folder: Path) -> None:
     keep_seven(cluster.start())
     second = Cluster(folder, durable=False)
@@ -154,6 +159,7 @@ def test_a_server_that_an_earlier_run_left_is_taken_over(cluster: Cluster, folde
         second.stop()
 
 
+@pytest.mark.detail
 def test_below_a_folder_that_others_can_t_enter_it_finds_another_place(
     cluster: Cluster, folder: Path
 ) -> None:

@@ -57,6 +57,7 @@ def test_the_hosts_that_are_named_are_answered_in_any_case_and_no_others(served:
         assert served.ask("GET", "/api/brands", headers={"Host": host})[0] == status, host
 
 
+@pytest.mark.detail
 def test_a_second_one_on_the_same_data_says_so(served: Served) -> None:
     environment = {**os.environ, "TONADA_DATA": str(served.data), "PORT": str(free_port())}
     second = subprocess.run(
@@ -135,6 +136,7 @@ def test_after_a_kill_nothing_is_left_that_holds_the_port(place: Path) -> None:
     again.stop()
 
 
+@pytest.mark.detail
 def test_two_hundred_slow_and_idle_clients_keep_nobody_off(served: Served) -> None:
     beginnings = (
         b"",
@@ -158,6 +160,7 @@ def test_two_hundred_slow_and_idle_clients_keep_nobody_off(served: Served) -> No
         client.close()
 
 
+@pytest.mark.detail
 def test_each_request_has_a_line_without_anything_of_the_user_s(served: Served) -> None:
     person = Person(served)
     take = make_brand(person, "A secret brand")

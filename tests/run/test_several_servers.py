@@ -86,6 +86,7 @@ def test_a_reading_goes_on_where_another_server_is_alive(pair: tuple[Served, Ser
     first.start()
 
 
+@pytest.mark.detail
 @pytest.mark.long
 def test_requests_are_counted_over_all_workers_and_servers(pair: tuple[Served, Served]) -> None:
     person = Person(pair[0])

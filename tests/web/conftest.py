@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import re
+import shutil
 from collections.abc import Iterator
 from functools import cache
 from pathlib import Path
@@ -15,8 +16,12 @@ from flask.testing import FlaskClient
 from werkzeug.exceptions import HTTPException
 from werkzeug.test import TestResponse
 
+from tests.conftest import AsApplication, a_copy_of
 from tests.reviews import Reader, made_review
 from tests.sheets import make_sheets_once
+from tests.stored_rows import StoredRows
+from tonada.store.database import connect
+from tonada.store.workspaces import NAME, find_or_create
 from tonada.web.app import create_app
 from tonada.web.frontend import DESCRIPTION
 from tonada.web.settings import Settings
@@ -27,15 +32,53 @@ def quick_sheets(monkeypatch: pytest.MonkeyPatch) -> None:
     make_sheets_once(monkeypatch)
 
 
+@pytest.fixture(scope="session")
+def web_rows(template_url: str) -> Iterator[tuple[str, StoredRows]]:
+    """A database that has nothing but the workspace, which an application remembers."""
+    with a_copy_of("tonada", template_url) as url:
+        with connect(url) as connection:
+            find_or_create(connection, NAME)
+        rows = StoredRows(url)
+        yield url, rows
+        rows.close()
+
+
 @pytest.fixture
-def app(database_url: str, tmp_path: Path) -> Iterator[Flask]:
-    built_front_end(tmp_path)
-    settings = Settings(database_url, "a secret for the tests, long enough", tmp_path, rate_limits=False)
-    made = create_app(settings)
+def owner_url(web_rows: tuple[str, StoredRows]) -> str:
+    url, rows = web_rows
+    rows.put_back()
+    return url
+
+
+@pytest.fixture(scope="session")
+def shared_app(
+    web_rows: tuple[str, StoredRows], as_application: AsApplication, tmp_path_factory: pytest.TempPathFactory
+) -> Iterator[Flask]:
+    """An application for all tests: making one for each is a third of their time."""
+    folder = tmp_path_factory.mktemp("front end")
+    built_front_end(folder)
+    url = as_application(web_rows[0])
+    made = create_app(Settings(url, "a secret for the tests, long enough", folder, rate_limits=False))
     yield made
     made.extensions["tonada.readings"].stop()
     made.extensions["tonada.courier"].stop()
     made.extensions["tonada"].close()
+
+
+@pytest.fixture
+def app(shared_app: Flask, front_end: Path, database_url: str) -> Iterator[Flask]:
+    """That application, on data and a front end that are as at first."""
+    yield shared_app
+    shared_app.test_client_class = None
+
+
+@pytest.fixture
+def front_end(shared_app: Flask) -> Path:
+    folder: Path = shared_app.extensions["tonada.settings"].frontend
+    shutil.rmtree(folder)
+    folder.mkdir()
+    built_front_end(folder)
+    return folder
 
 
 def built_front_end(folder: Path) -> None:

@@ -202,7 +202,7 @@ def test_brands_and_versions_come_in_pages(client: Client, monkeypatch: pytest.M
     assert "document" not in first["versions"][0]
 
 
-def test_the_notices_of_third_parties_are_served_as_text(client: Client, tmp_path: Path) -> None:
-    (tmp_path / "third-party-notices.txt").write_text("Thank you.")
+def test_the_notices_of_third_parties_are_served_as_text(client: Client, front_end: Path) -> None:
+    (front_end / "third-party-notices.txt").write_text("Thank you.")
     answer = client.get("/third-party-notices.txt")
     assert (answer.mimetype, answer.text) == ("text/plain", "Thank you.")

@@ -18,9 +18,9 @@ def policy_of(client: Client) -> dict[str, str]:
     return dict(part.split(" ", 1) for part in policy.split("; "))
 
 
-def test_only_the_style_that_stands_in_the_page_is_allowed(client: Client, tmp_path: Path) -> None:
+def test_only_the_style_that_stands_in_the_page_is_allowed(client: Client, front_end: Path) -> None:
     assert policy_of(client)["style-src"] == "'self'"
-    (tmp_path / "index.html").write_text(f"<!doctype html><title>Tonada</title><style>{STYLE}</style>")
+    (front_end / "index.html").write_text(f"<!doctype html><title>Tonada</title><style>{STYLE}</style>")
     digest = base64.b64encode(hashlib.sha256(STYLE.encode()).digest()).decode()
     assert policy_of(client)["style-src"] == f"'self' 'sha256-{digest}'"
     assert policy_of(client)["script-src"] == "'self'"

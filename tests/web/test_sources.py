@@ -290,6 +290,7 @@ HOSTILE = {
 }  # fmt: skip
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("name", HOSTILE)
 def test_hostile_files_are_answered_quickly_and_change_nothing(client: Client, brand: str, name: str) -> None:
     file_name, data, status = HOSTILE[name]

@@ -11,7 +11,7 @@ import pytest
 from tests.logos import logos
 from tests.matching import mean_f1
 from tests.readings import KINDS, VARIANTS, Kind, read_logo, read_scene
-from tests.sampling import IS_LONG, sampled
+from tests.sampling import IS_LONG
 from tests.scenes import scene
 
 # F1 over logos, which is asked of each kind of file; a sample of few says it less exactly.
@@ -20,7 +20,8 @@ LOGOS = 96 if IS_LONG else 24
 SCENES = 24
 
 
-@pytest.mark.parametrize("kind", sampled(KINDS, keep=2), ids=lambda kind: kind.name)
+@pytest.mark.detail
+@pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
 def test_logos_give_their_colors(kind: Kind) -> None:
     with ProcessPoolExecutor(2) as pool:
         matches = list(pool.map(partial(read_logo, kind=kind), logos(LOGOS)))
