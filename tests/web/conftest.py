@@ -24,6 +24,7 @@ from tonada.store.database import connect
 from tonada.store.workspaces import NAME, find_or_create
 from tonada.web.app import create_app
 from tonada.web.frontend import DESCRIPTION
+from tonada.web.security import limiter
 from tonada.web.settings import Settings
 
 
@@ -68,6 +69,8 @@ def shared_app(
 @pytest.fixture
 def app(shared_app: Flask, front_end: Path, database_url: str) -> Iterator[Flask]:
     """That application, on data and a front end that are as at first."""
+    # There is one limiter for all applications of a process; another test may have set it to work.
+    limiter.enabled = False
     yield shared_app
     shared_app.test_client_class = None
 
