@@ -186,6 +186,19 @@ def test_an_unknown_path_of_the_api_is_a_problem(client: Client) -> None:
     problem_of(client.delete("/api/brands"), 405)
 
 
+@pytest.mark.parametrize("token", [True, False])
+@pytest.mark.parametrize("disposition", ["form-data", 'form-data; filename="a.csv"', "attachment"])
+def test_a_part_of_a_form_without_a_name_is_refused(client: Client, disposition: str, *, token: bool) -> None:
+    brand = new_brand(client)
+    client.token = client.token if token else ""
+    body = f"--x\r\nContent-Disposition: {disposition}\r\n\r\n#123456\r\n--x--\r\n"
+    answer = client.post(
+        f"/api/brands/{brand['id']}/sources", data=body, content_type="multipart/form-data; boundary=x"
+    )
+    assert "has no name" in problem_of(answer, 422)["detail"]
+    assert client.get(f"/api/brands/{brand['id']}").get_json()["sources"] == []
+
+
 def test_every_change_needs_the_token(app: Flask) -> None:
     bare = app.test_client()
     said = problem_of(bare.post("/api/brands", json={"name": "x"}), 403)

@@ -125,6 +125,7 @@ def register(app: Flask, settings: Settings) -> None:
     )
     app.before_request(_allow_files)
     app.before_request(_check_origin)
+    app.before_request(_check_parts)
     csrf.init_app(app)
     limiter.init_app(app)
     compress.init_app(app)
@@ -144,6 +145,17 @@ def _check_origin() -> None:
     if urlsplit(origin).netloc.lower() != request.host.lower():
         security_event("another origin")
         abort(403, "This was asked for by a page of another site. Nothing was changed.")
+
+
+def _check_parts() -> None:
+    """Refuse a form with a part that has no name. Source: RFC 7578, section 4.2: each part has one."""
+    if request.mimetype != "multipart/form-data":
+        return
+    names: set[str | None] = {*request.form, *request.files}
+    if None in names:
+        abort(
+            422, "A part of the form has no name. Each needs one, such as “file”. Nothing was changed."
+        )
 
 
 def _add_headers(answer: Response, *, https: bool) -> Response:
