@@ -153,9 +153,7 @@ def _check_parts() -> None:
         return
     names: set[str | None] = {*request.form, *request.files}
     if None in names:
-        abort(
-            422, "A part of the form has no name. Each needs one, such as “file”. Nothing was changed."
-        )
+        abort(422, "A part of the form has no name. Each needs one, such as “file”. Nothing was changed.")
 
 
 def _add_headers(answer: Response, *, https: bool) -> Response:
