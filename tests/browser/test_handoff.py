@@ -201,6 +201,7 @@ def test_a_destination_of_ones_own_is_kept(page: Page) -> None:
     expect(page.get_by_role("option", name=re.compile("^The board’s slides"))).to_be_visible()
 
 
+@pytest.mark.detail
 def test_an_old_stylesheet_is_recoloured(page: Page) -> None:
     open_part(page, "Recolour a stylesheet")
     # The one that is kept as a source is offered.

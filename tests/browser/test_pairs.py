@@ -149,6 +149,7 @@ def test_states_are_pairs_of_their_own(page: Page) -> None:
     saved(page, 2)
 
 
+@pytest.mark.detail
 def test_a_text_over_a_picture_counts_its_worst_pixel(page: Page) -> None:
     open_demo(page, step="roles")
     page.get_by_role("tab", name="Roles").click()

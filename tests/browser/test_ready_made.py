@@ -264,6 +264,7 @@ def test_nothing_is_taken_into_a_version_that_is_looked_at(page: Page) -> None:
     assert measure_values(page) == before
 
 
+@pytest.mark.detail
 def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> None:
     cards = open_palettes(page)
     page.get_by_role("button", name="Keep this take").click()

@@ -275,6 +275,7 @@ def test_nothing_is_called_missing_before_it_is_there(page: Page) -> None:
     page.get_by_role("heading", name="Out for review", exact=True).wait_for()
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("scheme", sampled(["light", "dark"], keep=1))
 def test_axe_finds_nothing(page: Page, browser: Browser, server: Server, scheme: str) -> None:
     made = shown(page)

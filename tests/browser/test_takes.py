@@ -131,6 +131,7 @@ def test_a_step_made_while_the_server_is_down_survives_a_reload(page: Page, serv
     expect(page.get_by_role("radio", name="AAA")).to_be_checked()
 
 
+@pytest.mark.detail
 def test_every_step_goes_back_and_forward(page: Page) -> None:
     open_demo(page, step="pairs")
     levels = [page.get_by_role("radio", name=name, exact=True) for name in ("AAA", "AA")]
@@ -144,6 +145,7 @@ def test_every_step_goes_back_and_forward(page: Page) -> None:
     expect(levels[0]).to_be_checked()
 
 
+@pytest.mark.detail
 def test_a_version_is_looked_at_in_every_view_and_nothing_can_be_changed(page: Page) -> None:
     open_demo(page)
     measure = page.get_by_role("region", name="The measure")

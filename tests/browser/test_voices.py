@@ -89,6 +89,7 @@ def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> Non
         assert axe_violations(frame) == [], voice.id
 
 
+@pytest.mark.detail
 def test_no_page_is_wider_than_its_window(page: Page) -> None:
     brand, take = fresh_brand(page)
     long = "Donaudampfschifffahrtsgesellschaftskapitänswitwenrente"

@@ -46,6 +46,7 @@ def until(what: object, seconds: float = 60) -> None:
         time.sleep(0.05)
 
 
+@pytest.mark.detail
 def test_the_hosts_that_are_named_are_answered_in_any_case_and_no_others(served: Served) -> None:
     for host, status in {
         "tonada.example.org": 200,

@@ -127,6 +127,7 @@ def test_a_typed_color_comes_back_as_hex_with_a_name(client: Client) -> None:
     assert answer.get_json() == expected
 
 
+@pytest.mark.detail
 def test_the_demo_brands_are_seeded_once(client: Client, database_url: str) -> None:
     for expected in (True, False):
         with connect(database_url) as connection:
