@@ -8,12 +8,24 @@ export default defineConfig({
   plugins: [vue()],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   test: {
-    include: ['src/**/*.test.ts'],
     environment: 'happy-dom',
     environmentOptions: { happyDOM: { url: 'http://tonada.test/' } },
     setupFiles: ['src/testing/server.ts'],
     unstubGlobals: true,
-    // A window for each file is quickly made in a thread: a process for each takes longer.
     pool: 'threads',
+    // Modules of the open take remember what waits to be sent; each file of theirs begins with new ones. For the
+    // others that would take most of the time.
+    projects: [
+      { extends: true, test: { name: 'take', include: ['src/take/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: {
+          name: 'others',
+          include: ['src/**/*.test.ts'],
+          exclude: ['src/take/**'],
+          isolate: false,
+        },
+      },
+    ],
   },
 })

@@ -325,6 +325,7 @@ def test_advice_is_followed_with_a_button(page: Page) -> None:
     expect(page.get_by_text("too little to tell them apart")).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_axe_finds_nothing_on_the_stave_with_everything_open(page: Page) -> None:
     open_stave(page)
     page.get_by_role("button", name="Vary free colours").click()

@@ -101,6 +101,7 @@ def test_what_the_browser_paints_is_what_the_core_says(page: Page, scheme: str) 
     assert seen > 150
 
 
+@pytest.mark.detail
 def test_every_part_has_a_role_and_a_pair_and_axe_finds_nothing_on_the_pages(page: Page) -> None:
     open_proof(page)
     for name in PAGES:
@@ -217,6 +218,7 @@ def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) 
     expect(over).to_contain_text("It can be read everywhere.")
 
 
+@pytest.mark.detail
 def test_takes_stand_beside_each_other_and_scroll_together(page: Page) -> None:
     open_proof(page)
     page.get_by_role("button", name="Side by side…").click()

@@ -47,6 +47,7 @@ def open_phone(page: Page) -> None:
     page.get_by_test_id("measure").wait_for()
 
 
+@pytest.mark.detail
 def test_the_magnifier_follows_a_finger_and_stays_where_it_is_lifted(phone: Page) -> None:
     open_phone(phone)
     phone.get_by_role("button", name="dusk-ridge.jpg").first.tap()
