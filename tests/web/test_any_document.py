@@ -7,6 +7,8 @@ import random
 from collections.abc import Iterator
 from typing import Any
 
+import pytest
+
 from tests.takes import TAKE
 from tests.web.conftest import Client
 from tonada.core.color.hue_rules import RULES
