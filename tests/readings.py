@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 from scipy.optimize import linear_sum_assignment
+from sklearn.cluster import KMeans
 
 from tests.artwork import draw, encoded, flattened
 from tests.logos import Logo, Truth, truth_of
@@ -118,9 +119,6 @@ def pixels_of(data: bytes) -> Places:
 def kmeans(data: bytes, number: int) -> Places:
     pixels = pixels_of(data)
     sample = pixels[np.random.default_rng(0).choice(len(pixels), SAMPLED, replace=False)]
-    # Here, since loading it takes a second that every run would pay for.
-    from sklearn.cluster import KMeans
-
     centers: Places = KMeans(number, n_init=3, random_state=0).fit(sample).cluster_centers_
     return centers
 

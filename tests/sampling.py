@@ -26,7 +26,7 @@ _SEED: Final = 20261130
 
 
 # Of the details; `detail(2)` takes one in two.
-ONE_IN: Final = 10
+ONE_IN: Final = 8
 
 
 @cache
