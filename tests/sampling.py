@@ -23,8 +23,6 @@ Case = TypeVar("Case")
 IS_LONG: Final = os.environ.get("TONADA_TESTS") == "long"
 # Which ones of many cases are in every run: the same ones each time, and not the first.
 _SEED: Final = 20261130
-
-
 # Of the details; `detail(2)` takes one in two.
 ONE_IN: Final = 8
 

@@ -19,13 +19,8 @@ def findings(page: Page) -> list[str]:
     found = axe_findings(page)
     for frame in page.frames[1:]:
         found += _frame_findings(frame)
-    return [*dict.fromkeys([*found, *measured(page)])]
-
-
-def measured(page: Page) -> list[str]:
-    """Return what is wrong beside what axe finds: reflow, small text, controls that can't be hit."""
-    found: list[str] = page.evaluate(_MEASURE, LEAST_TEXT)
-    return found
+    # Sorted out and in the order they were met.
+    return [*dict.fromkeys([*found, *page.evaluate(_MEASURE, LEAST_TEXT)])]
 
 
 def _frame_findings(frame: Frame) -> list[str]:

@@ -40,6 +40,7 @@ from tonada.web.settings import Settings
 LOGO = tuple(map(Candidate, ("#2b3a8c", "#b6653a", "#d7b13c"), (0.6, 0.25, 0.15)))
 # From linux/prctl.h.
 PR_SET_CHILD_SUBREAPER = 36
+PR_SET_PDEATHSIG = 1
 # Answered by the server's tests alone: whether it works on nothing but this.
 QUIET = "/tests/quiet"
 
@@ -121,8 +122,9 @@ def main() -> None:
         process = os.fork()
         if process == 0:
             signal.signal(signal.SIGCHLD, signal.SIG_DFL)
-            # A group of its own, which is ended as a whole.
+            # A group of its own, which is ended as a whole; with the tests where those are killed.
             os.setsid()
+            ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGKILL, 0, 0, 0)
             os.dup2(os.open(os.devnull, os.O_RDWR), 0)
             os.environ.update(order["environment"])
             Served(order["port"]).run()

@@ -26,7 +26,7 @@ function openPair(id: string) {
 
 <template>
   <SwatchInspector v-if="swatch" :swatch="swatch" @close="select(undefined)" @pair="openPair">
-    <ShareField v-if="selected" :color-key="selected" />
+    <ShareField v-if="selected" :key="selected" :color-key="selected" />
   </SwatchInspector>
   <StepInspector
     v-else-if="target.step !== null"
@@ -35,6 +35,6 @@ function openPair(id: string) {
     @pair="openPair"
     @owner="select"
   >
-    <ShareField v-if="selected" :color-key="selected" />
+    <ShareField v-if="selected" :key="selected" :color-key="selected" />
   </StepInspector>
 </template>

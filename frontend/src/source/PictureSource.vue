@@ -46,6 +46,7 @@ const setRegion = (region: Region | null) => {
   </div>
   <PictureTools
     v-if="source.image"
+    :key="source.id"
     v-model:tool="tool"
     v-model:square="square"
     :image="source.image"

@@ -115,7 +115,8 @@ async function setColor() {
       <button class="button">Set</button>
     </form>
     <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ error }}</p>
-    <ShadeFields v-if="figures" :figures="figures" />
+    <!-- What is being typed for one colour is never another one’s. -->
+    <ShadeFields v-if="figures" :key="swatch.id" :figures="figures" />
     <slot />
     <div class="mt-3 flex gap-2">
       <button type="button" class="button" @click="edit({ held: !swatch.held })">
@@ -130,7 +131,7 @@ async function setColor() {
       {{ assignment.reason }}
     </p>
     <UsesList :owner="swatch.id" />
-    <RampFields :swatch="swatch" />
+    <RampFields :key="swatch.id" :swatch="swatch" />
     <PairList :pairs="pairs" @open="emit('pair', $event)" />
   </section>
 </template>
