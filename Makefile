@@ -16,7 +16,7 @@ help: ## list these targets
 
 system:
 	@scripts/system-packages.sh
-system-tests:
+system-tests: | system
 	@scripts/system-packages.sh --tests
 
 .venv/.installed-run: requirements/run.txt pyproject.toml | system
@@ -50,7 +50,7 @@ pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
 	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
 frontend-test: frontend/node_modules/.installed ## the front end's own tests: documents, stores, layout
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent test
-test: ## what proves a change
+test: .venv/.installed-dev frontend/node_modules/.installed ## what proves a change
 	@$(MAKE) --no-print-directory --output-sync=target -j2 lint frontend-test
 	@$(MAKE) --no-print-directory pytest
 audit: .venv/.installed-dev setup ## every view in every look and width: axe, reflow, small text, controls that can’t be hit

@@ -15,6 +15,10 @@ if fits "$system"; then
   exit 0
 fi
 if ! fits "$root/.venv/bin"; then
+  # One installer at a time, and the second one finds it there.
+  exec 9<"$root/requirements" && flock 9 || exit 1
+fi
+if ! fits "$root/.venv/bin"; then
   echo "Installing a current Node into .venv/ …" >&2
   "$root/.venv/bin/pip" install -q --require-hashes --only-binary :all: -r "$root/requirements/node.txt" >&2 || exit 1
 fi

@@ -3,6 +3,8 @@
 set -u
 cd "$(dirname "$0")/.." || exit 1
 kind=$1
+# One installer at a time: the front end's Node comes into .venv/ too.
+exec 9<requirements && flock 9 || exit 1
 [ -x .venv/bin/python ] || python3 -m venv .venv || { echo "python3 could not make .venv/ (is the disk full?)" >&2; exit 1; }
 export PIP_DISABLE_PIP_VERSION_CHECK=1 PIP_ROOT_USER_ACTION=ignore
 echo "Installing the Python packages ($kind) …"

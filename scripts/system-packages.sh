@@ -2,6 +2,8 @@
 # Installs the Debian packages that are missing: always what running needs, with --tests what the tests need.
 set -u
 cd "$(dirname "$0")/.." || exit 1
+# Two at once would trip over each other; the second one finds everything there.
+exec 9<scripts/system-packages.sh && flock 9 || exit 1
 missing=()
 
 python3 -c 'import ensurepip, venv, sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null || missing+=(python3 python3-venv)
@@ -47,8 +49,16 @@ install='
     printf "#!/bin/sh\nexit 101\n" >/usr/sbin/policy-rc.d && chmod 755 /usr/sbin/policy-rc.d || exit 1
   fi
   apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -q -y --no-install-recommends "$@"'
-if ! "${as_root[@]}" sh -c "$install" sh "${missing[@]}" >"$log" 2>&1; then
+is_held() { grep -qE '^E: (Could not get lock|Unable to (lock|acquire))' "$log"; }
+waits=0
+until "${as_root[@]}" sh -c "$install" sh "${missing[@]}" >"$log" 2>&1 9>&-; do
+  # A new machine may be busy with its own packages: their turn takes minutes, not hours.
+  if is_held && [ $((waits += 1)) -le 60 ]; then
+    [ "$waits" -gt 1 ] || echo "Another program is installing packages; waiting for it …"
+    sleep 5
+    continue
+  fi
   echo "apt-get could not install ${missing[*]}: $(grep -E '^E:' "$log" | head -n 1) (whole output: $log)" >&2
   exit 1
-fi
+done
 rm -f "$log"
