@@ -12,15 +12,20 @@ import subprocess
 import sys
 import tempfile
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from contextlib import contextmanager
+from dataclasses import replace
+from itertools import cycle
 from pathlib import Path
 from typing import TypeAlias
 
+import numpy as np
 from playwright.sync_api import Page, sync_playwright
 
 from bench.evaluation import full_take
 from bench.timing import Row, table
+from tonada.core.color.spaces import hex_to_oklch, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
 
 Ask: TypeAlias = Callable[[], bytes]
@@ -89,13 +94,14 @@ def until_open(port: int) -> None:
         time.sleep(0.05)
 
 
-def asker(port: int, body: bytes) -> tuple[Ask, bytes]:
-    """Return a call that asks once over a connection that stays open, and what it answers."""
+def asker(port: int, bodies: Sequence[bytes]) -> tuple[Ask, bytes]:
+    """Return a call that asks for the next one over a connection that stays open, and the first answer."""
     connection = http.client.HTTPConnection("127.0.0.1", port, timeout=10)
+    following = cycle(bodies)
 
     def ask() -> bytes:
         try:
-            connection.request("POST", "/api/evaluate", body, {"Content-Type": "application/json"})
+            connection.request("POST", "/api/evaluate", next(following), {"Content-Type": "application/json"})
             return connection.getresponse().read()
         except OSError:
             connection.close()  # the next call opens it again
@@ -111,21 +117,42 @@ def asker(port: int, body: bytes) -> tuple[Ask, bytes]:
             time.sleep(0.1)
 
 
+def drag_of(take: Take) -> list[bytes]:
+    """Return what a drag sends: the first colour goes through all hues, none of them twice."""
+    first, *others = take.swatches
+    lightness, chroma, _ = hex_to_oklch(first.hex)
+    places = np.array([(lightness + hue % 8 / 50, chroma, hue / 2) for hue in range(720)])
+    hexes = dict.fromkeys(srgb8_to_hex(color) for color in oklch_to_srgb8(places))
+    return [evaluating(replace(take, swatches=(replace(first, hex=value), *others))) for value in hexes]
+
+
+def evaluating(take: Take) -> bytes:
+    return json.dumps({"document": TakeDocument.of(take).model_dump(mode="json")}).encode()
+
+
 def over_http() -> str:
-    body = json.dumps({"document": TakeDocument.of(full_take()).model_dump(mode="json")}).encode()
+    take = full_take()
+    rows = [
+        over_http_with("the same take again", [evaluating(take)]),
+        over_http_with("a drag", drag_of(take)),
+    ]
+    return table("Over HTTP on loopback, gunicorn", rows)
+
+
+def over_http_with(what: str, bodies: list[bytes]) -> Row:
     database = "postgresql://nobody@127.0.0.1:1/none"  # evaluating needs none
     with (
         tempfile.NamedTemporaryFile() as file,
-        gunicorn("tonada.web.app:create_app()", DATABASE_URL=database, SECRET_KEY="b" * 32) as port,
+        gunicorn("bench.whole:app", DATABASE_URL=database, SECRET_KEY="b" * 32) as port,
     ):
-        ask, answer = asker(port, body)
+        ask, answer = asker(port, bodies)
         file.write(answer)
         file.flush()
         with gunicorn("bench.bare:app", BENCH_ANSWER=file.name) as peer_port:
-            ask_peer, _ = asker(peer_port, body)
+            ask_peer, _ = asker(peer_port, bodies)
             own, peer = taking_turns(ask, ask_peer)
-    row = Row(f"/api/evaluate, {len(answer) // 1024} KB back", own, "bare Flask, same bytes", peer)
-    return table("Over HTTP on loopback, gunicorn", [row])
+    name = f"/api/evaluate, {what}, {len(answer) // 1024} KB back"
+    return Row(name, own, "bare Flask, same bytes", peer)
 
 
 def taking_turns(one: Ask, other: Ask, *, rounds: int = 12, times: int = 40) -> tuple[float, float]:

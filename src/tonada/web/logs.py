@@ -1,4 +1,4 @@
-"""Logs as lines of JSON: each request, what touches security, and failures with their cause.
+"""Logs as lines of JSON: requests, what touches security, and failures with their cause.
 
 Nothing of what a user sent is in them: the route and not the path, no query, no names, no values.
 """
@@ -14,11 +14,13 @@ from typing import Any, Final, Literal
 from flask import Flask, Response, g, request, session
 from pythonjsonlogger.json import JsonFormatter
 
+from tonada.web.hot_paths import HOT_PATHS
+
 requests = logging.getLogger("tonada.requests")
 events = logging.getLogger("tonada.security")
 _FIELDS: Final = "{asctime}{levelname}{name}{message}"
-# The hot path is asked many times a second, and the health of a server by machines.
-_QUIET: Final = frozenset(("/healthz", "/readyz"))
+# What is asked for many times a second, or by machines that watch: told only where it fails.
+_QUIET: Final = frozenset((*HOT_PATHS, "/healthz", "/readyz"))
 
 
 def set_up(level: Literal["requests", "warnings"]) -> None:
@@ -36,7 +38,7 @@ def set_up(level: Literal["requests", "warnings"]) -> None:
 
 
 def register(app: Flask) -> None:
-    """Write a line for every request."""
+    """Write a line for every request, but for the steps of a drag that succeed."""
     app.before_request(_start)
     app.after_request(_finish)
 
@@ -52,7 +54,8 @@ def _start() -> None:
 
 def _finish(answer: Response) -> Response:
     route = request.url_rule.rule if request.url_rule else ""
-    if route not in _QUIET and requests.isEnabledFor(logging.INFO):
+    is_quiet = route in _QUIET and answer.status_code < 400
+    if not is_quiet and requests.isEnabledFor(logging.INFO):
         took = time.perf_counter() - getattr(g, "started", time.perf_counter())
         facts = {
             "method": request.method,

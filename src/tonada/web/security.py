@@ -13,6 +13,7 @@ from flask_limiter.util import get_remote_address
 from flask_wtf.csrf import CSRFProtect
 
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.web.hot_paths import HOT_PATHS
 from tonada.web.logs import security_event
 from tonada.web.reviews.hosts import name_of
 from tonada.web.settings import Settings
@@ -85,12 +86,9 @@ limiter = Limiter(
 )
 
 
-# Asked many times a second by a drag, changing nothing: exempt before the limiter looks anything up.
-HOT_PATHS: Final = frozenset(("/api/evaluate", "/api/changes", "/api/palettes/search"))
-
-
 @limiter.request_filter
 def _is_hot() -> bool:
+    """Exempt a drag before the limiter looks anything up."""
     return request.path in HOT_PATHS
 
 

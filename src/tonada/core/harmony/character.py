@@ -85,6 +85,8 @@ def measured(values: Sequence[Hex]) -> Measured:
     )
 
 
+# The same values come again with every drag, and finding the limit of one is a tenth of a millisecond.
+@lru_cache(maxsize=4096)
 def chroma_share(value: Hex) -> float:
     """Return a colour's chroma as a share of the largest that sRGB has at its lightness and hue, 0 to 1."""
     lightness, chroma, hue = hex_to_oklch(value)

@@ -87,23 +87,19 @@ def key_there(take: Take, key: str | None) -> str | None:
 
 
 class TakeColors:
-    """A take with what was asked of it before: the same colours come up on every ground."""
+    """A take with what each element needs in it, and which roles it has: the same on every ground."""
 
     def __init__(self, take: Take) -> None:
         self.take = take
         self.asked, self.needs, self.styles = _all_asked(take.level, take.proof)
-        self._colors: dict[str, Hex] = {}
-        self._names: dict[str, str] = {}
+        self.color, self.name = take.color_of, take.display_name
+        self._given: dict[tuple[Role, ...], list[str]] = {}
 
-    def color(self, key: str) -> Hex:
-        if key not in self._colors:
-            self._colors[key] = self.take.color_of(key)
-        return self._colors[key]
-
-    def name(self, key: str) -> str:
-        if key not in self._names:
-            self._names[key] = self.take.display_name(key)
-        return self._names[key]
+    def given(self, wanted: tuple[Role, ...]) -> list[str]:
+        """Return those of the roles that a colour has, in their order."""
+        if wanted not in self._given:
+            self._given[wanted] = [role for role in wanted if self.take.has_role(role)]
+        return self._given[wanted]
 
     def ramp(self, owner: str) -> tuple[Hex, ...]:
         return self.take.ramp(owner).hexes
@@ -162,7 +158,7 @@ class Chooser:
         return text.key if text else None
 
     def roles(self, wanted: tuple[Role, ...]) -> list[str]:
-        return [role for role in wanted if self.take.has_role(role)]
+        return list(self.colors.given(wanted))
 
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
         """Return the first role that passes; else the passing step nearest to the ground; else the best."""

@@ -120,9 +120,11 @@ def _check_pairs(
 ) -> None:
     for number, pair in enumerate(pairs):
         for end, key in (("text", pair.text), ("ground", pair.ground)):
+            if key in roles:
+                continue
             read = read_key(key)
             steps = owners.get(read.name, 0)
-            known = key in roles or read.value is not None or (steps and read.step is None)
+            known = read.value is not None or (steps and read.step is None)
             if read.step is not None:
                 known = known or 1 <= read.step <= steps
             if not (known or (end == "text" and key in overlays)):

@@ -87,8 +87,10 @@ class Take:
     _by_id: dict[str, Swatch] = field(init=False, repr=False, compare=False)
     _by_role: dict[RoleKey, Assignment] = field(init=False, repr=False, compare=False)
     _roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = field(init=False, repr=False, compare=False)
-    # Every ramp is asked for many times in an evaluation.
+    # Every ramp and every colour is asked for many times in an evaluation.
     _ramps: dict[str, Ramp] = field(init=False, repr=False, compare=False)
+    _colors: dict[str, Hex] = field(init=False, repr=False, compare=False)
+    _names: dict[str, str] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
@@ -101,7 +103,8 @@ class Take:
             one = self._by_role[role]
             roles[one.swatch, one.step] = (*roles.get((one.swatch, one.step), ()), role)
         object.__setattr__(self, "_roles", roles)
-        object.__setattr__(self, "_ramps", {})
+        for remembered in ("_ramps", "_colors", "_names"):
+            object.__setattr__(self, remembered, {})
 
     def swatch_of(self, role: RoleKey) -> Swatch | None:
         """Return the swatch that moves when the role's colour is to change: the one that has the role.
@@ -174,6 +177,12 @@ class Take:
 
     def color_of(self, key: str) -> Hex:
         """Return the opaque value of a key. Raises TakeError for one that isn't there."""
+        known = self._colors.get(key)
+        if known is None:
+            known = self._colors[key] = self._color_of(key)
+        return known
+
+    def _color_of(self, key: str) -> Hex:
         if key in self._by_role:
             return self.hex_of(key)
         read = read_key(key)
@@ -192,6 +201,12 @@ class Take:
 
         Raises TakeError for a key that isn't there.
         """
+        known = self._names.get(key)
+        if known is None:
+            known = self._names[key] = self._display_name(key)
+        return known
+
+    def _display_name(self, key: str) -> str:
         if key in self._by_role:
             return role_name(key, self._by_role[key].name)
         overlay = self.overlay(key)
