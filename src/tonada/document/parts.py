@@ -15,7 +15,7 @@ HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
 # What a person writes in one line. Characters that can't be seen are taken out rather than refused:
 # they come along with what is pasted, and what was kept before must open.
 Line = BeforeValidator(lambda value: one_line(value) if isinstance(value, str) else value)
-Name = Annotated[str, Line, StringConstraints(min_length=1, max_length=limits.MAX_NAME_LENGTH)]
+Name = Annotated[str, StringConstraints(min_length=1, max_length=limits.MAX_NAME_LENGTH), Line]
 Identifier = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,40}$")]
 # The id of a pair: one of the document, or that of a pair which a ground makes.
 PairId = Annotated[

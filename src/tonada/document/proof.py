@@ -48,7 +48,7 @@ class GroundModel(Model):
 
 PixelSize = Annotated[float, Field(ge=LEAST_SIZE, le=LARGEST_SIZE)]
 # What may be typed in place of the voice's own words.
-Words = Annotated[str, Line, StringConstraints(max_length=limits.MAX_PAGE_WORDS, strip_whitespace=True)]
+Words = Annotated[str, StringConstraints(max_length=limits.MAX_PAGE_WORDS, strip_whitespace=True), Line]
 
 
 class TextSizeModel(Model):

@@ -16,7 +16,7 @@ Width: TypeAlias = Literal["wide", "phone"]
 WIDTHS: tuple[Width, ...] = ("wide", "phone")
 FileDigest = Annotated[str, StringConstraints(pattern=r"^[0-9a-f]{64}$")]
 Place = Annotated[int, Field(ge=0, lt=limits.MAX_REVIEW_TAKES)]
-ShortText = Annotated[str, Line, StringConstraints(max_length=120)]
+ShortText = Annotated[str, StringConstraints(max_length=120), Line]
 # What a person writes over several lines.
 RemarkText = Annotated[
     str, StringConstraints(min_length=1, max_length=limits.MAX_REMARK_LENGTH, strip_whitespace=True)

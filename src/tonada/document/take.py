@@ -34,7 +34,7 @@ from tonada.document.proof import ChosenSlotModel, GroundModel, ProofModel
 
 class OriginModel(Model):
     kind: OriginKind
-    note: Annotated[str, Line, StringConstraints(max_length=300)]
+    note: Annotated[str, StringConstraints(max_length=300), Line]
     source: str | None = Field(None, max_length=40)
     share: Share | None = None
 
@@ -119,7 +119,7 @@ class AssignmentModel(Model):
 
     role: RoleText
     swatch: Identifier
-    reason: Annotated[str, Line, StringConstraints(max_length=limits.MAX_REASON_LENGTH)]
+    reason: Annotated[str, StringConstraints(max_length=limits.MAX_REASON_LENGTH), Line]
     step: StepNumber | None = None
     share: Share | None = None
     name: Name | None = None
@@ -139,7 +139,7 @@ class PairModel(Model):
     text: ColorKey
     ground: ColorKey
     usage: Usage
-    sample: Annotated[str, Line, StringConstraints(max_length=limits.MAX_NAME_LENGTH)]
+    sample: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH), Line]
     layers: Annotated[tuple[Identifier, ...], Field(max_length=limits.MAX_LAYERS)] = ()
     size: PixelSize | None = None
     weight: Weight | None = None

@@ -8,7 +8,7 @@ from hypothesis import given
 from tests.strategies import hexes
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import hexes_to_srgb8
-from tonada.core.color.vibration import glows, is_neon, vibrates, vibration, vibration_of
+from tonada.core.color.vibration import VIBRATES_FROM, glows, is_neon, vibrates, vibration, vibration_of
 
 RESTLESS = [("#ff0000", "#00ffff"), ("#d0021b", "#00d5e0"), ("#ff0000", "#0000ff"), ("#ff6f00", "#0057b8")]
 CALM = [
@@ -32,6 +32,13 @@ def test_a_pair_that_passes_can_vibrate() -> None:
 @pytest.mark.parametrize(("one", "other"), CALM)
 def test_where_one_of_the_three_is_missing_it_is_calm(one: str, other: str) -> None:
     assert not vibrates(one, other)
+
+
+@given(hexes, hexes)
+def test_one_pair_is_measured_as_many_are(one: str, other: str) -> None:
+    many = vibration_of(hexes_to_srgb8((one,) * 9), hexes_to_srgb8((other,) * 9))
+    assert vibration(one, other) == pytest.approx(many[0], abs=1e-12)
+    assert vibrates(one, other) == (many[0] >= VIBRATES_FROM)
 
 
 @given(hexes, hexes)

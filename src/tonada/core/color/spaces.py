@@ -256,4 +256,4 @@ def hex_to_oklch(value: Hex) -> tuple[float, float, float]:
 
 def srgb8_to_hex(srgb8: Srgb8) -> Hex:
     """Return `#rrggbb` of one 8-bit colour, in lower case."""
-    return "#{:02x}{:02x}{:02x}".format(*(int(channel) for channel in srgb8))
+    return f"#{bytes(srgb8.tolist()).hex()}"

@@ -9,13 +9,14 @@ on red has more than 3 to 1.
 
 from __future__ import annotations
 
+import math
 from functools import lru_cache
 from typing import Final
 
 import numpy as np
 from numpy.typing import NDArray
 
-from tonada.core.color.spaces import Floats, Hex, hexes_to_srgb8, srgb8_to_oklab
+from tonada.core.color.spaces import Floats, Hex, hex_to_oklab, hexes_to_srgb8, srgb8_to_oklab
 
 # Two colours this far apart in OKLab's a and b count in full; as red and cyan are.
 FULL_DISTANCE: Final = 0.4
@@ -49,9 +50,14 @@ def vibration_of(colors: NDArray[np.uint8], others: NDArray[np.uint8]) -> Floats
 
 @lru_cache(maxsize=8192)
 def vibration(one: Hex, other: Hex) -> float:
-    """Return how much two colours vibrate, 0 to 1."""
-    colors = hexes_to_srgb8((one, other))
-    return float(vibration_of(colors[0], colors[1]))
+    """Return how much two colours vibrate, 0 to 1: as vibration_of does, of one pair much quicker."""
+    (lightness, a, b), (other_lightness, other_a, other_b) = hex_to_oklab(one), hex_to_oklab(other)
+    near = 1.0 - abs(lightness - other_lightness) / CALM_LIGHTNESS
+    if near <= 0.0:
+        return 0.0
+    chromas = float(np.hypot(a, b)) * float(np.hypot(other_a, other_b))
+    apart = math.sqrt(max(0.0, 2.0 * (chromas - (a * other_a + b * other_b))))
+    return float(np.power(min(1.0, apart / FULL_DISTANCE), DISTANCE_POWER)) * near
 
 
 def vibrates(one: Hex, other: Hex) -> bool:

@@ -7,7 +7,7 @@ from dataclasses import replace
 from typing import Final
 
 from tonada.core.proof.choices import HEADINGS, TEXT_ELEMENTS, Choice, strictest_size
-from tonada.core.proof.grounds import choices_of, set_use
+from tonada.core.proof.grounds import choices_of, doubtful_choices, set_use
 from tonada.core.take.parts import GroundPair, GroundPlace
 from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, TextSize
 from tonada.core.take.take import Take
@@ -29,7 +29,7 @@ def ground_pairs(take: Take) -> tuple[GroundPair, ...]:
     known = {(one.text, one.ground, one.usage) for one in take.pairs}
     return tuple(
         pair
-        for ground, key, choices in choices_of(take)
+        for ground, key, choices in doubtful_choices(take)
         for one in choices.values()
         if one.key != one.by_rule or one.ratio < one.needed
         if (pair := _pair_of(take, ground, key, one, choices))
@@ -53,11 +53,7 @@ def without_ground_pairs(take: Take) -> Take:
     for pair in made:
         place = pair.place
         here = next(
-            (
-                choices.get(place.element)
-                for ground, _, choices in choices_of(plain)
-                if ground == place.ground
-            ),
+            (choices.get(place.element) for ground, choices in choices_of(plain) if ground == place.ground),
             None,
         )
         if here and here.key != pair.text:

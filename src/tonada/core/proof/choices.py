@@ -6,7 +6,7 @@ needs there; then the nearest step of a ramp; where nothing does, the best there
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Collection
 from functools import lru_cache
 from typing import Final, NamedTuple
 
@@ -93,13 +93,6 @@ class TakeColors:
         self.take = take
         self.asked, self.needs, self.styles = _all_asked(take.level, take.proof)
         self.color, self.name = take.color_of, take.display_name
-        self._given: dict[tuple[Role, ...], list[str]] = {}
-
-    def given(self, wanted: tuple[Role, ...]) -> list[str]:
-        """Return those of the roles that a colour has, in their order."""
-        if wanted not in self._given:
-            self._given[wanted] = [role for role in wanted if self.take.has_role(role)]
-        return self._given[wanted]
 
     def ramp(self, owner: str) -> tuple[Hex, ...]:
         return self.take.ramp(owner).hexes
@@ -135,9 +128,11 @@ class Chooser:
         self.by_hand = dict(given.uses)
         self.choices: dict[Element, Choice] = {}
 
-    def choose(self) -> dict[Element, Choice]:
-        """Return the choice for each element, in the order in which they are shown."""
+    def choose(self, left: Collection[Element] = ()) -> dict[Element, Choice]:
+        """Return the choice for each element but those `left`, in the order in which they are shown."""
         for element, choose in _RULES.items():
+            if element in left:
+                continue
             needed = self.colors.needs[element]
             background = self.choices.get(Element.BUTTON)
             if element is Element.LABEL and background is None:
@@ -151,6 +146,17 @@ class Chooser:
                 self.choices[element] = Choice(element, key, by_rule, value, over, ratio, needed)
         return self.choices
 
+    def choose_doubtful(self) -> dict[Element, Choice]:
+        """Return what choose does of elements that may fail or were changed by hand, and of the button.
+
+        Where a step of the neutrals reads on the ground, the rules of most elements end there if no role
+        reads: they can't fail, and need not be gone through.
+        """
+        needs = self.colors.needs
+        most = max(needs[one] for one in _END_AT_NEUTRALS)
+        is_sure = needs[Element.LINK] <= needs[Element.TEXT] and self.quietest(self.hex, most) is not None
+        return self.choose(_END_AT_NEUTRALS if is_sure and not self.by_hand else ())
+
     @property
     def text(self) -> str | None:
         """What a text uses here, the last resort of other elements."""
@@ -158,7 +164,7 @@ class Chooser:
         return text.key if text else None
 
     def roles(self, wanted: tuple[Role, ...]) -> list[str]:
-        return list(self.colors.given(wanted))
+        return [role for role in wanted if self.take.has_role(role)]
 
     def first(self, keys: list[str], over: Hex, needed: float) -> str | None:
         """Return the first role that passes; else the passing step nearest to the ground; else the best."""
@@ -266,6 +272,10 @@ def _signal(element: Element) -> Callable[[Chooser, Hex, float], str | None]:
     return choose
 
 
+# What takes the passing step of the neutrals where no role passes; a link takes the text's colour then.
+_END_AT_NEUTRALS: Final = frozenset(
+    (Element.HEADING, Element.TEXT, Element.QUIET, Element.LINK, Element.LINE, Element.FOCUS)
+)
 # In the order in which they are chosen: a label needs its button, a link keeps off the text.
 _RULES: Final[dict[Element, Callable[[Chooser, Hex, float], str | None]]] = {
     Element.HEADING: _heading,

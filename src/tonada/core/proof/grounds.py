@@ -64,10 +64,16 @@ def grounds_of(take: Take) -> tuple[Ground, ...]:
     return tuple(_ground(take, chooser) for chooser in _choosers(take))
 
 
-def choices_of(take: Take) -> Iterator[tuple[str, str, dict[Element, Choice]]]:
-    """Return the id and the key of each ground with its choices: what grounds_of has, without the words."""
+def choices_of(take: Take) -> Iterator[tuple[str, dict[Element, Choice]]]:
+    """Return the id of each ground with its choices: what grounds_of has, without the words."""
     for chooser in _choosers(take):
-        yield chooser.given.id, chooser.key, chooser.choose()
+        yield chooser.given.id, chooser.choose()
+
+
+def doubtful_choices(take: Take) -> Iterator[tuple[str, str, dict[Element, Choice]]]:
+    """Return the id and the key of each ground with the choices that may fail or were changed by hand."""
+    for chooser in _choosers(take):
+        yield chooser.given.id, chooser.key, chooser.choose_doubtful()
 
 
 def _choosers(take: Take) -> Iterator[Chooser]:

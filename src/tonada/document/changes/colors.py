@@ -93,7 +93,7 @@ class ReplaceChange(Model):
     kind: Literal["replace"]
     before: UUID
     after: UUID
-    name: Annotated[str, Line, StringConstraints(min_length=1, max_length=200)]
+    name: Annotated[str, StringConstraints(min_length=1, max_length=200), Line]
     moves: Annotated[tuple[MovedColor, ...], Field(max_length=MAX_SWATCHES)] = ()
 
     def apply(self, take: Take) -> Changed:

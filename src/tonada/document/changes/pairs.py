@@ -33,7 +33,7 @@ class AddPairChange(Model):
     text: ColorKey
     ground: ColorKey
     usage: Usage
-    sample: Annotated[str, Line, StringConstraints(min_length=1, max_length=MAX_NAME_LENGTH)]
+    sample: Annotated[str, StringConstraints(min_length=1, max_length=MAX_NAME_LENGTH), Line]
 
     def apply(self, take: Take) -> Changed:
         return own_pairs.add_pair(take, self.text, self.ground, self.usage, self.sample), ()

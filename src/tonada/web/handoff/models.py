@@ -37,7 +37,7 @@ class OptionsModel(Model):
     night: bool = True
     naming: Naming = "kebab"
     notation: WrittenAs = "hex"
-    prefix: Annotated[str, Line, StringConstraints(max_length=20)] = ""
+    prefix: Annotated[str, StringConstraints(max_length=20), Line] = ""
     dark: Dark = "media"
     paper: Paper = "A4"
     page_values: bool = False
@@ -164,7 +164,7 @@ class ValuesAnswer(Model):
 
 
 class HandedBody(Model):
-    what: Annotated[str, Line, StringConstraints(min_length=1, max_length=40)]
+    what: Annotated[str, StringConstraints(min_length=1, max_length=40), Line]
 
 
 class ChangesAnswer(Model):

@@ -25,7 +25,7 @@ from tonada.document.parts import HexText, Line, Model, Name
 from tonada.document.take import TakeDocument
 
 Word = Annotated[str, StringConstraints(max_length=40)]
-Tag = Annotated[str, Line, StringConstraints(min_length=1, max_length=limits.MAX_TAG_LENGTH)]
+Tag = Annotated[str, StringConstraints(min_length=1, max_length=limits.MAX_TAG_LENGTH), Line]
 Tags = Annotated[tuple[Tag, ...], Field(max_length=limits.MAX_PALETTE_TAGS)]
 # Where the stave of all hues begins, in degrees: between cyan and blue, where there is least to see.
 FIRST_HUE = 210.0

@@ -50,7 +50,7 @@ class TokenRemarkPath(TokenPath):
 class LinkBody(Model):
     """Make another link. until: its last day, none for no end. mail: the address that it is sent to."""
 
-    name: Annotated[str, Line, StringConstraints(max_length=limits.MAX_NAME_LENGTH)] = ""
+    name: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH), Line] = ""
     until: date | None = None
     passphrase: Annotated[str, StringConstraints(min_length=4, max_length=200)] | None = None
     mail: MailAddress | None = None
@@ -297,7 +297,7 @@ class TakenInAnswer(Model):
 class StudioBody(Model):
     """studio: who signs. notified: where it is told what came back; empty for nowhere."""
 
-    studio: Annotated[str, Line, StringConstraints(max_length=limits.MAX_NAME_LENGTH)] = ""
+    studio: Annotated[str, StringConstraints(max_length=limits.MAX_NAME_LENGTH), Line] = ""
     notified: MailAddress | Annotated[str, StringConstraints(max_length=0)] = ""
 
 

@@ -187,7 +187,7 @@ class BesideAnswer(Model):
 
 
 class SourceNameBody(Model):
-    name: Annotated[str, Line, StringConstraints(min_length=1, max_length=200)]
+    name: Annotated[str, StringConstraints(min_length=1, max_length=200), Line]
 
 
 class TextBody(Model):

@@ -153,7 +153,7 @@ class TakeOrderBody(Model):
 class VersionBody(Model):
     """is_automatic: saved by Tonada before something large."""
 
-    description: Annotated[str, Line, StringConstraints(max_length=200)] = ""
+    description: Annotated[str, StringConstraints(max_length=200), Line] = ""
     is_automatic: bool = False
 
 
@@ -242,7 +242,7 @@ class ColorChoice(Model):
 class ProposalBody(Model):
     colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
     source: UUID | None = None
-    source_name: Annotated[str, Line, StringConstraints(max_length=200)] = "a list"
+    source_name: Annotated[str, StringConstraints(max_length=200), Line] = "a list"
     whole: Whole = "artwork"
     level: Level = "AA"
 
