@@ -45,6 +45,10 @@ CHANGES = st.one_of(
     change("own role", name=NAMES, swatch=OWNERS, step=STEPS),
     change("remove role", role=st.sampled_from(["own-badge", "own-role", "accent-2", "ink"])),
     change("give", role=st.sampled_from(["primary", "own-badge", "link"]), swatch=OWNERS, step=STEPS),
+    change("typed", swatch=OWNERS, text=st.sampled_from(["#123", "oklch(0.7 0.2 30)", "none"])),
+    change(
+        "number", swatch=OWNERS, number=st.sampled_from(["chroma", "hue", "blue"]), value=st.floats(0, 300)
+    ),
     change("remove", owner=OWNERS, instead=st.none() | TARGET),
     change(
         "sections", page=st.just("home"), sections=st.just([{"section": "opening", "ground": "ground-1"}])

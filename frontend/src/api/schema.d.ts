@@ -3469,7 +3469,7 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["VariationChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["TypedChange"] | components["schemas"]["NumberChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["VariationChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
             /** @default null */
             page: components["schemas"]["PageWanted"] | null;
         };
@@ -3713,6 +3713,26 @@ export interface components {
              * @enum {string}
              */
             kind: "night";
+        };
+        /**
+         * NumberChange
+         * @description One number of a swatch: of its shade in OKLCH, or a channel of sRGB; whole ones of 0 to 255.
+         */
+        NumberChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "number";
+            /** Swatch */
+            swatch: string;
+            /**
+             * Number
+             * @enum {string}
+             */
+            number: "lightness" | "chroma" | "hue" | "red" | "green" | "blue";
+            /** Value */
+            value: number;
         };
         /**
          * OverlayPairChange
@@ -4086,6 +4106,21 @@ export interface components {
             role: string;
             /** Other */
             other: string;
+        };
+        /**
+         * TypedChange
+         * @description Another colour for a swatch, in any CSS notation.
+         */
+        TypedChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "typed";
+            /** Swatch */
+            swatch: string;
+            /** Text */
+            text: string;
         };
         /**
          * UseChange

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Swatch } from '@/api/types'
 import CopyButton from '@/ui/CopyButton.vue'
 import PairList from './PairList.vue'
@@ -11,13 +10,13 @@ import UsesList from './UsesList.vue'
 import { roleLabel } from './roles'
 import { formatShare, roleNames } from '@/ui/format'
 import { useTakeStore } from './take'
+import { useChange } from './useChange'
 
 const props = defineProps<{ swatch: Swatch }>()
 const emit = defineEmits<{ close: []; pair: [id: string] }>()
 const take = useTakeStore()
-const TYPED = { kind: 'typed', note: 'typed by hand', source: null, share: null } as const
+const { problem, make } = useChange({ saysItself: true })
 const typed = ref('')
-const error = ref('')
 
 const figures = computed(() => take.evaluation?.swatches.find((one) => one.id === props.swatch.id))
 const reasons = computed(() =>
@@ -30,17 +29,19 @@ const pairs = computed(() => {
   )
 })
 
+// What is being typed stays when an answer comes that changes the colour.
 watch(
-  () => props.swatch,
-  (swatch) => {
-    typed.value = swatch.hex
-    error.value = ''
+  () => [props.swatch.id, props.swatch.hex] as const,
+  ([id, hex], before) => {
+    if (id !== before?.[0] || typed.value === before[1]) typed.value = hex
+    problem.value = ''
   },
   { immediate: true },
 )
 
-function edit(changes: Partial<Swatch>, from = take.begin(), id = props.swatch.id) {
-  take.edit(from, (document) => ({
+function edit(changes: Partial<Swatch>) {
+  const { id } = props.swatch
+  take.edit(take.begin(), (document) => ({
     ...document,
     swatches: document.swatches.map((one) => (one.id === id ? { ...one, ...changes } : one)),
   }))
@@ -52,16 +53,12 @@ function rename(event: Event) {
 }
 
 async function setColor() {
-  if (typed.value.trim() === props.swatch.hex) return
-  const [from, { id, hex }] = [take.begin(), props.swatch]
-  try {
-    const color = await given(api.POST('/api/colors', { body: { text: typed.value } }))
-    error.value = ''
-    if (color.hex === hex) typed.value = color.hex
-    else edit({ hex: color.hex, name: color.name, origin: TYPED }, from, id)
-  } catch (reason) {
-    error.value = explain(reason)
-  }
+  const [{ id, hex }, text] = [props.swatch, typed.value]
+  if (text.trim() === hex) return
+  await make({ kind: 'typed', swatch: id, text })
+  await nextTick()
+  if (!problem.value && id === props.swatch.id && typed.value === text)
+    typed.value = props.swatch.hex
 }
 </script>
 
@@ -109,12 +106,12 @@ async function setColor() {
         class="field value"
         spellcheck="false"
         autocomplete="off"
-        :aria-invalid="error !== ''"
+        :aria-invalid="problem !== ''"
         aria-describedby="swatch-color-error"
       />
       <button class="button">Set</button>
     </form>
-    <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ error }}</p>
+    <p id="swatch-color-error" role="alert" class="font-semibold empty:hidden">{{ problem }}</p>
     <!-- What is being typed for one colour is never another one’s. -->
     <ShadeFields v-if="figures" :key="swatch.id" :figures="figures" />
     <slot />

@@ -53,6 +53,14 @@ def read_color(text: str, *, field: str = "color") -> ReadColor:
     return found
 
 
+def read_swatch_color(text: str, *, field: str) -> ReadColor:
+    """Return what read_color does, for a swatch. Raises ColorError naming `field`, also for an alpha."""
+    found = read_color(text, field=field)
+    if found.alpha < 1:
+        raise ColorError("Swatches can’t be transparent. Enter the colour without alpha.", field=field)
+    return found
+
+
 def parse_color(text: str, *, field: str = "color") -> tuple[Hex, float]:
     """Return hex and alpha (0 to 1) of what `read_color` reads. Raises ColorError naming `field`."""
     found = read_color(text, field=field)

@@ -53,9 +53,12 @@ from tonada.document.changes.roles import (
     SuggestChange,
     SwapChange,
 )
+from tonada.document.changes.typed import NumberChange, TypedChange
 
 TakeChange = Annotated[
     PlaceChange
+    | TypedChange
+    | NumberChange
     | ChordChange
     | FlagChange
     | VariationChange

@@ -7,8 +7,7 @@ from dataclasses import replace
 from flask import Response
 
 from tonada.core.color.naming import color_name
-from tonada.core.color.notation import read_color as read_color_text
-from tonada.core.errors import ColorError
+from tonada.core.color.notation import read_swatch_color
 from tonada.core.formats import read_list
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.one_pair import mends_for_pair, reach_of
@@ -71,9 +70,7 @@ def list_ramps(body: EvaluateBody) -> Response:
 
 @api.post("/colors", responses={200: ColorAnswer}, summary="A colour in any CSS notation as hex, with a name")
 def read_color(body: ColorBody) -> Response:
-    found = read_color_text(body.text, field="text")
-    if found.alpha < 1:
-        raise ColorError("Swatches can’t be transparent. Enter the colour without alpha.", field="text")
+    found = read_swatch_color(body.text, field="text")
     name = color_name(found.hex)
     return answer(ColorAnswer(hex=found.hex, name=name, notation=found.notation, mapped=found.mapped))
 
