@@ -77,3 +77,14 @@ def test_what_cannot_be_is_refused_by_its_field(fields: dict[str, Any], field: s
     with pytest.raises(InputError) as refused:
         after(**fields)
     assert refused.value.field == field
+
+
+def test_a_size_and_a_weight_are_set_one_after_the_other() -> None:
+    def sized(take: Take, **fields: Any) -> Take:
+        return made_by(CHANGE.validate_python({"kind": "size", "style": "h2", **fields}), take)[0]
+
+    usual = TAKE.proof.size_of("h2", "wide")
+    larger = sized(TAKE, size=41).proof.size_of("h2", "wide")
+    assert (larger.size, larger.weight) == (41, usual.weight)
+    both = sized(sized(TAKE, size=41), weight=300).proof.size_of("h2", "wide")
+    assert (both.size, both.weight) == (41, 300)

@@ -4028,7 +4028,7 @@ export interface components {
         };
         /**
          * SizeChange
-         * @description The size of a text in wide windows, in CSS pixels, and its weight.
+         * @description The size of a text in wide windows, in CSS pixels, or its weight; null is as it is.
          */
         SizeChange: {
             /**
@@ -4041,10 +4041,16 @@ export interface components {
              * @enum {string}
              */
             style: "h1" | "h2" | "h3" | "text" | "small" | "label";
-            /** Size */
-            size: number;
-            /** Weight */
-            weight: number;
+            /**
+             * Size
+             * @default null
+             */
+            size: number | null;
+            /**
+             * Weight
+             * @default null
+             */
+            weight: number | null;
         };
         /**
          * SlotChange

@@ -70,14 +70,11 @@ function setSpread(spread: number) {
     change.show({ kind: 'chord', harmony: { ...take.document.harmony, spread }, turn: 0 })
 }
 
-function setAngles(angles: number[]) {
-  if (take.document)
-    void change.make({ kind: 'chord', harmony: { ...take.document.harmony, angles }, turn: 0 })
-}
-
-function setCircle(circle: Harmony['circle']) {
-  if (take.document)
-    void change.make({ kind: 'chord', harmony: { ...take.document.harmony, circle }, turn: 0 })
+function setChord(changes: Partial<Harmony>) {
+  void change.make(() => {
+    const now = take.document?.harmony
+    return now && { kind: 'chord', harmony: { ...now, ...changes }, turn: 0 }
+  })
 }
 
 function hold(id: string) {
@@ -175,8 +172,8 @@ function chooseVariation({ seed, document }: Variation) {
           :is-varying="isVarying"
           :is-in-figures="isInFigures"
           @spread="setSpread"
-          @angles="setAngles"
-          @circle="setCircle"
+          @angles="setChord({ angles: $event })"
+          @circle="setChord({ circle: $event })"
           @shape="change.show({ kind: 'character', harmony: $event })"
           @keep="change.keep"
           @web-safe="setSettings({ web_safe: $event })"

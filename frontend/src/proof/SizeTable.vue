@@ -72,17 +72,17 @@ function read(event: Event, field: string, name: string): number | undefined {
 function size(row: (typeof rows.value)[number], event: Event) {
   const value = read(event, `${row.style} size`, `The size of ${row.name}`)
   if (value === undefined) return
-  const { style, weight } = row
+  const { style } = row
   void change.make(
     width.value === 'wide'
-      ? { kind: 'size', style, size: value, weight }
+      ? { kind: 'size', style, size: value, weight: null }
       : { kind: 'narrow size', width: width.value, style, size: value },
   )
 }
 function weight(row: (typeof rows.value)[number], event: Event) {
   const value = read(event, `${row.style} weight`, `The weight of ${row.name}`)
-  const { style, size } = row
-  if (value !== undefined) void change.make({ kind: 'size', style, size, weight: value })
+  const { style } = row
+  if (value !== undefined) void change.make({ kind: 'size', style, size: null, weight: value })
 }
 function follow(style: TextStyle) {
   if (width.value !== 'wide')

@@ -2,14 +2,13 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import NeutralPanel from './NeutralPanel.vue'
 import OverlayPanel from './OverlayPanel.vue'
-import type { OverlayFigures, TakeChange, TakeDocument } from '@/api/types'
+import type { OverlayFigures, TakeDocument } from '@/api/types'
 import { roleLabel } from '@/take/roles'
 
 defineProps<{
   document: TakeDocument
   overlays: readonly OverlayFigures[]
   said: readonly string[]
-  make: (change: TakeChange) => Promise<void>
 }>()
 const emit = defineEmits<{ role: [role: string] }>()
 const TABS = ['Why', 'Neutrals', 'Overlays'] as const
@@ -46,7 +45,7 @@ const TABS = ['Why', 'Neutrals', 'Overlays'] as const
           {{ one.reason }}
         </p>
       </TabPanel>
-      <TabPanel><NeutralPanel :document="document" :make="make" /></TabPanel>
+      <TabPanel><NeutralPanel :document="document" /></TabPanel>
       <TabPanel><OverlayPanel :document="document" :overlays="overlays" /></TabPanel>
     </TabPanels>
   </TabGroup>

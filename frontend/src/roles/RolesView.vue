@@ -112,7 +112,6 @@ function remove(name: string) {
         :document="take.shown"
         :overlays="overlays"
         :said="change.said.value"
-        :make="change.make"
         @role="selectRole"
       />
     </InspectorPanel>

@@ -30,15 +30,16 @@ class ScaleChange(Model):
 
 
 class SizeChange(Model):
-    """The size of a text in wide windows, in CSS pixels, and its weight."""
+    """The size of a text in wide windows, in CSS pixels, or its weight; null is as it is."""
 
     kind: Literal["size"]
     style: TextStyle
-    size: PixelSize
-    weight: Weight
+    size: PixelSize | None = None
+    weight: Weight | None = None
 
     def apply(self, take: Take) -> Changed:
-        return type_sizes.set_size(take, self.style, self.size, self.weight), ()
+        now = take.proof.size_of(self.style, "wide")
+        return type_sizes.set_size(take, self.style, self.size or now.size, self.weight or now.weight), ()
 
 
 class NarrowSizeChange(Model):
