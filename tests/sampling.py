@@ -23,8 +23,8 @@ Case = TypeVar("Case")
 IS_LONG: Final = os.environ.get("TONADA_TESTS") == "long"
 # Which ones of many cases are in every run: the same ones each time, and not the first.
 _SEED: Final = 20261130
-# Of the details; `detail(2)` takes one in two.
-ONE_IN: Final = 8
+# Of the details; `detail(4)` takes one in four.
+ONE_IN: Final = 12
 
 
 @cache
@@ -69,5 +69,5 @@ def _places(count: int, keep: int) -> set[int]:
 
 
 def examples(count: int) -> int:
-    """Return how many of so many examples of a property are tried: in the short run, half of them."""
-    return count if IS_LONG else count // 2
+    """Return how many of so many examples of a property are tried: in the short run, a third of them."""
+    return count if IS_LONG else count // 3

@@ -92,6 +92,7 @@ def test_other_starts_open_their_form(page: Page) -> None:
     expect(page.get_by_label("Colours", exact=True)).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_deleted_take_comes_back_after_a_reload(page: Page) -> None:
     open_demo(page, take="Take 2")
     page.get_by_role("button", name="Options for this take").click()

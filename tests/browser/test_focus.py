@@ -23,6 +23,7 @@ def act(page: Page, action: str) -> None:
     press(page.get_by_role("menuitem", name=action, exact=True))
 
 
+@pytest.mark.detail
 def test_a_brand_is_made_and_built(page: Page) -> None:
     page.goto("/")
     page.get_by_label("Name of the new brand").fill("By keys")
@@ -78,6 +79,7 @@ def test_takes_and_versions(page: Page) -> None:
     expect(page.get_by_role("button", name="Save a version")).to_be_focused()
 
 
+@pytest.mark.detail
 @pytest.mark.parametrize("choice", ["Use the other copy", "Save mine as a new take"])
 def test_of_two_states_one_is_chosen(page: Page, choice: str) -> None:
     open_demo(page, step="roles")

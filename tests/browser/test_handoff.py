@@ -121,6 +121,7 @@ def test_the_second_time_it_says_what_changed(page: Page) -> None:
     expect(page.get_by_test_id("changes")).to_contain_text("is now #")
 
 
+@pytest.mark.detail
 def test_the_same_state_is_handed_off_as_the_same_version(page: Page) -> None:
     open_demo(page, step="roles")
     page.get_by_role("button", name="Add a role").click()

@@ -126,6 +126,7 @@ def test_the_wheel_over_a_note_changes_its_chroma(page: Page) -> None:
     assert float(inspector.get_by_label("Chroma").input_value()) < before - 0.004
 
 
+@pytest.mark.detail
 def test_a_note_is_deleted_only_without_a_role(page: Page) -> None:
     open_stave(page, release=())
     note(page, "Secondary").focus()
@@ -141,6 +142,7 @@ def test_a_note_is_deleted_only_without_a_role(page: Page) -> None:
     expect(page.get_by_test_id("measure").locator("li")).to_have_count(count)
 
 
+@pytest.mark.detail
 def test_a_note_that_something_else_uses_is_not_deleted(page: Page) -> None:
     open_stave(page, release=())
     page.get_by_role("slider", name=re.compile("^Open place")).first.focus()
@@ -253,6 +255,7 @@ def test_variations_can_be_returned_to(page: Page) -> None:
     expect(cell(page, "Accent")).to_contain_text(second)
 
 
+@pytest.mark.detail
 def test_a_pinned_variation_stays_while_others_are_leafed_through(page: Page) -> None:
     open_stave(page)
     page.get_by_role("button", name="Vary free colours").click()
@@ -322,6 +325,7 @@ def test_numbers_typed_over_a_slow_line_all_count(page: Page) -> None:
     expect(cell(page, "Secondary").get_by_role("button", name=re.compile("#40..5a$"))).to_be_visible()
 
 
+@pytest.mark.detail
 def test_advice_is_followed_with_a_button(page: Page) -> None:
     make_brand(page, "Advice")
     page.get_by_role("button", name="Type or paste colours").first.click()

@@ -29,6 +29,7 @@ def test_undo_works_with_the_focus_on_a_slider(page: Page) -> None:
     saved(page, 3)
 
 
+@pytest.mark.detail
 def test_undo_works_in_the_frame_of_the_page(page: Page) -> None:
     open_demo(page)
     changed(page)
@@ -50,6 +51,7 @@ def test_undo_works_where_something_is_unfolded(page: Page) -> None:
     saved(page, 3)
 
 
+@pytest.mark.detail
 def test_nothing_is_undone_behind_a_dialog(page: Page) -> None:
     open_demo(page)
     changed(page)

@@ -11,6 +11,7 @@ from tests.browser.axe import axe_findings
 from tests.browser.conftest import open_demo
 
 
+@pytest.mark.detail
 def test_a_view_that_cannot_be_loaded_says_so_and_is_gone_to_by_a_reload(page: Page) -> None:
     open_demo(page)
     chunk = re.compile(r"/assets/RolesView-[\w-]+\.js$")

@@ -39,6 +39,7 @@ def test_the_proposal_is_seen_before_it_is_built(page: Page) -> None:
     saved(page, 2)
 
 
+@pytest.mark.detail
 def test_a_part_of_the_page_chooses_what_stands_behind_it(page: Page) -> None:
     open_step(page, "Harmony")
     the_page(page).get_by_role("heading", name="Come before dark").click()

@@ -108,6 +108,7 @@ def test_size_and_usage_decide_what_is_needed(page: Page) -> None:
     expect(page.get_by_test_id("tally")).to_contain_text("of 18 pairs pass AA")
 
 
+@pytest.mark.detail
 def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("button", name="Add", exact=True).click()
@@ -130,6 +131,7 @@ def test_any_colors_make_a_pair_of_their_own(page: Page) -> None:
     expect(row).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_what_no_color_reaches_is_said_with_the_best(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("radio", name="AAA", exact=True).click()

@@ -148,6 +148,7 @@ def test_words_moods_hues_ground_and_level_narrow_and_are_said(page: Page) -> No
     expect(cards.first).to_have_accessible_name(quietest.name)
 
 
+@pytest.mark.detail
 def test_answers_that_overtake_each_other_leave_the_newest(page: Page) -> None:
     open_palettes(page)
     asked: list[str] = []
@@ -298,6 +299,7 @@ def test_a_take_is_kept_named_starred_deleted_and_brought_back(page: Page) -> No
     expect(cards.first).to_have_accessible_name(re.compile("^Night sky"))
 
 
+@pytest.mark.detail
 def test_files_are_added_proven_and_given_out(page: Page) -> None:
     open_palettes(page)
     entries = [

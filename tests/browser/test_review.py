@@ -89,6 +89,7 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
     expect(history.get_by_text("The designer reopened the review: “The logo changed”.")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None:
     made = shown(page)
     with client_page(browser, server, made["link"]["path"], **PHONE) as client:
@@ -118,6 +119,7 @@ def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None
         assert axe_findings(client) == []
 
 
+@pytest.mark.detail
 def test_the_keyboard_alone(page: Page, browser: Browser, server: Server) -> None:
     made = shown(page)
     with client_page(browser, server, made["link"]["path"]) as client:
@@ -184,6 +186,7 @@ def test_ones_own_words_are_changed_and_taken_back(page: Page, browser: Browser,
         expect(client.get_by_text("You chose none of them.")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_a_passphrase_a_wrong_link_and_one_that_ended(page: Page, browser: Browser, server: Server) -> None:
     made = shown(page, link={"passphrase": "under the dome"})
     with client_page(browser, server, made["link"]["path"]) as client:
@@ -243,6 +246,7 @@ def test_what_came_back_stands_where_the_work_is(page: Page) -> None:
     expect(page.get_by_test_id("versions").get_by_text("approved by Ana")).to_be_visible()
 
 
+@pytest.mark.detail
 def test_what_is_handed_off_instead_of_what_was_approved_is_said(page: Page) -> None:
     take = brand_of(page)["takes"][0]["id"]
     saved = ask(page, "GET", f"/api/takes/{take}")

@@ -130,6 +130,7 @@ def test_night_is_a_scheme_of_its_own(page: Page) -> None:
     expect(page.locator("[data-pair]")).to_have_count(19)
 
 
+@pytest.mark.detail
 def test_shares_are_planned_at_the_edges_of_the_measure(page: Page) -> None:
     open_roles(page)
     expect(page.get_by_test_id("plan")).to_contain_text("60 / 30 / 10")
@@ -161,6 +162,7 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
     expect(flag(page, "primary")).to_have_attribute("data-key", "s1")
 
 
+@pytest.mark.detail
 def test_roles_of_one_s_own_are_added_and_removed(page: Page) -> None:
     open_roles(page)
     page.get_by_role("button", name="Add a role").click()

@@ -74,6 +74,7 @@ def test_the_magnifier_walks_by_keyboard(page: Page) -> None:
     expect(loupe).to_contain_text("11 px")
 
 
+@pytest.mark.detail
 def test_fewer_and_more_without_uploading_again(page: Page) -> None:
     open_source(page, "dusk-ridge.jpg")
     usual = found(page).count()
@@ -108,6 +109,7 @@ def test_a_part_is_read_by_pointer_and_by_keyboard(page: Page) -> None:
     expect(page.get_by_role("button", name="Whole picture")).to_have_count(0)
 
 
+@pytest.mark.detail
 def test_the_kind_is_overruled(page: Page) -> None:
     open_source(page, "dusk-ridge.jpg")
     page.get_by_role("button", name=re.compile("^Kind of picture")).click()
@@ -167,6 +169,7 @@ def test_text_pasted_anywhere_opens_the_sheet(page: Page) -> None:
     expect(page.get_by_test_id("understood")).to_contain_text("Comet")
 
 
+@pytest.mark.detail
 def test_an_old_stylesheet_is_grouped_and_its_weak_pairs_listed(page: Page, tmp_path: Path) -> None:
     make_brand(page, "Old site")
     file = tmp_path / "site.css"

@@ -87,6 +87,7 @@ def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     expect(changes).to_contain_text("No differences.")
 
 
+@pytest.mark.detail
 def test_building_anew_keeps_what_was_there_as_a_version(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()

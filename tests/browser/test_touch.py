@@ -98,6 +98,7 @@ def test_a_note_follows_a_finger(phone: Page) -> None:
     saved(phone, 2)
 
 
+@pytest.mark.detail
 def test_a_pair_is_mended_on_a_phone(phone: Page) -> None:
     open_phone(phone)
     phone.get_by_role("navigation", name="Takes").get_by_role("link", name="Take 2").tap()

@@ -104,6 +104,7 @@ def test_no_page_is_wider_than_its_window(page: Page) -> None:
             assert frame.evaluate("document.documentElement.scrollWidth") <= window, (voice, name, width)
 
 
+@pytest.mark.detail
 def test_a_trade_is_chosen_and_its_words_are_the_designers_own(page: Page) -> None:
     open_demo(page, step="proof")
     frame = frame_of(page)

@@ -94,6 +94,7 @@ def serve(**environment: str) -> subprocess.CompletedProcess[str]:
     return subprocess.run(command, env=given, capture_output=True, text=True, timeout=60, check=False)
 
 
+@pytest.mark.detail(4)
 def test_serve_says_in_one_line_why_it_can_t(tmp_path: Path) -> None:
     with socket.socket() as taken:
         taken.bind(("127.0.0.1", 0))

@@ -88,6 +88,7 @@ def session(port: int) -> dict[str, str]:
     return {"X-CSRF-Token": found["csrf_token"], "Cookie": headers["Set-Cookie"].partition(";")[0]}
 
 
+@pytest.mark.detail(4)
 def test_changes_are_made_by_the_outside_origin_and_by_no_other(proxy: int) -> None:
     own = session(proxy)
     made = ask(proxy, "POST", "/api/brands", {"name": "x"}, {**own, "Origin": f"https://{OUTSIDE}"})
@@ -126,6 +127,7 @@ def addresses(served: Served) -> set[str]:
     return {line["address"] for line in lines if line["about"] == "tonada.requests"}
 
 
+@pytest.mark.detail(4)
 def test_an_address_is_the_one_that_the_named_proxy_saw(served: Served, proxy: int) -> None:
     ask(proxy, "GET", "/api/brands", headers={"X-Forwarded-For": "203.0.113.7"})
     # nginx adds whom it saw, which is a named proxy itself: the one before it counts.

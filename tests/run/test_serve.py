@@ -96,6 +96,7 @@ def make_brand(person: Person, name: str) -> str:
     return str(brand["first_take"])
 
 
+@pytest.mark.detail(4)
 def test_whatever_is_killed_comes_back_with_everything_that_was_acknowledged(served: Served) -> None:
     person = Person(served)
     take = make_brand(person, "Killed")
@@ -182,6 +183,7 @@ def test_each_request_has_a_line_without_anything_of_the_user_s(served: Served) 
     assert {"no token", "another origin"} <= events
 
 
+@pytest.mark.detail
 def test_health_says_whether_it_lives_and_whether_it_can_work(served: Served) -> None:
     assert served.ask("GET", "/healthz") == (200, b"ok\n")
     assert served.ask("GET", "/readyz") == (200, b"ready\n")

@@ -105,7 +105,7 @@ def threads(served: Served) -> int:
     return sum(len(list(Path(f"/proc/{pid}/task").iterdir())) for pid in served.workers())
 
 
-@pytest.mark.detail
+@pytest.mark.detail(24)
 def test_many_readers_hold_no_threads_and_all_hear(pair: tuple[Served, Served], link: str) -> None:
     first, second = pair
     one = Listener(first, link)
@@ -133,7 +133,7 @@ def test_many_readers_hold_no_threads_and_all_hear(pair: tuple[Served, Served], 
         listener.close()
 
 
-@pytest.mark.detail
+@pytest.mark.detail(24)
 def test_a_reader_of_another_review_hears_nothing(pair: tuple[Served, Served], link: str) -> None:
     first, _ = pair
     person = Person(first)
@@ -155,7 +155,7 @@ def test_a_reader_of_another_review_hears_nothing(pair: tuple[Served, Served], l
     reader.close()
 
 
-@pytest.mark.detail
+@pytest.mark.detail(24)
 def test_a_worker_that_dies_lets_its_readers_come_again(pair: tuple[Served, Served], link: str) -> None:
     first, _ = pair
     listeners = [Listener(first, link) for _ in range(8)]

@@ -38,6 +38,7 @@ def address(app: Flask) -> Iterator[str]:
     serving.join()
 
 
+@pytest.mark.detail(4)
 def test_it_is_valid() -> None:
     assert [str(error) for error in OpenAPIV31SpecValidator(described()).iter_errors()] == []
 

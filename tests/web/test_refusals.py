@@ -286,6 +286,7 @@ def test_the_unexpected_says_nothing_about_itself(
     assert "secret" not in str(body)
 
 
+@pytest.mark.detail(4)
 def test_too_many_requests_are_refused(database_url: str) -> None:
     settings = Settings(database_url, "a secret for the tests, long enough", Path("/nowhere"))
     limited = create_app(settings)

@@ -135,6 +135,7 @@ def test_a_wrong_token_finds_nothing(app: Flask, made: dict[str, Any], change: s
         problem_of(browser.get(f"/api/review/{wrong}{rest}"), 404)
 
 
+@pytest.mark.detail
 def test_guesses_are_limited_and_readers_are_not(
     client: Client, app: Flask, database_url: str, made: dict[str, Any]
 ) -> None:

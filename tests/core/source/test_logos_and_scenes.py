@@ -20,7 +20,7 @@ LOGOS = 96 if IS_LONG else 24
 SCENES = 24
 
 
-@pytest.mark.detail
+@pytest.mark.detail(24)
 @pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
 def test_logos_give_their_colors(kind: Kind) -> None:
     with ProcessPoolExecutor(2) as pool:
