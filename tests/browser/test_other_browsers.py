@@ -143,7 +143,7 @@ def test_a_picture_of_a_page_is_set_in_its_typeface(
         open_home_page(browser, server)
         until(browser, f"{HEADING}?.ownerDocument.fonts.status === 'loaded'")
         browser.run(KEEP_THE_PICTURE)
-        press(browser, "button", "Page options")
+        press(browser, "button", "Options")
         press(browser, "[role=menuitem]", "Picture, PNG at 1x")
         until(browser, "window.kept")
         data = browser.run("return window.kept")

@@ -34,8 +34,8 @@ def says_something(browser: OtherBrowser, address: str) -> None:
     buttons = "[...document.querySelectorAll('button')]"
     until(browser, f"{buttons}.some(one => one.textContent.includes('Opening’s paragraph'))")
     browser.run(TYPE)
-    until(browser, f"!{buttons}.find(one => one.textContent.trim() === 'Say it').disabled")
-    browser.run(f"{buttons}.find(one => one.textContent.trim() === 'Say it').click()")
+    until(browser, f"!{buttons}.find(one => one.textContent.trim() === 'Send').disabled")
+    browser.run(f"{buttons}.find(one => one.textContent.trim() === 'Send').click()")
     said = "[...document.querySelectorAll('article')].some(one => one.textContent.includes('Said from here'))"
     until(browser, said)
     until(browser, f"{PARTS}('[data-marks] button')")

@@ -6,6 +6,7 @@ The corpus comes from a seed. `HOSTILE_SEED` takes another one; `make test` send
 from __future__ import annotations
 
 import http.client
+import io
 import json
 import os
 import shutil
@@ -19,6 +20,7 @@ from typing import Any
 
 import numpy as np
 import pytest
+from PIL import Image
 
 from tests.hostile.drawings import drawings
 from tests.hostile.pictures import bitmaps
@@ -27,7 +29,8 @@ from tests.sampling import IS_LONG
 from tests.served import Person, Served
 
 SEED = int(os.environ.get("HOSTILE_SEED", "7"))
-MOST_CPU_SECONDS = 2.0
+# Times the processor time of a harmless picture, the largest that is read at once.
+MOST_TIMES_HARMLESS = 2.0
 # Of the files, in `make test`; which ones, the seed decides. `make test-long` sends all.
 ONE_IN = 15
 # Of the whole server with two workers; 469 were measured.
@@ -159,6 +162,19 @@ def one_in(corpus: Iterable[tuple[str, bytes]], number: int) -> Iterator[tuple[s
     return islice(corpus, SEED % number, None, number)
 
 
+def seconds_of_a_picture(served: Served, person: Person, brand: str) -> float:
+    """Return what a harmless picture takes of the processor: soft light with a grain, at once or later."""
+    height, width = np.mgrid[:1240, :2000]
+    light = np.stack([height / 5, width / 8, (height + width) / 13], axis=-1)
+    grain = np.random.default_rng(SEED).integers(0, 9, (*light.shape[:2], 1))
+    written = io.BytesIO()
+    Image.fromarray((light + grain).astype(np.uint8)).save(written, "PNG")
+    before = cpu_seconds(served)
+    status, answer = upload(person, brand, "light.png", written.getvalue())
+    assert status == 201 or until_read(person, answer["id"]) == "ready", (status, answer)
+    return cpu_seconds(served) - before
+
+
 def check(status: int, answer: Any, name: str) -> None:
     assert status in (200, 201, 202, 204, 400, 403, 404, 405, 410, 413, 415, 422), (name, status, answer)
     assert "Traceback" not in str(answer), name
@@ -189,6 +205,7 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
     # The first one waits for what readings are forked from; that is no matter of the file.
     upload(person, brand, "harmless.csv", b"name,hex\nsea,#123456\n")
     until_quiet(served)
+    most = MOST_TIMES_HARMLESS * seconds_of_a_picture(served, person, brand)
     count, worst, workers = 0, (0.0, ""), set(served.workers())
     with Watch(served) as watch:
         for corpus in (drawn, bitmaps(random), texts(random)):
@@ -209,7 +226,7 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
     print(f"{count} files; worst {worst}; probes {len(watch.took)}, longest {max(watch.took):.2f} s, ")
     print(f"median {float(np.median(watch.took)):.3f} s; memory {watch.memory / 2**20:.0f} MB")
     assert count >= (300 if IS_LONG else 300 / ONE_IN)
-    assert worst[0] < MOST_CPU_SECONDS, worst
+    assert worst[0] < most, (worst, most)
     assert watch.failed == 0
     assert float(np.quantile(watch.took, 0.99)) < 1
     assert watch.memory < MOST_MEMORY_BYTES
@@ -217,7 +234,8 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
 
 
 @pytest.mark.detail
-def test_every_hostile_body_is_answered(served: Served, person: Person) -> None:
+def test_every_hostile_body_is_answered(served: Served, person: Person, brand: str) -> None:
+    most = MOST_TIMES_HARMLESS * seconds_of_a_picture(served, person, brand)
     workers = set(served.workers())
     count = 0
     for name, method, path, kind, body in bodies():
@@ -225,7 +243,7 @@ def test_every_hostile_body_is_answered(served: Served, person: Person) -> None:
         before = cpu_seconds(served)
         status, answer = send(person, method, path, kind, body)
         check(status, answer, name)
-        assert cpu_seconds(served) - before < MOST_CPU_SECONDS, name
+        assert cpu_seconds(served) - before < most, name
         if "10 MB" in name:
             assert status == 413, (name, status, answer)
     assert count >= 60

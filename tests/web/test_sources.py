@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import time
+from dataclasses import replace
 from typing import Any
 from uuid import uuid4
 
@@ -17,6 +18,9 @@ from tests.web.test_api import LOGO, new_brand, upload
 from tests.web.test_refusals import problem_of
 from tonada.demo.pictures import dusk_ridge
 from tonada.demo.seed import demo_file
+from tonada.reading import bounded
+from tonada.reading.bounded import run_bounded
+from tonada.web.sources import views
 
 CSS = b"body{color:#333;background:#fff}a{color:#2b3a8c}b{color:#343434}.x{color:#fff;background:#d7b13c}"
 INDIGO = Image.new("RGB", (40, 40), "#2b3a8c")
@@ -201,6 +205,33 @@ def test_a_large_picture_is_read_in_the_background(client: Client, brand: str) -
     assert source["state"] == "ready"
     assert hexes_of(source) == ["#2b3a8c", "#d7b13c"]
     assert client.get(f"{path}/preview").mimetype == "image/png"
+
+
+@pytest.fixture
+def slow_machine(monkeypatch: pytest.MonkeyPatch) -> None:
+    """A machine on which nothing is read in the time that a request has."""
+    hurried = replace(bounded.SHORT, cpu_seconds=0.01)
+
+    def read(work: str, *given: Any, budget: bounded.Budget = bounded.SHORT) -> bounded.Answer:
+        return run_bounded(work, *given, budget=hurried if work == "take in" else budget)
+
+    monkeypatch.setattr(views, "run_bounded", read)
+
+
+@pytest.mark.usefixtures("slow_machine")
+def test_a_picture_that_a_slow_machine_cannot_read_at_once_is_read_later(client: Client, brand: str) -> None:
+    answer = upload(client, brand, dusk_ridge(), "ridge.jpg")
+    assert answer.status_code == 202
+    settled = until_settled(client, f"/api/sources/{answer.get_json()['id']}")
+    assert settled["state"] == "ready"
+    assert hexes_of(settled)
+
+
+@pytest.mark.usefixtures("slow_machine")
+def test_what_is_no_picture_of_pixels_is_refused_where_it_takes_too_long(client: Client, brand: str) -> None:
+    for name, data in (("a.svg", LOGO), ("a.css", b"a{color:#2b3a8c}\n" * 20_000)):
+        assert "seconds to read" in problem_of(upload(client, brand, data, name), 415)["detail"]
+    assert sources_of(client, brand) == []
 
 
 def test_a_reading_in_the_background_can_be_cancelled(

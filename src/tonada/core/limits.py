@@ -26,6 +26,9 @@ MAX_JPEG_SCANS: Final = 100
 READING_CPU_SECONDS: Final = 2.0
 READING_SECONDS: Final = 10.0
 READING_MEMORY_BYTES: Final = 176 * 2**20
+# Of a picture that was read before: what it takes is known not to be without end.
+READING_AGAIN_CPU_SECONDS: Final = 10.0
+READING_AGAIN_SECONDS: Final = 30.0
 LONG_READING_CPU_SECONDS: Final = 20.0
 LONG_READING_SECONDS: Final = 90.0
 LONG_READING_MEMORY_BYTES: Final = 208 * 2**20

@@ -58,6 +58,12 @@ class Budget:
 SHORT: Final = Budget(
     "short", limits.READING_CPU_SECONDS, limits.READING_SECONDS, limits.READING_MEMORY_BYTES
 )
+AGAIN: Final = Budget(
+    "short",
+    limits.READING_AGAIN_CPU_SECONDS,
+    limits.READING_AGAIN_SECONDS,
+    limits.LONG_READING_MEMORY_BYTES,
+)
 LONG: Final = Budget(
     "long",
     limits.LONG_READING_CPU_SECONDS,
@@ -86,6 +92,10 @@ class ReadingInterrupted(TonadaError):
 
     def __init__(self) -> None:
         super().__init__("Reading the file was interrupted. Nothing was changed; try again.")
+
+
+class TakesTooLong(ImageError):
+    """Reading the file took all the time of its budget."""
 
 
 class ReadingCancelled(TonadaError):
@@ -219,7 +229,7 @@ def _why(process: BaseProcess, budget: Budget) -> TonadaError:
 
 
 def _too_long(budget: Budget) -> ImageError:
-    return ImageError(
+    return TakesTooLong(
         f"The file takes more than {budget.cpu_seconds:g} seconds to read, which is the limit. "
         "Save it smaller or simpler."
     )

@@ -59,6 +59,12 @@ def take_in(uploads: tuple[Upload, ...], wanted: Wanted | None = None) -> Intake
     return _image(uploads[0]) if kind == "image" else _list(uploads[0])
 
 
+def is_bitmap(uploads: tuple[Upload, ...], wanted: Wanted | None) -> bool:
+    """Return whether this is one picture of pixels, by its head: drawings, lists and stylesheets aren't."""
+    kind = wanted or _kind_of(uploads[0])
+    return kind == "image" and len(uploads) == 1 and measure_image(uploads[0].content)[0] != "SVG"
+
+
 def is_long(format_name: str, width: int, height: int) -> bool:
     """Return whether a picture is read in the background."""
     return width * height > (LONG_JPEG_PIXELS if format_name == "JPEG" else LONG_PIXELS)

@@ -12,7 +12,7 @@ import numpy as np
 
 from tonada.core.source.pictures import Region, extract_colors, render_preview
 from tonada.core.source.pictures.pick import decode_for_picking
-from tonada.reading.intake import Upload, read_styles, take_in
+from tonada.reading.intake import Upload, is_bitmap, read_styles, take_in
 from tonada.reading.results import image_to_json
 
 Progress: TypeAlias = Callable[[float], None]
@@ -30,6 +30,11 @@ def _take_in(asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered
         "is_reading": intake.is_reading,
     }
     return result, [] if intake.preview is None else [intake.preview]
+
+
+def _is_bitmap(asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered:
+    uploads = tuple(Upload(name, content) for name, content in zip(asked["names"], files, strict=True))
+    return is_bitmap(uploads, asked["wanted"]), []
 
 
 def _picture(_asked: dict[str, Any], files: list[bytes], say_progress: Progress) -> Answered:
@@ -65,6 +70,7 @@ def _pixels(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered
 
 WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answered]]] = {
     "take in": _take_in,
+    "is bitmap": _is_bitmap,
     "picture": _picture,
     "colors": _colors,
     "styles": _styles,

@@ -81,6 +81,8 @@ def _squared(
 def _keeps(moving: str, lab: Floats) -> NDArray[np.bool_]:
     _, chroma, hue = hex_to_oklch(moving)
     own = np.hypot(lab[:, 1], lab[:, 2])
+    if moving[1:3] == moving[3:5] == moving[5:7]:
+        return np.asarray(own < 1e-6)
     if chroma < 0.02:
         return np.asarray(own < 0.02)
     hues = np.degrees(np.arctan2(lab[:, 2], lab[:, 1]))

@@ -11,7 +11,7 @@ import numpy as np
 
 from tonada.core.errors import InputError
 from tonada.core.source.pictures import Picture
-from tonada.reading.bounded import Answer, run_bounded
+from tonada.reading.bounded import AGAIN, Answer, run_bounded
 from tonada.store import sources
 from tonada.web.access import workspace_connection
 
@@ -34,7 +34,7 @@ def picture_of(source: UUID) -> Picture:
         if sources.find(connection, workspace, source).kind != "image":
             raise InputError("This source is not a picture.", field="source")
         content = sources.contents(connection, workspace, source)[0][1]
-    picture = _picture(run_bounded("pixels", {}, [content]))
+    picture = _picture(run_bounded("pixels", {}, [content], budget=AGAIN))
     with _lock:
         _kept[key] = picture
         while len(_kept) > KEPT_PICTURES:

@@ -12,7 +12,7 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from tonada.core.errors import InputError
 from tonada.core.take.texts import one_line
-from tonada.reading.bounded import run_bounded
+from tonada.reading.bounded import AGAIN, Answer, TakesTooLong, run_bounded
 from tonada.reading.intake import Wanted
 from tonada.reading.results import mood_to_json
 from tonada.store import sources
@@ -61,7 +61,7 @@ def create_source(path: BrandPath, form: UploadForm) -> Response:
         raise InputError("The form’s field “file” holds no file.", field="file")
     names = [_plain_name(file.filename) for file in request.files.getlist("file")]
     contents = [file.stream.read() for file in request.files.getlist("file")]
-    read = run_bounded("take in", {"names": names, "wanted": form.wanted}, contents)
+    read = _taken_in(names, form.wanted, contents)
     intake = read.result
     previews = [*read.parts, None][:1] + [None] * (len(contents) - 1)
     with workspace_connection() as (connection, workspace):
@@ -179,13 +179,25 @@ def _needs_files(row: SourceRow, body: ReadingBody) -> bool:
 def _read(row: SourceRow, body: ReadingBody, files: list[tuple[str, bytes]]) -> dict[str, Any]:
     if row.kind == "image" and files:
         region = body.region.model_dump() if body.region else None
-        return dict(run_bounded("colors", {"kind": body.kind, "region": region}, [files[0][1]]).result)
+        part = {"kind": body.kind, "region": region}
+        return dict(run_bounded("colors", part, [files[0][1]], budget=AGAIN).result)
     if row.kind == "stylesheet":
         asked = {"names": [name for name, _ in files], "difference": body.difference}
         return dict(run_bounded("styles", asked, [content for _, content in files]).result)
     if row.kind == "mood":
         return mood_to_json(body.words or (), body.field)
     return row.extraction
+
+
+def _taken_in(names: list[str], wanted: Wanted | None, contents: list[bytes]) -> Answer:
+    """Return what the files become. A picture that a busy machine can't read at once is read later."""
+    asked = {"names": names, "wanted": wanted}
+    try:
+        return run_bounded("take in", asked, contents)
+    except TakesTooLong:
+        if not run_bounded("is bitmap", asked, contents).result:
+            raise
+    return Answer({"kind": "image", "name": names[0], "extraction": {}, "is_reading": True}, ())
 
 
 def _plain_name(name: str | None) -> str:

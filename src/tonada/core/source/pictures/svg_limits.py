@@ -58,12 +58,26 @@ def local_name(element: Element) -> str:
     return element.tag.rpartition("}")[2] if isinstance(element.tag, str) else ""
 
 
+class _GrowingBlocks(io.BytesIO):
+    """Bytes that are read in blocks of twice the size each time.
+
+    Expat before 2.6 begins a value or comment anew with each block until it has the end: in blocks of one
+    size, one of megabytes would take the square of its length. Source: CVE-2023-52425.
+    """
+
+    _size = 32 * 1024
+
+    def read(self, _size: int | None = -1) -> bytes:
+        self._size *= 2
+        return super().read(self._size)
+
+
 def _parse(data: bytes) -> Element:
     """Parse, and stop at the first limit: a tree takes many times the memory of its text."""
     elements = attributes = characters = depth = 0
     root: Element | None = None
     try:
-        for event, element in iterparse(io.BytesIO(data), events=("start", "end"), forbid_dtd=False):
+        for event, element in iterparse(_GrowingBlocks(data), events=("start", "end"), forbid_dtd=False):
             if event == "end":
                 depth -= 1
                 continue
