@@ -12,7 +12,6 @@ ROOT = Path(__file__).parents[2]
 # In a process of its own: memory that is corrupted would end the one that the tests run in.
 MANY_AT_ONCE = """
 from concurrent.futures import ThreadPoolExecutor
-import pytest
 from tests.takes import TAKE
 from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
 head = ExportHeader("Peak", "Take 1", "")

@@ -181,7 +181,9 @@ def check(status: int, answer: Any, name: str) -> None:
 
 
 def until_read(person: Person, source: str) -> str:
+    end = time.monotonic() + 120
     while True:
+        assert time.monotonic() < end, "the reading did not end"
         found = person.ask("GET", f"/api/sources/{source}")[1]
         if found["state"] != "reading":
             return str(found["state"])
