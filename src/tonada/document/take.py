@@ -30,6 +30,7 @@ from tonada.document.parts import (
     Weight,
 )
 from tonada.document.proof import ChosenSlotModel, GroundModel, ProofModel
+from tonada.document.remembered import remembered
 
 
 class OriginModel(Model):
@@ -67,8 +68,12 @@ class SwatchModel(Model):
     ramp: RampModel = RampModel()
 
     def to_swatch(self) -> palette.Swatch:
-        origin = self.origin.to_origin()
-        return palette.Swatch(self.id, self.name, self.hex, self.held, origin, self.ramp.to_settings())
+        origin, ramp = self.origin, self.ramp
+        return _swatch(
+            (self.id, self.name, self.hex, self.held),
+            (origin.kind, origin.note, origin.source, origin.share),
+            (ramp.kind, ramp.steps, ramp.tints, ramp.shades),
+        )
 
     @classmethod
     def of(cls, one: palette.Swatch) -> SwatchModel:
@@ -125,7 +130,7 @@ class AssignmentModel(Model):
     name: Name | None = None
 
     def to_assignment(self) -> palette.Assignment:
-        return palette.Assignment(self.role, self.swatch, self.reason, self.step, self.share, self.name)
+        return _assignment(self.role, self.swatch, self.reason, self.step, self.share, self.name)
 
     @classmethod
     def of(cls, one: palette.Assignment) -> AssignmentModel:
@@ -221,8 +226,18 @@ class HarmonyModel(Model):
         return cls(**fields, **began)
 
 
-# A drag sends the same pairs again and again.
+# A drag sends the same pairs and roles again and again, and all swatches but one.
 _pair = lru_cache(maxsize=4096)(palette.Pair)
+_assignment = lru_cache(maxsize=1024)(palette.Assignment)
+
+
+@lru_cache(maxsize=1024)
+def _swatch(
+    own: tuple[str, str, str, bool],
+    origin: tuple[OriginKind, str, str | None, float | None],
+    ramp: tuple[RampKind, int, int, int],
+) -> palette.Swatch:
+    return palette.Swatch(*own, palette.Origin(*origin), RampSettings(*ramp))
 
 
 class TakeDocument(Model):
@@ -230,17 +245,19 @@ class TakeDocument(Model):
 
     format: Literal[2] = FORMAT
     level: Level = "AA"
-    swatches: Annotated[tuple[SwatchModel, ...], Field(max_length=limits.MAX_SWATCHES)] = ()
-    roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES)] = ()
-    pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS)] = ()
+    swatches: Annotated[
+        tuple[Annotated[SwatchModel, remembered()], ...], Field(max_length=limits.MAX_SWATCHES)
+    ] = ()
+    roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES), remembered()] = ()
+    pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS), remembered()] = ()
     harmony: HarmonyModel = HarmonyModel()
     neutrals: Annotated[tuple[NeutralModel, ...], Field(max_length=limits.MAX_NEUTRALS)] = ()
     overlays: Annotated[tuple[OverlayModel, ...], Field(max_length=limits.MAX_OVERLAYS)] = ()
     step_names: StepNames = "words"
     scheme: palette.Scheme = "day"
-    other: SchemeModel | None = None
+    other: Annotated[SchemeModel | None, remembered()] = None
     grounds: Annotated[tuple[GroundModel, ...], Field(max_length=limits.MAX_GROUNDS)] = ()
-    proof: ProofModel = ProofModel()
+    proof: Annotated[ProofModel, remembered()] = ProofModel()
     slots: Annotated[tuple[ChosenSlotModel, ...], Field(max_length=limits.MAX_CHOSEN_SLOTS)] = ()
 
     @model_validator(mode="before")

@@ -176,13 +176,26 @@ def _measure(take: Take) -> tuple[Cell, ...]:
 
 
 def _cell(take: Take, owner: str, step: int | None, given: tuple[Assignment, ...], share: float) -> Cell:
-    value = take.value_at(owner, step)
+    value, name = take.value_at(owner, step), take.name_of(owner, step)
+    return _cell_of(owner, step, name, value, given, share, step is None and take.swatch(owner).held)
+
+
+@lru_cache(maxsize=1024)
+def _cell_of(
+    owner: str,
+    step: int | None,
+    name: str,
+    value: Hex,
+    given: tuple[Assignment, ...],
+    share: float,
+    held: bool,
+) -> Cell:
     _, chroma, hue = hex_to_oklch(value)
     return Cell(
         key=step_key(owner, step),
         swatch=owner,
         step=step,
-        name=take.name_of(owner, step),
+        name=name,
         hex=value,
         roles=tuple(one.role for one in given),
         role_names=", ".join(role_name(one.role, one.name) for one in given),
@@ -191,7 +204,7 @@ def _cell(take: Take, owner: str, step: int | None, given: tuple[Assignment, ...
         hue=hue,
         is_neutral=chroma < NEUTRAL_BELOW,
         better_label=_label_on(luminance_of(value)),
-        held=step is None and take.swatch(owner).held,
+        held=held,
     )
 
 

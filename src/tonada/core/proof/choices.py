@@ -147,15 +147,40 @@ class Chooser:
         return self.choices
 
     def choose_doubtful(self) -> dict[Element, Choice]:
-        """Return what choose does of elements that may fail or were changed by hand, and of the button.
+        """Return what choose does of elements that fail or were changed by hand, and of the button.
 
         Where a step of the neutrals reads on the ground, the rules of most elements end there if no role
-        reads: they can't fail, and need not be gone through.
+        reads: they can't fail, and need not be gone through. Nor need the others, where none of them fails.
         """
         needs = self.colors.needs
         most = max(needs[one] for one in _END_AT_NEUTRALS)
         is_sure = needs[Element.LINK] <= needs[Element.TEXT] and self.quietest(self.hex, most) is not None
-        return self.choose(_END_AT_NEUTRALS if is_sure and not self.by_hand else ())
+        if self.by_hand or not is_sure:
+            return self.choose()
+        return {} if self._signals_read() and self._button_reads() else self.choose(_END_AT_NEUTRALS)
+
+    def _signals_read(self) -> bool:
+        for element, role in _SIGNALS.items():
+            needed = self.colors.needs[element]
+            if (
+                self.take.has_role(role)
+                and not self.reads(role, self.hex, needed)
+                and self.step_of([self.take.assignment(role).swatch], self.hex, needed) is None
+            ):
+                return False
+        return True
+
+    def _button_reads(self) -> bool:
+        """Return whether the button that the rule gives, and the label on it, reach what they need."""
+        needs = self.colors.needs
+        key = _button(self, self.hex, needs[Element.BUTTON])
+        if key is None:
+            return True
+        button = self.colors.color(key)
+        label = _text(self, button, needs[Element.LABEL])
+        return self.reads(key, self.hex, needs[Element.BUTTON]) and (
+            label is None or self.reads(label, button, needs[Element.LABEL])
+        )
 
     @property
     def text(self) -> str | None:
@@ -248,6 +273,10 @@ def _link(chooser: Chooser, over: Hex, needed: float) -> str | None:
 
 def _button(chooser: Chooser, over: Hex, needed: float) -> str | None:
     others = [key for key in chooser.roles(_BUTTON_ROLES) if key != chooser.key]
+    for key in others:
+        if chooser.reads(key, over, needed) and not vibrates(chooser.colors.color(key), over):
+            return key
+    # None that is calm passes.
     calm = [key for key in others if not vibrates(chooser.colors.color(key), over)]
     return chooser.first(calm, over, needed)
 

@@ -23,10 +23,12 @@ def check_parts(
     swatches: Sequence[Swatch],
     neutrals: Sequence[Neutral],
     overlays: Sequence[Overlay],
-    roles: Sequence[Assignment],
-    pairs: Sequence[Pair],
+    schemes: Iterable[tuple[Sequence[Assignment], Sequence[Pair]]],
 ) -> None:
-    """Raise TakeError, naming the field, for the first thing that contradicts another."""
+    """Raise TakeError, naming the field, for the first thing that contradicts another.
+
+    schemes: the roles and pairs of each.
+    """
     _check_ids(swatches, neutrals, overlays)
     ids = {swatch.id for swatch in swatches}
     for number, swatch in enumerate(swatches):
@@ -38,8 +40,10 @@ def check_parts(
     for number, overlay in enumerate(overlays):
         who = f"The overlay “{overlay.name}”"
         _check_target(overlay.swatch, overlay.step, owners, ids, who, f"overlays.{number}")
-    _check_roles(roles, owners, ids)
-    _check_pairs(pairs, {one.role for one in roles}, owners, {one.id for one in overlays})
+    layers = {one.id for one in overlays}
+    for roles, pairs in schemes:
+        _check_roles(roles, owners, ids)
+        _check_pairs(pairs, {one.role for one in roles}, owners, layers)
 
 
 def step_count(swatch: Swatch) -> int:

@@ -95,9 +95,8 @@ class Take:
     def __post_init__(self) -> None:
         object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
         object.__setattr__(self, "_by_role", {one.role: one for one in self.roles})
-        check_parts(self.swatches, self.neutrals, self.overlays, self.roles, self.pairs)
-        if self.other is not None:
-            check_parts(self.swatches, self.neutrals, self.overlays, self.other.roles, self.other.pairs)
+        schemes = [(one.roles, one.pairs) for one in (self, self.other) if one is not None]
+        check_parts(self.swatches, self.neutrals, self.overlays, schemes)
         roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = {}
         for role in sorted(self._by_role, key=role_rank):
             one = self._by_role[role]

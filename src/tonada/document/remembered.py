@@ -1,0 +1,46 @@
+"""What a drag sends again and again is validated once: the parts of a document that stay as they were."""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from threading import Lock
+from typing import Any, Final
+
+import orjson
+from pydantic import ValidatorFunctionWrapHandler, WrapValidator
+
+# Of each part; a take in work has a handful of forms at a time.
+_KEPT: Final = 16
+# In bytes of JSON; what is longer is validated each time.
+_LONGEST: Final = 20_000
+
+
+def remembered() -> WrapValidator:
+    """Return a validator that answers what it answered before to the same JSON; for frozen models only.
+
+    What is refused is validated each time, so that its errors name their place.
+    """
+    known: OrderedDict[bytes, Any] = OrderedDict()
+    lock = Lock()
+
+    def validate(value: Any, handler: ValidatorFunctionWrapHandler) -> Any:
+        if not isinstance(value, list | dict):
+            return handler(value)
+        try:
+            key = orjson.dumps(value)
+        except TypeError:  # models, and what JSON can't say
+            return handler(value)
+        if len(key) > _LONGEST:
+            return handler(value)
+        with lock:
+            if key in known:
+                known.move_to_end(key)
+                return known[key]
+        found = handler(value)
+        with lock:
+            known[key] = found
+            if len(known) > _KEPT:
+                known.popitem(last=False)
+        return found
+
+    return WrapValidator(validate)
