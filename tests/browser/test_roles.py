@@ -8,7 +8,7 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import open_demo
-from tests.browser.saving import saved
+from tests.browser.saving import revision, saved
 
 
 def open_roles(page: Page) -> None:
@@ -216,3 +216,24 @@ def test_neutrals_follow_their_tint_and_an_overlay_counts_in_pairs(page: Page) -
     page.get_by_role("option", name="over primary").click()
     page.get_by_role("link", name=re.compile("Pairs")).click()
     expect(page.locator("[data-pair=added-1]")).to_contain_text("On Overlay 1")
+
+
+@pytest.mark.detail
+def test_numbers_of_one_row_that_are_set_without_a_server_are_all_kept(page: Page) -> None:
+    open_roles(page)
+    page.get_by_role("tab", name="Roles").click()
+    page.get_by_role("tab", name="Neutrals").click()
+    before = revision(page)
+    page.context.set_offline(True)
+    row = page.get_by_role("group", name="Neutral", exact=True)
+    for label, number in (("Steps", "7"), ("Name", "Stone")):
+        row.get_by_label(label).fill(number)
+        row.get_by_label(label).press("Tab")
+    add = page.get_by_role("button", name="Add neutrals")
+    add.click()
+    add.click()
+    page.context.set_offline(False)
+    for name in ("Stone", "Neutral", "Neutral 2"):
+        expect(page.get_by_role("group", name=name, exact=True)).to_be_visible()
+    expect(page.get_by_role("group", name="Stone").get_by_label("Steps")).to_have_value("7")
+    saved(page, before + 1)

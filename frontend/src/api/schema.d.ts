@@ -3469,9 +3469,20 @@ export interface components {
         ChangeBody: {
             document: components["schemas"]["TakeDocument"];
             /** Change */
-            change: components["schemas"]["PlaceChange"] | components["schemas"]["TypedChange"] | components["schemas"]["NumberChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["VariationChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
+            change: components["schemas"]["PlaceChange"] | components["schemas"]["TypedChange"] | components["schemas"]["NumberChange"] | components["schemas"]["ChordChange"] | components["schemas"]["FlagChange"] | components["schemas"]["AddAngleChange"] | components["schemas"]["RemoveAngleChange"] | components["schemas"]["VariationChange"] | components["schemas"]["CharacterChange"] | components["schemas"]["PartnerChange"] | components["schemas"]["RampChange"] | components["schemas"]["AddNeutralChange"] | components["schemas"]["NeutralChange"] | components["schemas"]["RemoveChange"] | components["schemas"]["AdoptChange"] | components["schemas"]["ReplaceChange"] | components["schemas"]["ReadyMadeChange"] | components["schemas"]["GiveChange"] | components["schemas"]["OwnRoleChange"] | components["schemas"]["RemoveRoleChange"] | components["schemas"]["SwapChange"] | components["schemas"]["SuggestChange"] | components["schemas"]["NightChange"] | components["schemas"]["SharesChange"] | components["schemas"]["StatesChange"] | components["schemas"]["AddPairChange"] | components["schemas"]["OverlayPairChange"] | components["schemas"]["RemovePairChange"] | components["schemas"]["AddOverlayChange"] | components["schemas"]["RemoveOverlayChange"] | components["schemas"]["ScaleChange"] | components["schemas"]["SizeChange"] | components["schemas"]["NarrowSizeChange"] | components["schemas"]["UseChange"] | components["schemas"]["AddGroundChange"] | components["schemas"]["ForgetGroundChange"] | components["schemas"]["RemoveGroundChange"] | components["schemas"]["SectionsChange"] | components["schemas"]["SlotChange"];
             /** @default null */
             page: components["schemas"]["PageWanted"] | null;
+        };
+        /**
+         * AddAngleChange
+         * @description One more angle of the rule “free”, where there is room.
+         */
+        AddAngleChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add angle";
         };
         /**
          * AddGroundChange
@@ -3487,6 +3498,17 @@ export interface components {
             name: string;
             /** Key */
             key: string;
+        };
+        /**
+         * AddNeutralChange
+         * @description One more neutral, of pure greys.
+         */
+        AddNeutralChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add neutral";
         };
         /**
          * AddOverlayChange
@@ -3566,11 +3588,13 @@ export interface components {
              * @enum {string}
              */
             kind: "character";
-            harmony: components["schemas"]["HarmonyModel"];
+            harmony: components["schemas"]["HarmonyPart"];
         };
         /**
          * ChordChange
          * @description Other settings; the free swatches take their places by the rule, the chord turned by `turn`.
+         *
+         *     Another rule begins in its usual spread; the rule “free” where the one before has its partners.
          */
         ChordChange: {
             /**
@@ -3578,7 +3602,7 @@ export interface components {
              * @enum {string}
              */
             kind: "chord";
-            harmony: components["schemas"]["HarmonyModel"];
+            harmony: components["schemas"]["HarmonyPart"];
             /**
              * Turn
              * @default 0
@@ -3641,6 +3665,43 @@ export interface components {
             step: number | null;
         };
         /**
+         * HarmonyPart
+         * @description Settings of the harmony; those that are left out stay.
+         */
+        HarmonyPart: {
+            /** Anchor */
+            anchor?: string | null;
+            /** Ground */
+            ground?: string | null;
+            /** Rule */
+            rule?: string;
+            /**
+             * Circle
+             * @enum {string}
+             */
+            circle?: "perceptual" | "painter" | "light";
+            /** Spread */
+            spread?: number | null;
+            /** Angles */
+            angles?: number[];
+            /** Character */
+            character?: string | null;
+            /** Lightness */
+            lightness?: number | null;
+            /** Chroma */
+            chroma?: number | null;
+            /** Span */
+            span?: number | null;
+            /** Web Safe */
+            web_safe?: boolean;
+            /** Shaped From */
+            shaped_from?: components["schemas"]["Began"][];
+            /** Seed */
+            seed?: number | null;
+            /** Varied From */
+            varied_from?: components["schemas"]["Began"][];
+        };
+        /**
          * Instead
          * @description What takes the place of a colour: a swatch, or a step of a swatch or neutral.
          */
@@ -3693,7 +3754,7 @@ export interface components {
         };
         /**
          * NeutralChange
-         * @description A neutral rebuilt, or added; roles on its steps go to the nearest new ones.
+         * @description A neutral rebuilt; roles on its steps go to the nearest new ones.
          */
         NeutralChange: {
             /**
@@ -3701,7 +3762,28 @@ export interface components {
              * @enum {string}
              */
             kind: "neutral";
-            neutral: components["schemas"]["NeutralModel"];
+            neutral: components["schemas"]["NeutralPart"];
+        };
+        /**
+         * NeutralPart
+         * @description Settings of a neutral; those that are left out stay.
+         */
+        NeutralPart: {
+            /** Id */
+            id: string;
+            /** Name */
+            name?: string;
+            /** Tint */
+            tint?: string | null;
+            /** Strength */
+            strength?: number;
+            /** Steps */
+            steps?: number;
+            /**
+             * Spacing
+             * @enum {string}
+             */
+            spacing?: "contrast" | "lightness";
         };
         /**
          * NightChange
@@ -3854,7 +3936,24 @@ export interface components {
             kind: "ramp";
             /** Swatch */
             swatch: string;
-            ramp: components["schemas"]["RampModel"];
+            ramp: components["schemas"]["RampPart"];
+        };
+        /**
+         * RampPart
+         * @description Settings of a ramp; those that are left out stay.
+         */
+        RampPart: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind?: "even" | "steady" | "mix";
+            /** Steps */
+            steps?: number;
+            /** Tints */
+            tints?: number;
+            /** Shades */
+            shades?: number;
         };
         /**
          * ReadyColor
@@ -3879,6 +3978,17 @@ export interface components {
             name: string;
             /** Colors */
             colors: components["schemas"]["ReadyColor"][];
+        };
+        /**
+         * RemoveAngleChange
+         * @description The last angle of the rule “free” goes.
+         */
+        RemoveAngleChange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove angle";
         };
         /**
          * RemoveChange

@@ -17,8 +17,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   spread: [degrees: number]
-  angles: [angles: number[]]
-  shape: [harmony: Harmony]
+  addAngle: []
+  removeAngle: []
+  shape: [changes: Partial<Harmony>]
   circle: [name: Harmony['circle']]
   webSafe: [on: boolean]
   keep: []
@@ -51,16 +52,6 @@ const circles = computed(() =>
   })),
 )
 
-/** The middle of the widest gap, so that a new angle stands where there is room. */
-const openAngle = computed(() => {
-  const taken = [0, ...props.harmony.angles, 360].sort((one, other) => one - other)
-  const gaps = taken.slice(1).map((angle, row) => ({ from: taken[row] ?? 0, to: angle }))
-  const widest = gaps.reduce((one, other) =>
-    other.to - other.from > one.to - one.from ? other : one,
-  )
-  return Math.round((widest.from + widest.to) / 2) % 360
-})
-
 const valueOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? Number(event.target.value) : 0
 /** Out of its range, the nearest the rule allows. */
@@ -69,7 +60,7 @@ function setSpread(event: Event, least: number, most: number) {
   emit('keep')
 }
 const shape = (changes: Partial<Harmony>) => {
-  emit('shape', { ...props.harmony, ...changes })
+  emit('shape', changes)
 }
 const asCharacter = (name: string) =>
   ({ character: name || null, lightness: null, chroma: null, span: null }) as const
@@ -80,10 +71,7 @@ function setCharacter(name: string) {
 const preview = usePagePreview()
 function pointCharacter(name: string | undefined) {
   if (name === undefined) preview.hide()
-  else {
-    const harmony = { ...props.harmony, ...asCharacter(name) }
-    preview.showChange(() => ({ kind: 'character', harmony }))
-  }
+  else preview.showChange(() => ({ kind: 'character', harmony: asCharacter(name) }))
 }
 </script>
 
@@ -94,7 +82,7 @@ function pointCharacter(name: string | undefined) {
         type="button"
         class="button"
         :disabled="harmony.angles.length >= vocabulary.most_free_angles"
-        @click="emit('angles', [...harmony.angles, openAngle])"
+        @click="emit('addAngle')"
       >
         Add angle
       </button>
@@ -102,7 +90,7 @@ function pointCharacter(name: string | undefined) {
         type="button"
         class="button"
         :disabled="!harmony.angles.length"
-        @click="emit('angles', harmony.angles.slice(0, -1))"
+        @click="emit('removeAngle')"
       >
         Remove angle
       </button>

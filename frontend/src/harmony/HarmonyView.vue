@@ -35,23 +35,11 @@ const isInFigures = ref(false)
 const refusal = ref('')
 
 const harmony = computed(() => take.shown?.harmony)
-/** Made when its turn comes: the flags of the change before are the angles to begin with. */
-const ruled = (name: string): TakeChange | undefined => {
-  if (!take.document) return undefined
-  const { harmony: now } = take.document
-  const angles = name === 'free' && !now.angles.length ? flagsAngles() : now.angles
-  return { kind: 'chord', harmony: { ...now, rule: name, spread: null, angles }, turn: 0 }
-}
+const ruled = (name: string): TakeChange => ({ kind: 'chord', harmony: { rule: name }, turn: 0 })
 const rule = computed({
   get: () => harmony.value?.rule ?? '',
-  set: (name) => void change.make(() => ruled(name)),
+  set: (name) => void change.make(ruled(name)),
 })
-/** Free angles begin where the rule before had its partners. */
-const flagsAngles = () => {
-  const found = take.evaluation?.stave.flags.map((flag) => flag.angle) ?? []
-  return found.length ? found.slice(0, vocabulary.value?.most_free_angles ?? 5) : [120]
-}
-
 const grounds = computed(() => [
   { value: '', label: 'on Paper' },
   ...(take.document?.swatches ?? []).map((swatch) => ({
@@ -66,15 +54,7 @@ function setSettings(changes: Partial<Harmony>) {
 }
 
 function setSpread(spread: number) {
-  if (take.document)
-    change.show({ kind: 'chord', harmony: { ...take.document.harmony, spread }, turn: 0 })
-}
-
-function setChord(changes: Partial<Harmony>) {
-  void change.make(() => {
-    const now = take.document?.harmony
-    return now && { kind: 'chord', harmony: { ...now, ...changes }, turn: 0 }
-  })
+  change.show({ kind: 'chord', harmony: { spread }, turn: 0 })
 }
 
 function hold(id: string) {
@@ -172,8 +152,9 @@ function chooseVariation({ seed, document }: Variation) {
           :is-varying="isVarying"
           :is-in-figures="isInFigures"
           @spread="setSpread"
-          @angles="setChord({ angles: $event })"
-          @circle="setChord({ circle: $event })"
+          @add-angle="change.make({ kind: 'add angle' })"
+          @remove-angle="change.make({ kind: 'remove angle' })"
+          @circle="change.make({ kind: 'chord', harmony: { circle: $event }, turn: 0 })"
           @shape="change.show({ kind: 'character', harmony: $event })"
           @keep="change.keep"
           @web-safe="setSettings({ web_safe: $event })"

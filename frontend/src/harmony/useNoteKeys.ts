@@ -92,8 +92,7 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     if (turned?.index !== index)
       turned = { index, degrees: flag === 'anchor' ? 0 : signed(flag.angle) }
     turned = { index, degrees: turned.degrees + degrees }
-    const { harmony } = look.document
-    if (index === ANCHOR) verbs.show({ kind: 'chord', harmony, turn: turned.degrees })
+    if (index === ANCHOR) verbs.show({ kind: 'chord', harmony: {}, turn: turned.degrees })
     else verbs.show({ kind: 'flag', index, angle: turned.degrees, on_stave: false })
     void keep()
   }

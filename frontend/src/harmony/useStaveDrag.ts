@@ -105,7 +105,7 @@ export function useStaveDrag(
   }
 
   function turned(degrees: number): TakeChange {
-    return { kind: 'chord', harmony: look.document.harmony, turn: degrees }
+    return { kind: 'chord', harmony: {}, turn: degrees }
   }
 
   function end(verb: () => void) {

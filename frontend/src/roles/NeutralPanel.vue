@@ -3,13 +3,11 @@ import { computed } from 'vue'
 import type { Neutral, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import RemoveButton from '@/take/RemoveButton.vue'
-import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
 import { useLimits } from '@/take/useLimits'
 import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ document: TakeDocument }>()
-const take = useTakeStore()
 const { make } = useChange()
 
 const SPACINGS = [
@@ -22,26 +20,9 @@ const tints = computed(() => [
   ...props.document.swatches.map((one) => ({ value: one.id, label: `Tinted by ${one.name}` })),
 ])
 
-/** Made when its turn comes: the change before may have set another of its numbers. */
 const set = ({ id }: Neutral, changes: Partial<Neutral>) =>
-  make(() => {
-    const now = take.document?.neutrals.find((one) => one.id === id)
-    return now && { kind: 'neutral', neutral: { ...now, ...changes } }
-  })
-
-const add = () => make(added)
-
-function added() {
-  const taken = new Set(take.document?.neutrals.map((one) => one.id))
-  let number = 1
-  while (taken.has(`n${number.toString()}`)) number += 1
-  const name = number > 1 ? `Neutral ${number.toString()}` : 'Neutral'
-  const id = `n${number.toString()}`
-  return {
-    kind: 'neutral',
-    neutral: { id, name, tint: null, strength: 0.35, steps: 11, spacing: 'contrast' },
-  } as const
-}
+  make({ kind: 'neutral', neutral: { ...changes, id } })
+const add = () => make({ kind: 'add neutral' })
 const numberOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
 

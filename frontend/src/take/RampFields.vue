@@ -4,11 +4,9 @@ import type { RampSettings, Swatch } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { useChange } from './useChange'
 import { useLimits } from './useLimits'
-import { useTakeStore } from './take'
 import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ swatch: Swatch }>()
-const take = useTakeStore()
 const change = useChange()
 const limits = useLimits()
 
@@ -46,14 +44,8 @@ const counts = computed(() =>
       ],
 )
 
-/** Made when its turn comes: the change before may have set another of its numbers. */
-function set(changes: Partial<RampSettings>) {
-  const { id } = props.swatch
-  return change.make(() => {
-    const now = take.document?.swatches.find((one) => one.id === id)?.ramp
-    return now && { kind: 'ramp', swatch: id, ramp: { ...now, ...changes } }
-  })
-}
+const set = (ramp: Partial<RampSettings>) =>
+  change.make({ kind: 'ramp', swatch: props.swatch.id, ramp })
 
 function setCount(one: { name: string; least: number; most: number }, event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return

@@ -13,7 +13,7 @@ from tonada.core.errors import TakeError
 from tonada.core.take.dependents import dependents_of
 from tonada.core.take.key import read_key, step_key
 from tonada.core.take.proof_settings import GroundSettings
-from tonada.core.take.take import Assignment, Neutral, Overlay, Pair, SchemeRoles, Take
+from tonada.core.take.take import Assignment, Overlay, Pair, SchemeRoles, Take
 
 # Where something points: a swatch or neutral, and the step of its ramp, or None for the swatch itself.
 Target = tuple[str, int | None]
@@ -27,17 +27,7 @@ def set_ramp(take: Take, swatch_id: str, settings: RampSettings) -> Take:
     swatch = take.swatch(swatch_id)
     changed = tuple(replace(one, ramp=settings) if one is swatch else one for one in take.swatches)
     after = replace(take, swatches=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
-    return _moved_to_nearest(take, swatch_id, after)
-
-
-def set_neutral(take: Take, neutral: Neutral) -> Take:
-    """Return the take with a neutral rebuilt, or added; roles on its steps go to the nearest new ones."""
-    others = tuple(one for one in take.neutrals if one.id != neutral.id)
-    if len(others) == len(take.neutrals):
-        return replace(take, neutrals=(*take.neutrals, neutral))
-    changed = tuple(neutral if one.id == neutral.id else one for one in take.neutrals)
-    after = replace(take, neutrals=changed, roles=(), pairs=(), other=None, overlays=(), grounds=())
-    return _moved_to_nearest(take, neutral.id, after)
+    return moved_to_nearest(take, swatch_id, after)
 
 
 def remove(take: Take, owner: str, instead: Target | None) -> Take:
@@ -71,7 +61,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
     )
 
 
-def _moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
+def moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
     """Return `before` with the owners of `after`, its pointers at `owner` on the nearest of the new steps."""
     hexes = after.ramp(owner).hexes
     is_swatch = any(one.id == owner for one in after.swatches)

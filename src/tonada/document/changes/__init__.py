@@ -9,6 +9,7 @@ from pydantic import Field
 from tonada.core.take.counts import check_counts
 from tonada.core.take.take import Take
 from tonada.document.changes.colors import (
+    AddNeutralChange,
     AdoptChange,
     NeutralChange,
     RampChange,
@@ -17,11 +18,13 @@ from tonada.document.changes.colors import (
     ReplaceChange,
 )
 from tonada.document.changes.harmony import (
+    AddAngleChange,
     CharacterChange,
     ChordChange,
     FlagChange,
     PartnerChange,
     PlaceChange,
+    RemoveAngleChange,
     VariationChange,
 )
 from tonada.document.changes.made import Changed
@@ -61,10 +64,13 @@ TakeChange = Annotated[
     | NumberChange
     | ChordChange
     | FlagChange
+    | AddAngleChange
+    | RemoveAngleChange
     | VariationChange
     | CharacterChange
     | PartnerChange
     | RampChange
+    | AddNeutralChange
     | NeutralChange
     | RemoveChange
     | AdoptChange

@@ -13,11 +13,12 @@ from tonada.core.ready.filling import fill_free
 from tonada.core.ready.palette import PALETTE_ROLES, checked_colors
 from tonada.core.roles import giving
 from tonada.core.roles.replacing import Move, replace_source
-from tonada.core.take import repoint
+from tonada.core.take import neutrals, repoint
 from tonada.core.take.take import Role, Take
 from tonada.document.changes.made import Changed
 from tonada.document.parts import HexText, Identifier, Line, Model, Name, RoleText, Share, StepNumber
-from tonada.document.take import NeutralModel, OriginModel, RampModel
+from tonada.document.parts_sent import NeutralPart, RampPart, laid_on
+from tonada.document.take import OriginModel
 
 
 class RampChange(Model):
@@ -25,20 +26,31 @@ class RampChange(Model):
 
     kind: Literal["ramp"]
     swatch: Identifier
-    ramp: RampModel
+    ramp: RampPart
 
     def apply(self, take: Take) -> Changed:
-        return repoint.set_ramp(take, self.swatch, self.ramp.to_settings()), ()
+        settings = laid_on(take.swatch(self.swatch).ramp, self.ramp, self.ramp.to_settings())
+        return repoint.set_ramp(take, self.swatch, settings), ()
+
+
+class AddNeutralChange(Model):
+    """One more neutral, of pure greys."""
+
+    kind: Literal["add neutral"]
+
+    def apply(self, take: Take) -> Changed:
+        return neutrals.add_neutral(take), ()
 
 
 class NeutralChange(Model):
-    """A neutral rebuilt, or added; roles on its steps go to the nearest new ones."""
+    """A neutral rebuilt; roles on its steps go to the nearest new ones."""
 
     kind: Literal["neutral"]
-    neutral: NeutralModel
+    neutral: NeutralPart
 
     def apply(self, take: Take) -> Changed:
-        return repoint.set_neutral(take, self.neutral.to_neutral()), ()
+        before = neutrals.neutral_of(take, self.neutral.id)
+        return neutrals.set_neutral(take, laid_on(before, self.neutral, self.neutral.to_neutral())), ()
 
 
 class Instead(Model):

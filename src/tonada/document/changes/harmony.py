@@ -8,7 +8,7 @@ from typing import Annotated, Literal, TypeAlias
 from pydantic import Field
 
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES
-from tonada.core.harmony import chord
+from tonada.core.harmony import chord, free_angles
 from tonada.core.harmony.vary import LAST_SEED
 from tonada.core.limits import MAX_SWATCHES
 from tonada.core.pairs.variations import with_variation
@@ -16,7 +16,8 @@ from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.take.take import Take
 from tonada.document.changes.made import Changed
 from tonada.document.parts import Identifier, Model
-from tonada.document.take import Began, HarmonyModel
+from tonada.document.parts_sent import HarmonyPart, laid_on
+from tonada.document.take import Began
 
 Position: TypeAlias = Annotated[float, Field(ge=-0.5, le=1.5)]
 
@@ -37,15 +38,42 @@ class PlaceChange(Model):
         return chord.place(take, where), ()
 
 
+def _with_settings(take: Take, part: HarmonyPart) -> Take:
+    return replace(take, harmony=laid_on(take.harmony, part, part.to_settings()))
+
+
 class ChordChange(Model):
-    """Other settings; the free swatches take their places by the rule, the chord turned by `turn`."""
+    """Other settings; the free swatches take their places by the rule, the chord turned by `turn`.
+
+    Another rule begins in its usual spread; the rule “free” where the one before has its partners.
+    """
 
     kind: Literal["chord"]
-    harmony: HarmonyModel
+    harmony: HarmonyPart
     turn: Annotated[float, Field(ge=-720, le=720)] = 0.0
 
     def apply(self, take: Take) -> Changed:
-        return chord.play(replace(take, harmony=self.harmony.to_settings()), turn=self.turn), ()
+        if "rule" in self.harmony.model_fields_set:
+            take = free_angles.begun(take, self.harmony.rule)
+        return chord.play(_with_settings(take, self.harmony), turn=self.turn), ()
+
+
+class AddAngleChange(Model):
+    """One more angle of the rule “free”, where there is room."""
+
+    kind: Literal["add angle"]
+
+    def apply(self, take: Take) -> Changed:
+        return free_angles.add_angle(take), ()
+
+
+class RemoveAngleChange(Model):
+    """The last angle of the rule “free” goes."""
+
+    kind: Literal["remove angle"]
+
+    def apply(self, take: Take) -> Changed:
+        return free_angles.remove_angle(take), ()
 
 
 class FlagChange(Model):
@@ -81,10 +109,10 @@ class CharacterChange(Model):
     """
 
     kind: Literal["character"]
-    harmony: HarmonyModel
+    harmony: HarmonyPart
 
     def apply(self, take: Take) -> Changed:
-        shaped = chord.shape(replace(take, harmony=self.harmony.to_settings()))
+        shaped = chord.shape(_with_settings(take, self.harmony))
         return with_texts_by_rule(take, shaped), ()
 
 
