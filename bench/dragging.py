@@ -1,8 +1,9 @@
 """Thirty people drag at once: python -m bench.dragging [PEOPLE] [SECONDS].
 
-Each sends the next change when the last is answered, at most 15 a second; the load comes from the same
-machine. Answers are compressed as a browser asks for, and then not, to see what that costs. Beside it, in
-the same run, the peer: the same people asking for /healthz, which computes nothing.
+Each sends the next change when the last is answered, at most 15 a second, and goes through colours that
+nobody has had before; the load comes from the same machine. Answers are compressed as a browser asks for,
+and then not, to see what that costs. Beside it, in the same run, the peer: the same people asking for
+/healthz, which computes nothing.
 """
 
 from __future__ import annotations
@@ -12,10 +13,15 @@ import json
 import sys
 import threading
 import time
+from collections.abc import Callable
+from typing import Any, TypeAlias
 
 from tests.served import Person, Served
 
 from bench.served import a_document, a_server
+
+# What the person of this number sends as their change of this number.
+Body: TypeAlias = Callable[[int, int], bytes | None]
 
 MOST_A_SECOND = 15
 
@@ -31,7 +37,7 @@ def drag(
     seconds: float,
     method: str,
     path: str,
-    bodies: list[bytes],
+    body: Body,
     encoding: str = PLAIN,
 ) -> list[float]:
     """Return how long each answer took."""
@@ -39,13 +45,12 @@ def drag(
     took: list[float] = []
     end = time.monotonic() + seconds
 
-    def one() -> None:
+    def one(person: int) -> None:
         line = http.client.HTTPConnection("127.0.0.1", served.port, timeout=30)
         number = 0
         while time.monotonic() < end:
             started = time.monotonic()
-            body = bodies[number % len(bodies)] if bodies else None
-            line.request(method, path, body, headers)
+            line.request(method, path, body(person, number), headers)
             answer = line.getresponse()
             answer.read()
             if answer.status != 200:
@@ -55,7 +60,7 @@ def drag(
             time.sleep(max(0.0, started + 1 / MOST_A_SECOND - time.monotonic()))
         line.close()
 
-    threads = [threading.Thread(target=one) for _ in range(people)]
+    threads = [threading.Thread(target=one, args=(person,)) for person in range(people)]
     for thread in threads:
         thread.start()
     for thread in threads:
@@ -63,20 +68,27 @@ def drag(
     return sorted(took)
 
 
+def through_hues(document: dict[str, Any]) -> Body:
+    """Return the drags of a take's first colour: each person through all hues, in a chroma of their own."""
+    change = {**CHANGE, "swatch": document["swatches"][0]["id"], "hue": "HUE", "chroma": "CHROMA"}
+    text = json.dumps({"document": document, "change": change})
+
+    def body(person: int, number: int) -> bytes:
+        chroma, hue = 0.06 + person / 500, (person * 97 + number * 1.7) % 360
+        return text.replace('"HUE"', str(hue)).replace('"CHROMA"', str(chroma)).encode()
+
+    return body
+
+
 def main() -> None:
     people = int(sys.argv[1]) if len(sys.argv) > 1 else 30
     seconds = float(sys.argv[2]) if len(sys.argv) > 2 else 12
     with a_server() as served:
-        document = a_document(Person(served))
-        first = document["swatches"][0]["id"]
-        bodies = [
-            json.dumps({"document": document, "change": {**CHANGE, "swatch": first, "hue": hue}}).encode()
-            for hue in range(200, 300, 2)
-        ]
-        drag(served, 4, 3, "POST", "/api/changes", bodies)
-        peer = drag(served, people, seconds / 2, "GET", "/healthz", [])
+        body = through_hues(a_document(Person(served)))
+        drag(served, 4, 3, "POST", "/api/changes", body)
+        peer = drag(served, people, seconds / 2, "GET", "/healthz", lambda _, __: None)
         asked = {
-            name: drag(served, people, seconds, "POST", "/api/changes", bodies, encoding)
+            name: drag(served, people, seconds, "POST", "/api/changes", body, encoding)
             for name, encoding in (("compressed", AS_A_BROWSER), ("plain", PLAIN))
         }
     peer_rate = len(peer) / (seconds / 2)
@@ -88,7 +100,7 @@ def main() -> None:
             print(f"  {share:.0%} within {took[int(len(took) * share)] * 1000:.0f} ms")
 
 
-CHANGE = {"kind": "place", "chroma": 0.12, "lightness": 0.5, "position": None, "settle": True}
+CHANGE = {"kind": "place", "lightness": 0.5, "position": None, "settle": True}
 
 if __name__ == "__main__":
     main()
