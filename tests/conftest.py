@@ -14,6 +14,7 @@ import pytest
 from hypothesis import settings
 from psycopg import sql
 
+from tests import sheets
 from tests.sampling import IS_LONG, detail_seed, examples, is_left
 from tests.sheets import make_sheets_once
 from tests.stored_rows import StoredRows
@@ -27,6 +28,16 @@ AsApplication: TypeAlias = Callable[[str], str]
 # How long an example takes is the machine's affair; what is to be fast is measured by `make bench`.
 settings.register_profile("tonada", deadline=None, max_examples=examples(100))
 settings.load_profile("tonada")
+
+
+def pytest_configure(config: pytest.Config) -> None:
+    if not hasattr(config, "workerinput"):
+        sheets.begin()
+
+
+def pytest_unconfigure(config: pytest.Config) -> None:
+    if not hasattr(config, "workerinput"):
+        sheets.end()
 
 
 def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:

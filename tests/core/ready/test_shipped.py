@@ -21,7 +21,7 @@ from tonada.core.take.parts import Role
 from tonada.core.take.take import Take
 
 ALL = shipped_palettes()
-SOME = ALL if IS_LONG else ALL[::16]
+SOME = ALL if IS_LONG else ALL[::32]
 NAMED = [pytest.param(one, id=one.id) for one in SOME]
 
 

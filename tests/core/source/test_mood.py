@@ -6,6 +6,7 @@ from itertools import combinations
 
 import pytest
 
+from tests.sampling import sampled
 from tonada.core.color.spaces import hex_to_srgb8, hue_distance, srgb8_to_oklch
 from tonada.core.errors import InputError
 from tonada.core.harmony.character import CHARACTERS
@@ -24,7 +25,7 @@ def test_the_table_is_whole() -> None:
     assert sum(bool(word.differs) for word in WORDS.values()) >= 12, "where habits differ is said"
 
 
-@pytest.mark.parametrize("words", [(one,) for one in WORDS] + list(combinations(WORDS, 2))[::7])
+@pytest.mark.parametrize("words", sampled([(one,) for one in WORDS] + list(combinations(WORDS, 2))[::7], 16))
 def test_three_to_six_colors_far_enough_apart(words: tuple[str, ...]) -> None:
     reading = read_mood(words, "craft")
     assert 3 <= len(reading.starting_colors) <= 6
