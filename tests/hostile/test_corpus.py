@@ -198,7 +198,7 @@ def until_quiet(served: Served) -> None:
         time.sleep(0.5)
 
 
-@pytest.mark.detail
+@pytest.mark.detail(48)
 def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
     served: Served, person: Person, brand: str
 ) -> None:
@@ -235,7 +235,7 @@ def test_every_hostile_file_is_answered_and_nobody_else_is_kept_waiting(
     assert set(served.workers()) == workers, served.log.read_text()
 
 
-@pytest.mark.detail
+@pytest.mark.detail(48)
 def test_every_hostile_body_is_answered(served: Served, person: Person, brand: str) -> None:
     most = MOST_TIMES_HARMLESS * seconds_of_a_picture(served, person, brand)
     workers = set(served.workers())

@@ -54,7 +54,7 @@ def test_every_change_asks_for_the_session_and_its_token(client: Client) -> None
                 assert answer.status_code == 403, (method, path)
 
 
-@pytest.mark.detail
+@pytest.mark.detail(24)
 def test_generated_requests_find_nothing(address: str, tmp_path: Path) -> None:
     jar = CookieJar()
     with build_opener(HTTPCookieProcessor(jar)).open(f"{address}/api/session") as answer:
