@@ -9,14 +9,14 @@ from typing import Any, Final
 import orjson
 from pydantic import ValidatorFunctionWrapHandler, WrapValidator
 
-# Of each part; a take in work has a handful of forms at a time.
-_KEPT: Final = 16
 # In bytes of JSON; what is longer is validated each time.
 _LONGEST: Final = 20_000
 
 
-def remembered() -> WrapValidator:
+def remembered(kept: int = 32) -> WrapValidator:
     """Return a validator that answers what it answered before to the same JSON; for frozen models only.
+
+    kept: how many are remembered, the last ones: those of the people who drag at the same time.
 
     What is refused is validated each time, so that its errors name their place.
     """
@@ -39,7 +39,7 @@ def remembered() -> WrapValidator:
         found = handler(value)
         with lock:
             known[key] = found
-            if len(known) > _KEPT:
+            if len(known) > kept:
                 known.popitem(last=False)
         return found
 

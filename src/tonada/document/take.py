@@ -246,7 +246,7 @@ class TakeDocument(Model):
     format: Literal[2] = FORMAT
     level: Level = "AA"
     swatches: Annotated[
-        tuple[Annotated[SwatchModel, remembered()], ...], Field(max_length=limits.MAX_SWATCHES)
+        tuple[Annotated[SwatchModel, remembered(kept=512)], ...], Field(max_length=limits.MAX_SWATCHES)
     ] = ()
     roles: Annotated[tuple[AssignmentModel, ...], Field(max_length=limits.MAX_ROLES), remembered()] = ()
     pairs: Annotated[tuple[PairModel, ...], Field(max_length=limits.MAX_PAIRS), remembered()] = ()
