@@ -14,7 +14,7 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
-PATIENCE_SECONDS = 90
+from tests.waiting import PATIENCE_SECONDS, until
 
 
 def free_port() -> int:
@@ -48,17 +48,15 @@ class Served:
         return self.data.with_suffix(".log")
 
     def wait_until_up(self) -> None:
-        end = time.monotonic() + PATIENCE_SECONDS
-        while time.monotonic() < end:
+        def is_up() -> bool:
             assert self.process
             assert self.process.poll() is None, self.log.read_text()
             try:
-                if self.ask("GET", "/readyz")[0] == 200:
-                    return
+                return self.ask("GET", "/readyz")[0] == 200
             except (OSError, http.client.HTTPException):
-                pass
-            time.sleep(0.05)
-        raise AssertionError(self.log.read_text())
+                return False
+
+        until(is_up, f"it did not come up: see {self.log}", pause=0.05)
 
     def stop(self) -> None:
         if self.process and self.process.poll() is None:

@@ -9,13 +9,14 @@ import signal
 import socket
 import subprocess
 import sys
-import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
+from functools import partial
 from pathlib import Path
 
 from tests.browser.server_factory import QUIET
+from tests.waiting import until
 
 ROOT = Path(__file__).parents[2]
 
@@ -45,13 +46,7 @@ class Server:
             return
         # Master and worker at once: waiting for them to say goodbye is half the time of a test.
         os.killpg(self.process, signal.SIGKILL)
-        end = time.monotonic() + 20
-        while time.monotonic() < end:
-            try:
-                os.killpg(self.process, 0)
-            except ProcessLookupError:
-                break
-            time.sleep(0.01)
+        until(partial(_is_gone, self.process), pause=0.01)
         self.process = None
 
     def until_quiet(self) -> None:
@@ -63,17 +58,23 @@ class Server:
         return int(self.url.rpartition(":")[2])
 
     def until(self, path: str, status: int) -> None:
-        end = time.monotonic() + 30
-        while time.monotonic() < end:
+        def answers() -> bool:
             try:
                 asked = http.client.HTTPConnection("127.0.0.1", self.port, timeout=5)
                 asked.request("GET", path)
-                if asked.getresponse().status == status:
-                    return
+                return asked.getresponse().status == status
             except OSError:
-                pass
-            time.sleep(0.02)
-        raise RuntimeError(f"the server did not answer {path} with {status}")
+                return False
+
+        until(answers, f"the server did not answer {path} with {status}")
+
+
+def _is_gone(group: int) -> bool:
+    try:
+        os.killpg(group, 0)
+    except ProcessLookupError:
+        return True
+    return False
 
 
 @contextmanager

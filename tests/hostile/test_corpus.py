@@ -27,6 +27,7 @@ from tests.hostile.pictures import bitmaps
 from tests.hostile.texts import bodies, texts
 from tests.sampling import IS_LONG
 from tests.served import Person, Served
+from tests.waiting import until
 
 SEED = int(os.environ.get("HOSTILE_SEED", "7"))
 # Times the processor time of a harmless picture, the largest that is read at once.
@@ -181,21 +182,22 @@ def check(status: int, answer: Any, name: str) -> None:
 
 
 def until_read(person: Person, source: str) -> str:
-    end = time.monotonic() + 120
-    while True:
-        assert time.monotonic() < end, "the reading did not end"
-        found = person.ask("GET", f"/api/sources/{source}")[1]
-        if found["state"] != "reading":
-            return str(found["state"])
-        time.sleep(0.05)
+    def ended() -> str | None:
+        state = str(person.ask("GET", f"/api/sources/{source}")[1]["state"])
+        return state if state != "reading" else None
+
+    return str(until(ended, "the reading did not end", pause=0.05, patience=120))
 
 
 def until_quiet(served: Served) -> None:
     """Wait until the processes of the server have nothing left to load."""
-    before = -1.0
-    while (now := cpu_seconds(served)) - before > 0.02:
-        before = now
-        time.sleep(0.5)
+    seen = [-1.0]
+
+    def is_quiet() -> bool:
+        seen.append(cpu_seconds(served))
+        return seen[-1] - seen[-2] <= 0.02
+
+    until(is_quiet, "the server works on and on", pause=0.5)
 
 
 @pytest.mark.detail(48)

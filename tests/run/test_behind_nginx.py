@@ -16,7 +16,8 @@ from typing import Any
 import pytest
 
 from tests.reviews import built_with
-from tests.served import PATIENCE_SECONDS, Served, free_port
+from tests.served import Served, free_port
+from tests.waiting import PATIENCE_SECONDS, until
 
 ROOT = Path(__file__).parents[2]
 OUTSIDE = "tonada.example.org"
@@ -57,11 +58,8 @@ def proxy(served: Served) -> Iterator[int]:
     )
     program = shutil.which("nginx") or "/usr/sbin/nginx"
     with subprocess.Popen([program, "-e", f"{folder}/start.log", "-c", f"{folder}/nginx.conf"]) as process:
-        end = time.monotonic() + 90
-        while socket.socket().connect_ex(("127.0.0.1", port)):
-            assert process.poll() is None
-            assert time.monotonic() < end
-            time.sleep(0.05)
+        until(lambda: process.poll() is not None or not socket.socket().connect_ex(("127.0.0.1", port)))
+        assert process.poll() is None
         yield port
         process.terminate()
     shutil.rmtree(folder, ignore_errors=True)

@@ -16,6 +16,7 @@ from pathlib import Path
 import psycopg
 import pytest
 
+from tests.waiting import until
 from tonada.run import cluster as module
 from tonada.run.cluster import Cluster, ClusterError
 
@@ -142,10 +143,7 @@ def test_it_ends_with_the_process_that_started_it_however_that_ends(folder: Path
         keep_seven(one.stdout.readline().strip())
         process = Path("/proc", (folder / "data" / "postmaster.pid").read_text().split()[0])
         one.kill()
-    end = time.monotonic() + 90
-    while process.exists() and time.monotonic() < end:
-        time.sleep(0.02)
-    assert not process.exists()
+    until(lambda: not process.exists(), "the database goes on without its owner")
 
 
 @pytest.mark.detail

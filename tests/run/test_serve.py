@@ -17,6 +17,7 @@ from pathlib import Path
 import pytest
 
 from tests.served import Person, Served, command_of, free_port, kill
+from tests.waiting import until
 
 
 @pytest.fixture(scope="module")
@@ -35,15 +36,6 @@ def served(place: Path) -> Iterator[Served]:
     made.start()
     yield made
     made.stop()
-
-
-def until(what: object, seconds: float = 60) -> None:
-    """Wait until a condition holds."""
-    assert callable(what)
-    end = time.monotonic() + seconds
-    while not what():
-        assert time.monotonic() < end
-        time.sleep(0.05)
 
 
 @pytest.mark.detail

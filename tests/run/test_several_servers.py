@@ -6,7 +6,6 @@ import io
 import shutil
 import subprocess
 import tempfile
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -16,6 +15,7 @@ from PIL import Image
 
 from tests.hostile.test_corpus import upload
 from tests.served import Person, Served, free_port
+from tests.waiting import until
 from tonada.run.cluster import Cluster
 
 
@@ -69,18 +69,13 @@ def test_a_reading_goes_on_where_another_server_is_alive(pair: tuple[Served, Ser
     status, source = upload(person, brand, "large.png", large_picture())
     assert status == 202
     path = f"/api/sources/{source['id']}"
-    while person.ask("GET", path)[1]["progress"] < 0.05:
-        time.sleep(0.01)
+    until(lambda: person.ask("GET", path)[1]["progress"] >= 0.05, "the reading did not begin")
     mine = [first.web_master(), *first.workers()]
     first.kill()
-    for pid in mine:
-        while Path(f"/proc/{pid}").exists():
-            time.sleep(0.05)
+    until(lambda: not any(Path(f"/proc/{pid}").exists() for pid in mine), "they live on")
     person.served = second
-    end = time.monotonic() + 90
-    while (found := person.ask("GET", path)[1])["state"] == "reading":
-        assert time.monotonic() < end
-        time.sleep(0.1)
+    until(lambda: person.ask("GET", path)[1]["state"] != "reading", "the reading did not end", pause=0.1)
+    found = person.ask("GET", path)[1]
     assert found["state"] == "ready", found["problem"]
     assert found["colors"]
     first.start()

@@ -16,7 +16,8 @@ from typing import Any
 import pytest
 
 from tests.reviews import built_with
-from tests.served import PATIENCE_SECONDS, Person, Served, kill
+from tests.served import Person, Served, kill
+from tests.waiting import PATIENCE_SECONDS, until
 from tonada.run.cluster import Cluster
 
 READERS = 150
@@ -167,9 +168,7 @@ def test_a_worker_that_dies_lets_its_readers_come_again(pair: tuple[Served, Serv
         while listener.socket.recv(4096):
             pass
         listener.close()
-    end = time.monotonic() + PATIENCE_SECONDS
-    while first.ask("GET", "/readyz")[0] != 200:
-        assert time.monotonic() < end
+    until(lambda: first.ask("GET", "/readyz")[0] == 200)
     again = Listener(first, link)
     again.wait_for(1)
     say(first, link, "Back again")

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import time
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
 from importlib import resources
@@ -11,6 +10,7 @@ from uuid import UUID, uuid4
 import psycopg
 import pytest
 
+from tests.waiting import until
 from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
 from tonada.store.errors import LastTake, NotFound, Removed, StaleDestination, StoreUnavailable
@@ -370,12 +370,9 @@ def test_of_two_takes_removed_at_once_one_stays(database_url: str) -> None:
 
 def until_someone_waits(database_url: str) -> None:
     """Wait until a transaction of this database waits for another one."""
-    end = time.monotonic() + 90
     with connect(database_url) as connection:
         connection.autocommit = True
-        while not connection.execute(WAITING).fetchone():
-            assert time.monotonic() < end, "nothing waits"
-            time.sleep(0.01)
+        until(lambda: connection.execute(WAITING).fetchone(), "nothing waits", pause=0.01)
 
 
 WAITING = "select 1 from pg_locks where not granted"

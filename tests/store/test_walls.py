@@ -14,8 +14,8 @@ import pytest
 from psycopg import sql
 
 from tests.sampling import IS_LONG
-from tests.served import PATIENCE_SECONDS
 from tests.store.reviews import a_review
+from tests.waiting import PATIENCE_SECONDS
 from tonada.run.cluster import APPLICATION, Cluster
 from tonada.store import brands, destinations, handoffs, palettes, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect

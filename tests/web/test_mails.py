@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import time
 from collections.abc import Iterator
 from typing import Any
 
@@ -11,6 +10,7 @@ from flask import Flask
 
 from tests.post_office import PostOffice
 from tests.reviews import Reader, made_review
+from tests.waiting import until
 from tests.web.conftest import Client
 from tests.web.test_api import new_brand
 from tests.web.test_refusals import problem_of
@@ -21,7 +21,6 @@ from tonada.web.app import create_app
 from tonada.web.settings import Settings, SettingsError
 
 STUDIO = {"studio": "Lantern Lane", "notified": "studio@example.org"}
-PATIENCE_SECONDS = 60
 
 
 def posted(app: Flask, database_url: str, port: int, **more: Any) -> Flask:
@@ -52,13 +51,6 @@ def client_of(app: Flask) -> Client:
     assert isinstance(made, Client)
     made.token = made.get("/api/session").get_json()["csrf_token"]
     return made
-
-
-def wait_until(what: Any) -> None:
-    end = time.monotonic() + PATIENCE_SECONDS
-    while not what():
-        assert time.monotonic() < end
-        time.sleep(0.02)
 
 
 def test_without_a_server_mails_stay_where_they_can_be_read(client: Client, app: Flask) -> None:
@@ -142,7 +134,7 @@ def test_what_came_back_is_sent_once_and_tried_again(app: Flask, database_url: s
     client.put("/api/studio", json=STUDIO)
     made = made_review(client, new_brand(client, "Orrin Peak"))
     Reader(sending, made["link"]["path"]).say("Lovely")
-    wait_until(lambda: client.get("/api/mails").get_json()["mails"][0]["problem"])
+    until(lambda: client.get("/api/mails").get_json()["mails"][0]["problem"])
     mail = client.get("/api/mails").get_json()["mails"][0]
     assert "later" in mail["problem"]
     assert mail["sent_at"] is None
@@ -157,7 +149,7 @@ def test_what_came_back_is_sent_once_and_tried_again(app: Flask, database_url: s
     both = [posted(app, database_url, office.port) for _ in range(2)]
     for one in both:
         one.extensions["tonada.courier"].wake()
-    wait_until(lambda: client_of(both[0]).get("/api/mails").get_json()["mails"][0]["sent_at"])
+    until(lambda: client_of(both[0]).get("/api/mails").get_json()["mails"][0]["sent_at"])
     for one in both:
         one.extensions["tonada.courier"].stop()
         one.extensions["tonada"].close()

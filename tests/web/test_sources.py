@@ -13,6 +13,7 @@ import pytest
 from PIL import Image
 
 from tests.artwork import encoded
+from tests.waiting import until
 from tests.web.conftest import Client
 from tests.web.test_api import LOGO, new_brand, upload
 from tests.web.test_refusals import problem_of
@@ -180,20 +181,17 @@ def large_png() -> bytes:
 
 
 def until_settled(client: Client, path: str) -> dict[str, Any]:
-    end = time.monotonic() + 30
-    while time.monotonic() < end:
-        source = client.get(path).get_json()
-        if source["state"] != "reading":
-            return source
-        time.sleep(0.1)
-    raise AssertionError("the reading did not end")
+    def settled() -> dict[str, Any] | None:
+        source: dict[str, Any] = client.get(path).get_json()
+        return source if source["state"] != "reading" else None
+
+    found = until(settled, "the reading did not end", pause=0.1)
+    assert found
+    return found
 
 
 def until_begun(client: Client, path: str) -> None:
-    end = time.monotonic() + 30
-    while not client.get(path).get_json()["progress"]:
-        assert time.monotonic() < end, "the reading did not begin"
-        time.sleep(0.02)
+    until(lambda: client.get(path).get_json()["progress"], "the reading did not begin")
 
 
 def test_a_large_picture_is_read_in_the_background(client: Client, brand: str) -> None:
@@ -241,10 +239,7 @@ def test_a_reading_in_the_background_can_be_cancelled(
     path = f"/api/sources/{upload(client, brand, large_png(), 'large.png').get_json()['id']}"
     until_begun(client, path)
     assert client.delete(path).status_code == 204
-    end = time.monotonic() + 30
-    while "a reading was cancelled" not in caplog.text:
-        assert time.monotonic() < end, "the reading went on to its end"
-        time.sleep(0.02)
+    until(lambda: "a reading was cancelled" in caplog.text, "the reading went on to its end")
     assert sources_of(client, brand) == []
 
 
