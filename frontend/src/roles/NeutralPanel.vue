@@ -79,24 +79,23 @@ function setName(neutral: Neutral, event: Event) {
         @change="set(neutral, { strength: numberOf($event) })"
       />
     </label>
-    <div class="mt-2 flex items-center gap-2">
-      <label class="flex items-center gap-2"
-        ><span class="w-16">Steps</span>
-        <NumberField
-          class="field value w-16"
-          :min="limits?.least_steps"
-          :max="limits?.most_steps"
-          :value="neutral.steps"
-          @change="setSteps(neutral, $event)"
-      /></label>
-      <ChoiceList
-        class="min-w-0 flex-1"
-        label="Spacing"
-        :model-value="neutral.spacing"
-        :options="SPACINGS"
-        @update:model-value="set(neutral, { spacing: $event })"
-      />
-    </div>
+    <ChoiceList
+      class="mt-2"
+      label="Spacing"
+      align="left"
+      :model-value="neutral.spacing"
+      :options="SPACINGS"
+      @update:model-value="set(neutral, { spacing: $event })"
+    />
+    <label class="mt-2 flex items-center gap-2"
+      ><span class="w-16">Steps</span>
+      <NumberField
+        class="field value w-16"
+        :min="limits?.least_steps"
+        :max="limits?.most_steps"
+        :value="neutral.steps"
+        @change="setSteps(neutral, $event)"
+    /></label>
     <RemoveButton class="mt-2" :owner="neutral.id" :name="neutral.name" />
   </fieldset>
   <button
