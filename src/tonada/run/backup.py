@@ -154,7 +154,7 @@ def _add(archive: tarfile.TarFile, name: str, content: bytes) -> None:
 
 
 def _read(source: Path) -> tuple[dict[str, Any], bytes, bytes]:
-    """Return manifest, dump and key of a backup, held against their digests."""
+    """Return manifest, dump and key of a backup, checked against their digests."""
     try:
         with tarfile.open(source) as archive:
             parts = {name: _part(archive, name) for name in (_MANIFEST, _DUMP, _KEY)}

@@ -143,7 +143,7 @@ def _check_css(text: str) -> None:
 
 
 def _check_rules(root: Element) -> None:
-    """Every rule is held against every element."""
+    """Every rule is tried on every element."""
     texts = ["".join(one.itertext()) for one in root.iter() if local_name(one) == "style"]
     # A rule with many selectors costs as much as many rules.
     rules = sum(text.count("{") + text.count(",") for text in texts)
