@@ -56,6 +56,7 @@ def test_the_path_can_be_walked_with_the_keyboard_alone(page: Page) -> None:
     saved(page, 4)
 
 
+@pytest.mark.detail(3)
 @pytest.mark.parametrize("size", sampled([(1280, 800), (1024, 768)], keep=1))
 def test_a_view_fits_without_scrolling_the_page(visited_page: Page, size: tuple[int, int]) -> None:
     page = visited_page

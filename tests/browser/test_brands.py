@@ -46,6 +46,7 @@ def test_a_file_that_is_no_picture_leaves_no_brand_behind(page: Page) -> None:
     expect(page.get_by_role("article")).to_have_count(3)
 
 
+@pytest.mark.detail(3)
 def test_brands_are_found_renamed_duplicated_and_come_back(page: Page) -> None:
     page.goto("/")
     cards = page.get_by_role("article")

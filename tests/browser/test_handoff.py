@@ -21,6 +21,7 @@ def open_part(page: Page, part: str, take: str = "Take 1") -> None:
     page.get_by_role("radio", name=part).click()
 
 
+@pytest.mark.detail(3)
 def test_a_click_copies_a_value_in_the_notation_that_was_chosen(page: Page) -> None:
     open_part(page, "Values")
     values = page.get_by_test_id("values")
@@ -137,6 +138,7 @@ def test_the_same_state_is_handed_off_as_the_same_version(page: Page) -> None:
     expect(page.get_by_role("heading", name="Version 2")).to_be_visible()
 
 
+@pytest.mark.detail(3)
 def test_slots_are_copied_one_after_the_other_with_one_key(page: Page) -> None:
     open_part(page, "Slot sheet")
     expect(page.get_by_test_id("current")).to_have_text("#f9fafd")

@@ -170,6 +170,7 @@ def test_a_note_that_something_else_uses_is_not_deleted(page: Page) -> None:
     expect(page.get_by_test_id("save-state")).to_have_attribute("data-state", "saved")
 
 
+@pytest.mark.detail(3)
 def test_rules_move_what_is_free_and_the_spread_is_dragged_or_typed(page: Page) -> None:
     open_stave(page)
     page.get_by_role("radio", name="split complementary").click()

@@ -115,6 +115,7 @@ def test_escape_gives_up_a_role_s_flag(page: Page) -> None:
     assert abs(after["x"] - box["x"]) < 2
 
 
+@pytest.mark.detail(3)
 def test_what_a_change_makes_fall_short_is_announced(page: Page) -> None:
     open_demo(page, step="roles")
     flag = page.locator("[data-flag=muted]")

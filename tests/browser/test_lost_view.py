@@ -51,6 +51,7 @@ def test_a_part_that_cannot_be_loaded_says_so(page: Page) -> None:
     page.get_by_role("heading", name="Keyboard shortcuts").wait_for()
 
 
+@pytest.mark.detail(3)
 def test_a_new_version_is_noticed_and_offered_and_nothing_unsaved_is_lost(page: Page) -> None:
     open_demo(page)
 

@@ -141,6 +141,7 @@ def test_in_a_narrow_window_the_page_is_a_drawer(page: Page, width: int, step: s
     expect(opener).to_be_focused()
 
 
+@pytest.mark.detail(3)
 def test_a_pair_that_falls_short_shows_its_mend_on_the_page_before_it_is_chosen(page: Page) -> None:
     open_demo(page, take="Take 2", step="pairs")
     note = page.get_by_role("complementary", name="Inspector").get_by_text("as it would look")
@@ -161,6 +162,7 @@ def test_a_pair_that_falls_short_shows_its_mend_on_the_page_before_it_is_chosen(
     expect(page.get_by_role("button", name="Undo")).to_be_disabled()
 
 
+@pytest.mark.detail(3)
 def test_while_a_note_is_dragged_the_page_comes_with_the_change(page: Page) -> None:
     open_step(page, "Harmony")
     heading = the_page(page).locator("[data-part='Offer 1, heading']")

@@ -24,6 +24,7 @@ def inspector_of(page: Page, pair: str) -> None:
     page.locator(f"[data-pair={pair}]").get_by_role("button").click()
 
 
+@pytest.mark.detail(3)
 def test_all_pairs_are_mended_in_one_step_after_a_preview(page: Page) -> None:
     open_pairs(page)
     page.get_by_role("button", name="Mend all 5").click()

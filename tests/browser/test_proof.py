@@ -120,6 +120,7 @@ def test_every_part_has_a_role_and_a_pair_and_axe_finds_nothing_on_the_pages(pag
         assert axe_violations(frame) == [], name
 
 
+@pytest.mark.detail(3)
 def test_a_part_gets_another_role_and_goes_back_to_the_rule(page: Page) -> None:
     frame = open_proof(page)
     frame.locator("[data-part='Opening’s paragraph']").click()

@@ -44,6 +44,7 @@ def measure_values(page: Page) -> str:
     return page.get_by_role("region", name="The measure").inner_text()
 
 
+@pytest.mark.detail(3)
 def test_leafing_shows_each_on_the_brands_own_page_before_anything_is_taken(page: Page) -> None:
     cards = open_palettes(page)
     found(page, "480 of 480")
@@ -209,6 +210,7 @@ def test_what_is_free_changes_in_one_step_and_the_held_stays(page: Page) -> None
     expect(page.get_by_text(re.compile("Before the palette “"))).to_be_visible()
 
 
+@pytest.mark.detail(3)
 def test_over_a_slow_line_what_was_shown_before_is_never_taken(page: Page) -> None:
     cards = open_palettes(page)
     cards.nth(3).click()

@@ -227,6 +227,7 @@ def test_just_a_link_to_a_palette(page: Page, browser: Browser, server: Server) 
         assert axe_findings(client) == []
 
 
+@pytest.mark.detail(3)
 def test_what_came_back_stands_where_the_work_is(page: Page) -> None:
     page.goto("/")
     expect(page.get_by_role("link", name="Midnight approved by Ana, three remarks")).to_be_visible()

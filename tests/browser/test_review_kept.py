@@ -27,6 +27,7 @@ ACTIVE = """
 PHONE: dict[str, Any] = {"viewport": {"width": 375, "height": 740}, "has_touch": True, "is_mobile": True}
 
 
+@pytest.mark.detail(3)
 def test_a_file_works_without_a_server_and_its_answers_come_back(
     page: Page, browser: Browser, tmp_path: Path
 ) -> None:

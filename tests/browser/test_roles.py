@@ -111,6 +111,7 @@ def test_a_cell_of_the_measure_on_another_changes_places_with_it_day_and_night(p
     assert neighbour == "secondary"
 
 
+@pytest.mark.detail(3)
 def test_night_is_a_scheme_of_its_own(page: Page) -> None:
     open_roles(page)
     page.get_by_role("radio", name="Night").click()
@@ -192,6 +193,7 @@ def test_a_role_of_one_s_own_may_be_named_in_any_script(page: Page) -> None:
     expect(page.locator("[data-flag^=own-]")).to_have_text(["Кнопка", "徽章"])
 
 
+@pytest.mark.detail(3)
 def test_suggesting_roles_undoes_a_wrong_hand_and_keeps_a_version(page: Page) -> None:
     open_roles(page)
     flag(page, "primary").focus()

@@ -30,6 +30,7 @@ def open_source(page: Page, name: str, brand: str = "Orrin Peak Observatory") ->
     expect(page.get_by_role("button", name=name).first).to_have_attribute("aria-pressed", "true")
 
 
+@pytest.mark.detail(3)
 def test_a_pixel_is_picked_with_the_pointer_and_becomes_a_swatch(page: Page) -> None:
     open_source(page, "dusk-ridge.jpg")
     box = page.get_by_test_id("loupe").bounding_box()
@@ -89,6 +90,7 @@ def test_fewer_and_more_without_uploading_again(page: Page) -> None:
     expect(found(page)).to_have_count(usual + 1)
 
 
+@pytest.mark.detail(3)
 def test_a_part_is_read_by_pointer_and_by_keyboard(page: Page) -> None:
     open_source(page, "peak-logo.svg")
     page.get_by_role("radio", name="Select an area").click()
@@ -247,6 +249,7 @@ def test_many_files_and_long_names_keep_the_view_in_shape(page: Page) -> None:
     expect(page.get_by_role("button", name="Start from a mood")).to_be_in_viewport()
 
 
+@pytest.mark.detail(3)
 def test_a_changed_logo_stands_beside_the_old_one_and_moves_what_is_wanted(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="Options for peak-logo.svg").click()

@@ -22,6 +22,7 @@ def tabs(page: Page) -> Locator:
     return page.get_by_role("navigation", name="Takes").get_by_role("link")
 
 
+@pytest.mark.detail(3)
 def test_takes_are_made_named_moved_deleted_and_brought_back(page: Page) -> None:
     open_demo(page)
     act(page, "New empty take")
@@ -56,6 +57,7 @@ def test_what_is_asked_of_a_take_that_is_still_opening_is_done_when_it_is_open(p
     expect(page.get_by_label("New name")).to_have_value("Take 2")
 
 
+@pytest.mark.detail(3)
 def test_versions_are_cut_compared_and_restored(page: Page) -> None:
     open_demo(page)
     act(page, "Versions")

@@ -139,6 +139,7 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     expect(page.get_by_role("button", name="Whole picture")).to_be_visible()
 
 
+@pytest.mark.detail(3)
 def test_a_number_that_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
     open_demo(page)
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()

@@ -175,6 +175,7 @@ def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page
     assert np.abs(middle - expected).max() <= 2, (middle, expected, hexes_to_srgb8(tuple(grounds.values())))
 
 
+@pytest.mark.detail(3)
 def test_what_is_being_typed_stays_when_an_answer_comes(page: Page) -> None:
     open_demo(page, step="proof")
     frame_of(page)
