@@ -1,4 +1,4 @@
-"""What a drag feels like: /api/evaluate over HTTP, the first load, frames and latency in the browser."""
+"""What a drag feels like: the hot paths over HTTP, the first load, frames and latency in the browser."""
 
 from __future__ import annotations
 
@@ -94,14 +94,14 @@ def until_open(port: int) -> None:
         time.sleep(0.05)
 
 
-def asker(port: int, bodies: Sequence[bytes]) -> tuple[Ask, bytes]:
+def asker(port: int, path: str, bodies: Sequence[bytes]) -> tuple[Ask, bytes]:
     """Return a call that asks for the next one over a connection that stays open, and the first answer."""
     connection = http.client.HTTPConnection("127.0.0.1", port, timeout=10)
     following = cycle(bodies)
 
     def ask() -> bytes:
         try:
-            connection.request("POST", "/api/evaluate", next(following), {"Content-Type": "application/json"})
+            connection.request("POST", path, next(following), {"Content-Type": "application/json"})
             return connection.getresponse().read()
         except OSError:
             connection.close()  # the next call opens it again
@@ -130,28 +130,37 @@ def evaluating(take: Take) -> bytes:
     return json.dumps({"document": TakeDocument.of(take).model_dump(mode="json")}).encode()
 
 
+def changing(take: Take, hue: float) -> bytes:
+    """Return what a drag of the first note sends."""
+    document = TakeDocument.of(take).model_dump(mode="json")
+    change = {"kind": "place", "swatch": take.swatches[0].id, "chroma": 0.11, "hue": hue, "lightness": 0.5}
+    return json.dumps({"document": document, "change": change}).encode()
+
+
 def over_http() -> str:
     take = full_take()
     rows = [
-        over_http_with("the same take again", [evaluating(take)]),
-        over_http_with("a drag", drag_of(take)),
+        over_http_with("/api/evaluate", "the same take again", [evaluating(take)]),
+        over_http_with("/api/evaluate", "a drag", drag_of(take)),
+        over_http_with("/api/changes", "the same change again", [changing(take, 100)]),
+        over_http_with("/api/changes", "a drag", [changing(take, hue / 2) for hue in range(720)]),
     ]
     return table("Over HTTP on loopback, gunicorn", rows)
 
 
-def over_http_with(what: str, bodies: list[bytes]) -> Row:
+def over_http_with(path: str, what: str, bodies: list[bytes]) -> Row:
     database = "postgresql://nobody@127.0.0.1:1/none"  # evaluating needs none
     with (
         tempfile.NamedTemporaryFile() as file,
         gunicorn("bench.whole:app", DATABASE_URL=database, SECRET_KEY="b" * 32) as port,
     ):
-        ask, answer = asker(port, bodies)
+        ask, answer = asker(port, path, bodies)
         file.write(answer)
         file.flush()
         with gunicorn("bench.bare:app", BENCH_ANSWER=file.name) as peer_port:
-            ask_peer, _ = asker(peer_port, bodies)
+            ask_peer, _ = asker(peer_port, path, bodies)
             own, peer = taking_turns(ask, ask_peer)
-    name = f"/api/evaluate, {what}, {len(answer) // 1024} KB back"
+    name = f"{path}, {what}, {len(answer) // 1024} KB back"
     return Row(name, own, "bare Flask, same bytes", peer)
 
 
