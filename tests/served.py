@@ -9,7 +9,6 @@ import signal
 import socket
 import subprocess
 import sys
-import time
 from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
@@ -134,16 +133,17 @@ class Person:
 
     def ask(self, method: str, path: str, body: object = None) -> tuple[int, Any]:
         """Ask until there is an answer: a page tries again too, and the server takes that for what it is."""
-        end = time.monotonic() + PATIENCE_SECONDS
-        while True:
+
+        def answer() -> tuple[int, bytes] | None:
             try:
                 if not self.headers:
                     self.sign_in()
                 status, content = self.served.ask(method, path, body, self.headers)
-                if status != 503:
-                    return status, json.loads(content) if content.startswith((b"{", b"[")) else content
             except (OSError, http.client.HTTPException):
-                if time.monotonic() > end:
-                    raise
-            assert time.monotonic() < end, self.served.log.read_text()
-            time.sleep(0.1)
+                return None
+            return (status, content) if status != 503 else None
+
+        found = until(answer, lambda: self.served.log.read_text(), pause=0.1)
+        assert found
+        status, content = found
+        return status, json.loads(content) if content.startswith((b"{", b"[")) else content

@@ -14,7 +14,7 @@ PATIENCE_SECONDS: Final = 90
 
 def until(
     what: Callable[[], Answer],
-    otherwise: str = "it did not come about",
+    otherwise: str | Callable[[], str] = "it did not come about",
     *,
     pause: float = 0.02,
     patience: float = PATIENCE_SECONDS,
@@ -25,6 +25,6 @@ def until(
     """
     end = time.monotonic() + patience
     while not (found := what()):
-        assert time.monotonic() < end, otherwise
+        assert time.monotonic() < end, otherwise if isinstance(otherwise, str) else otherwise()
         time.sleep(pause)
     return found

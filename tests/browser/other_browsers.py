@@ -5,13 +5,14 @@ from __future__ import annotations
 import io
 import os
 import subprocess
-import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 from typing import Any, Protocol
 
 from PIL import Image
+
+from tests import waiting
 
 
 class OtherBrowser(Protocol):
@@ -24,13 +25,12 @@ class OtherBrowser(Protocol):
 
 def until(browser: OtherBrowser, condition: str, seconds: float = 40) -> None:
     """Wait until a condition of the page holds."""
-    end = time.monotonic() + seconds
-    while time.monotonic() < end:
-        found = browser.run(f"return Boolean({condition})")
-        if found:
-            return
-        time.sleep(0.1)
-    raise AssertionError(f"{condition} did not come true: {browser.run('return document.body.innerText')}")
+    waiting.until(
+        lambda: browser.run(f"return Boolean({condition})"),
+        lambda: f"{condition} did not come true: {browser.run('return document.body.innerText')}",
+        pause=0.1,
+        patience=seconds,
+    )
 
 
 class _Firefox:

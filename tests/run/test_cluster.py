@@ -9,7 +9,6 @@ import subprocess
 import sys
 import tempfile
 import threading
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -104,8 +103,7 @@ def test_a_killed_server_comes_back_with_what_it_had_acknowledged(folder: Path) 
         keep_seven(cluster.start())
         process = int((folder / "data" / "postmaster.pid").read_text().split()[0])
         os.kill(process, signal.SIGKILL)
-        while cluster.is_running():
-            time.sleep(0.01)
+        until(lambda: not cluster.is_running(), "it runs on after a kill", pause=0.01)
         assert is_kept(cluster.start())
     finally:
         cluster.remove()
@@ -122,8 +120,7 @@ def test_after_a_kill_it_waits_for_what_is_left_of_the_server(folder: Path) -> N
         # One of its processes takes a second to notice that it is alone.
         os.kill(slow, signal.SIGSTOP)
         os.kill(process, signal.SIGKILL)
-        while cluster.is_running():
-            time.sleep(0.01)
+        until(lambda: not cluster.is_running(), "it runs on after a kill", pause=0.01)
         later = threading.Timer(1, os.kill, (slow, signal.SIGCONT))
         later.start()
         assert is_kept(cluster.start())

@@ -59,13 +59,10 @@ function setSpread(event: Event, least: number, most: number) {
   emit('spread', Math.round(Math.min(most, Math.max(least, valueOf(event)))))
   emit('keep')
 }
-const shape = (changes: Partial<Harmony>) => {
-  emit('shape', changes)
-}
 const asCharacter = (name: string) =>
   ({ character: name || null, lightness: null, chroma: null, span: null }) as const
 function setCharacter(name: string) {
-  shape(asCharacter(name))
+  emit('shape', asCharacter(name))
   emit('keep')
 }
 const preview = usePagePreview()
@@ -139,7 +136,7 @@ function pointCharacter(name: string | undefined) {
         max="1"
         step="0.01"
         :value="chroma"
-        @input="shape({ chroma: valueOf($event) })"
+        @input="emit('shape', { chroma: valueOf($event) })"
         @change="emit('keep')"
       />
       <span class="value w-8.5">{{ Math.round(chroma * 100) }}%</span>
@@ -156,7 +153,7 @@ function pointCharacter(name: string | undefined) {
         max="0.8"
         step="0.01"
         :value="span"
-        @input="shape({ span: valueOf($event) })"
+        @input="emit('shape', { span: valueOf($event) })"
         @change="emit('keep')"
       />
       <span class="value w-8.5">{{ formatFixed(span, 2) }}</span>

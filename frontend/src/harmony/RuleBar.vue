@@ -9,7 +9,7 @@ defineProps<{
   freeAngles: readonly number[]
   disabled: boolean
   /** What choosing a rule would ask for, to be looked at before. */
-  change: (rule: string) => TakeChange | undefined
+  change: (rule: string) => TakeChange
 }>()
 const { previewingChange } = usePagePreview()
 const rule = defineModel<string>({ required: true })
