@@ -100,7 +100,8 @@ def main() -> None:
             print(f"  {share:.0%} within {took[int(len(took) * share)] * 1000:.0f} ms")
 
 
-CHANGE = {"kind": "place", "lightness": 0.5, "position": None, "settle": True}
+# What a drag on the stave sends.
+CHANGE = {"kind": "place", "lightness": None, "position": 0.4, "settle": True}
 
 if __name__ == "__main__":
     main()

@@ -131,9 +131,10 @@ def evaluating(take: Take) -> bytes:
 
 
 def changing(take: Take, hue: float) -> bytes:
-    """Return what a drag of the first note sends."""
+    """Return what a drag of the first note on the stave sends."""
     document = TakeDocument.of(take).model_dump(mode="json")
-    change = {"kind": "place", "swatch": take.swatches[0].id, "chroma": 0.11, "hue": hue, "lightness": 0.5}
+    change = {"kind": "place", "swatch": take.swatches[0].id, "chroma": 0.11, "hue": hue}
+    change |= {"lightness": None, "position": 0.4, "settle": True}
     return json.dumps({"document": document, "change": change}).encode()
 
 

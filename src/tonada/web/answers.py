@@ -31,6 +31,7 @@ def answer(model: BaseModel, status: int = 200) -> Response:
 def answer_value(value: object) -> Response:
     """Return a value of the core as JSON, without a model between: a third of the time, for the hot path.
 
-    The model in the OpenAPI document still describes it; a test holds the two together.
+    The model in the OpenAPI document still describes it; a test holds the two together. What a take's
+    document and figures are made of has no slots: orjson writes such dataclasses in a third of the time.
     """
     return Response(orjson.dumps(value), mimetype="application/json")

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import math
 from functools import lru_cache
 from typing import Final
 
 import numpy as np
 
 from tonada.core.color.spaces import (
+    LMS_TO_LINEAR,
+    OKLAB_TO_LMS,
     SRGB8_TO_LINEAR,
     Floats,
     Hex,
@@ -26,9 +29,12 @@ FLARE: Final = 0.05
 LUMINANCE_TERMS: Final = LUMINANCE_WEIGHTS[:, None] * SRGB8_TO_LINEAR
 LUMINANCE_TERMS.setflags(write=False)
 _RED, _GREEN, _BLUE = LUMINANCE_TERMS.tolist()
+# What each cone response adds to the luminance.
+_LMS_WEIGHTS: Final[list[float]] = (LUMINANCE_WEIGHTS[:, None] * LMS_TO_LINEAR).sum(axis=0).tolist()
 
 
-def _weighted(linear: Floats) -> Floats:
+def luminance_of_linear(linear: Floats) -> Floats:
+    """Return Y of linear light. Source: WCAG 2.2, relative luminance."""
     # Summed in the order of the standard's formula: a matrix product may round differently.
     red, green, blue = LUMINANCE_WEIGHTS
     return np.asarray(red * linear[..., 0] + green * linear[..., 1] + blue * linear[..., 2])
@@ -36,7 +42,7 @@ def _weighted(linear: Floats) -> Floats:
 
 def relative_luminance(srgb8: Srgb8) -> Floats:
     """Return Y, 0 to 1, of opaque 8-bit sRGB colours. Source: WCAG 2.2, relative luminance."""
-    return _weighted(SRGB8_TO_LINEAR[np.asarray(srgb8)])
+    return luminance_of_linear(SRGB8_TO_LINEAR[np.asarray(srgb8)])
 
 
 def ratio_of_luminances(luminance_a: Floats, luminance_b: Floats) -> Floats:
@@ -82,6 +88,32 @@ def scale_position(luminance: Floats) -> Floats:
     log(Y + 0.05), stretched to 0 to 1, so that equal distance is equal contrast ratio.
     """
     return np.asarray(np.log((np.asarray(luminance) + FLARE) / FLARE) / np.log(1.05 / FLARE))
+
+
+def luminance_at(position: Floats) -> Floats:
+    """Return Y of a place on the contrast scale: the inverse of scale_position."""
+    return np.asarray(FLARE * (1.05 / FLARE) ** np.asarray(position) - FLARE)
+
+
+def lightness_of(luminance: float, chroma: float, hue: float) -> float | None:
+    """Return the OKLCH lightness at which a chroma and a hue in degrees have a luminance, in sRGB or not.
+
+    To 1e-9. The roots of LMS are lightness + k C, so luminance is a cubic in lightness: Newton's method,
+    from the lightness of a grey. None where that finds nothing.
+    """
+    a, b = chroma * math.cos(math.radians(hue)), chroma * math.sin(math.radians(hue))
+    offsets = [of_a * a + of_b * b for _, of_a, of_b in OKLAB_TO_LMS.tolist()]
+    lightness: float = luminance ** (1 / 3)
+    for _ in range(12):
+        roots = [lightness + offset for offset in offsets]
+        slope = 3 * sum(weight * root * root for weight, root in zip(_LMS_WEIGHTS, roots, strict=True))
+        if slope <= 0:
+            return None
+        found = sum(weight * root**3 for weight, root in zip(_LMS_WEIGHTS, roots, strict=True))
+        lightness -= (found - luminance) / slope
+        if abs(found - luminance) < 1e-10:
+            return lightness
+    return None
 
 
 @lru_cache(maxsize=16384)

@@ -7,7 +7,7 @@ from typing import Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color.contrast import FLARE, LUMINANCE_WEIGHTS, scale_position
+from tonada.core.color.contrast import LUMINANCE_WEIGHTS, luminance_at, scale_position
 from tonada.core.color.hue_rules import NEUTRAL_BELOW, nearest_of_hue
 from tonada.core.color.ramp import LEAST_STEPS, MOST_STEPS, Ramp
 from tonada.core.color.spaces import (
@@ -60,7 +60,7 @@ def _by_lightness(hue: float, chroma: float, steps: int) -> tuple[Hex, ...]:
 def _by_contrast(hue: float, chroma: float, steps: int) -> tuple[Hex, ...]:
     """Find the lightness of each place on the scale: Y is nearly its cube, Newton mends the rest."""
     ends = scale_position(np.array([LIGHT_END, DARK_END]) ** 3)
-    luminance = FLARE * (1.05 / FLARE) ** np.linspace(ends[0], ends[1], steps) - FLARE
+    luminance = luminance_at(np.linspace(ends[0], ends[1], steps))
     lightness = np.cbrt(luminance)
     for _ in range(4):
         places = np.stack([lightness, _shaped(lightness, hue, chroma), np.full(steps, hue)], axis=-1)

@@ -7,13 +7,25 @@ from typing import Final
 import numpy as np
 from numpy.typing import NDArray
 
-from tonada.core.color.contrast import FLARE, contrast_ratio, position_of, relative_luminance, scale_position
+from tonada.core.color.contrast import (
+    FLARE,
+    contrast_ratio,
+    lightness_of,
+    luminance_at,
+    luminance_of_linear,
+    position_of,
+    relative_luminance,
+    scale_position,
+)
 from tonada.core.color.hue_rules import nearest_of_hue
 from tonada.core.color.spaces import (
     Hex,
     delta_e_ok,
     hex_to_srgb8,
-    oklch_to_srgb8,
+    is_in_gamut,
+    largest_chroma,
+    oklab_to_linear,
+    oklch_to_oklab,
     srgb8_to_hex,
     srgb8_to_oklab,
 )
@@ -24,6 +36,10 @@ LINES: Final = NAMED_RATIOS
 # A note that is let go this close to a line settles on it.
 SETTLE_WITHIN: Final = 0.009
 _STEPS: Final = 25
+_EDGE_PARTS: Final = 33
+# Below this lightness the steps of 8 bits are so wide that more is looked through.
+_COARSE_BELOW: Final = 0.25
+_COARSE_REACH: Final = 0.03
 _WEB_SAFE: Final = np.stack(
     np.meshgrid(*[np.arange(0, 256, 51)] * 3, indexing="ij"), axis=-1
 ).reshape(-1, 3).astype(np.uint8)  # fmt: skip
@@ -43,21 +59,26 @@ def _column(position: float, chroma: float, hue: float, reach: float = 0.004) ->
     """Return 8-bit colours of this hue and chroma around a place on the contrast scale, dark to light.
 
     reach: how far on both sides, in lightness.
-
-    Luminance rises with lightness, so that three ever finer passes find the place.
     """
-    low, high = 0.0, 1.0
-    for _ in range(3):
-        lightness = np.linspace(low, high, _STEPS)
-        plane = np.stack([lightness, np.full(_STEPS, chroma), np.full(_STEPS, hue % 360)], axis=-1)
-        places = scale_position(relative_luminance(oklch_to_srgb8(plane)))
-        best = int(np.argmin(np.abs(places - position)))
-        step = (high - low) / (_STEPS - 1)
-        low, high = max(0.0, lightness[best] - 1.5 * step), min(1.0, lightness[best] + 1.5 * step)
-        if step < 0.004:
-            break
-    fine = np.linspace(max(0.0, low - reach), min(1.0, high + reach), _STEPS)
+    lightness = _lightness_at(position, chroma, hue % 360)
+    if lightness < _COARSE_BELOW:
+        reach = max(reach, _COARSE_REACH)
+    fine = np.linspace(max(0.0, lightness - reach), min(1.0, lightness + reach), _STEPS)
     return nearest_of_hue(np.stack([fine, np.full(_STEPS, chroma), np.full(_STEPS, hue % 360)], axis=-1))
+
+
+def _lightness_at(position: float, chroma: float, hue: float) -> float:
+    """Return the OKLCH lightness of a place on the contrast scale, with as much chroma as sRGB has there."""
+    found = lightness_of(float(luminance_at(np.array(position))), chroma, hue)
+    if found is not None and is_in_gamut(oklab_to_linear(oklch_to_oklab(np.array([found, chroma, hue])))):
+        return found
+    # Along the edge of the gamut luminance rises with lightness, if not smoothly.
+    edge = np.linspace(0, 1, _EDGE_PARTS)
+    hues = np.full(_EDGE_PARTS, hue)
+    chromas = np.minimum(chroma, largest_chroma(edge, hues))
+    linear = oklab_to_linear(oklch_to_oklab(np.stack([edge, chromas, hues], axis=-1)))
+    places = scale_position(np.maximum(0, luminance_of_linear(linear)))
+    return float(np.interp(position, places, edge))
 
 
 def settled(position: float, chroma: float, hue: float, ground: Hex) -> Hex:

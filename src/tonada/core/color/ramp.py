@@ -43,7 +43,7 @@ PROMISED_STEPS: Final = 6
 PROMISED_OF: Final = 11
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class RampSettings:
     """How a swatch's ramp is made.
 

@@ -51,8 +51,8 @@ _LMS_TO_OKLAB: Final = np.array(
     ]
 )
 _LINEAR_TO_LMS: Final = _XYZ_TO_LMS @ _LINEAR_TO_XYZ
-_LMS_TO_LINEAR: Final = np.linalg.inv(_LINEAR_TO_LMS)
-_OKLAB_TO_LMS: Final = np.linalg.inv(_LMS_TO_OKLAB)
+LMS_TO_LINEAR: Final = np.linalg.inv(_LINEAR_TO_LMS)
+OKLAB_TO_LMS: Final = np.linalg.inv(_LMS_TO_OKLAB)
 
 # Below this chroma a hue is only rounding: the neutrals of 8-bit sRGB come out under 4e-8.
 NEUTRAL_CHROMA: Final = 1e-6
@@ -115,8 +115,8 @@ def lms_to_oklab(lms: Floats) -> Floats:
 
 def oklab_to_linear(oklab: Floats) -> Floats:
     """Return linear light, outside 0 to 1 where the colour is outside the sRGB gamut."""
-    roots = _transform(_OKLAB_TO_LMS, np.asarray(oklab, dtype=np.float64))
-    return _transform(_LMS_TO_LINEAR, roots * roots * roots)
+    roots = _transform(OKLAB_TO_LMS, np.asarray(oklab, dtype=np.float64))
+    return _transform(LMS_TO_LINEAR, roots * roots * roots)
 
 
 def oklab_to_oklch(oklab: Floats) -> Floats:
@@ -180,10 +180,10 @@ def _chroma_cubics(lightness: Floats, hue: Floats) -> tuple[Floats, Floats, Floa
     The cube roots of LMS are linear in chroma, lightness + k C; so each channel is a cubic in it.
     """
     angle = np.radians(hue)[..., None]
-    k = _OKLAB_TO_LMS[:, 1] * np.cos(angle) + _OKLAB_TO_LMS[:, 2] * np.sin(angle)
-    base = lightness[..., None] * _OKLAB_TO_LMS[:, 0]
+    k = OKLAB_TO_LMS[:, 1] * np.cos(angle) + OKLAB_TO_LMS[:, 2] * np.sin(angle)
+    base = lightness[..., None] * OKLAB_TO_LMS[:, 0]
     terms = np.stack([base * base * base, 3 * base * base * k, 3 * base * k * k, k * k * k])
-    zeroth, first, second, third = _transform(_LMS_TO_LINEAR, terms)
+    zeroth, first, second, third = _transform(LMS_TO_LINEAR, terms)
     return zeroth, first, second, third
 
 

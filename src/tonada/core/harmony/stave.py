@@ -34,7 +34,7 @@ _LIGHTNESSES: Final = 300
 _FINER: Final = 3
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Line:
     """A line of the stave: the ratio, and where on the contrast scale (0 to 1) it is reached."""
 
@@ -42,7 +42,7 @@ class Line:
     position: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Flag:
     """A partner's flag on the hue ruler: its hue, and which colour is there.
 
@@ -55,7 +55,7 @@ class Flag:
     swatch: str | None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Stave:
     """anchor, ground: swatch ids, or None where there is none; a ground that is a step has only a name.
 

@@ -42,7 +42,7 @@ Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enha
 SHARE_WITHOUT_ROLE: Final = 0.03
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class SwatchFigures:
     """Figures of one swatch. srgb8: red, green, blue. position: 0 to 1 on the contrast scale.
 
@@ -65,7 +65,7 @@ class SwatchFigures:
     term: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Cell:
     """One part of the measure: a colour in use, or a swatch that has no role yet.
 
@@ -87,7 +87,7 @@ class Cell:
     held: bool
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class PairFigures:
     """Figures of one pair. ratio is exact; short_by is 0 where it passes or is exempt.
 
@@ -123,7 +123,7 @@ class PairFigures:
     bracket_end: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Evaluation:
     """swatches in the order of the take, pairs with those that fail first, the shortest at the head."""
 

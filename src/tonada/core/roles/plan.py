@@ -21,7 +21,7 @@ GROUND_ROLES: Final = frozenset((Role.PAPER, Role.MIST, Role.DEEP))
 CALL_ROLES: Final = frozenset(ACCENTS)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Plan:
     """Shares of the page, together 1: grounds; the accents; brand and text, the rest.
 

@@ -75,7 +75,7 @@ OWN_ROLE_SHARE: Final = 0.02
 OriginKind: TypeAlias = Literal["source", "harmony", "made", "typed", "mended", "moved", "varied"]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Origin:
     """Where a swatch came from. note is a short sentence part; source and share belong to kind source."""
 
@@ -85,7 +85,7 @@ class Origin:
     share: float | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Swatch:
     """One colour in a take. A held one is moved by nothing but the designer's own hand."""
 
@@ -97,7 +97,7 @@ class Swatch:
     ramp: RampSettings = USUAL
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Neutral:
     """A row of greys, tinted by a swatch or pure where `tint` is None; see neutrals.neutral_ramp."""
 
@@ -109,7 +109,7 @@ class Neutral:
     spacing: Spacing = "contrast"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Overlay:
     """A translucent colour: a swatch, or a step of a ramp, laid over others with this opacity, 0 to 1."""
 
@@ -120,7 +120,7 @@ class Overlay:
     step: int | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Assignment:
     """A role and the colour that has it, with the reason in one sentence.
 
@@ -136,7 +136,7 @@ class Assignment:
     name: str | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class GroundPlace:
     """Where a pair comes from that a ground of the proof makes; it is in no document."""
 
@@ -149,7 +149,7 @@ class GroundPlace:
         return f"ground:{self.ground}:{self.element.replace(' ', '-')}"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Pair:
     """A text or element on a ground, with what it is used for.
 
@@ -168,7 +168,7 @@ class Pair:
     weight: int | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class GroundPair(Pair):
     """A pair that a ground of the proof makes. It is changed there, and is in no document."""
 
