@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
+from tests.sampling import examples
 from tests.takes import TAKE
 from tonada.core import limits
 from tonada.core.errors import TakeError, TonadaError
@@ -58,7 +59,7 @@ CHANGES = st.one_of(
 
 
 @given(st.lists(CHANGES, max_size=14), st.booleans())
-@settings(max_examples=150)
+@settings(max_examples=examples(150))
 def test_a_take_after_any_changes_can_be_kept(asked: list[dict[str, Any]], by_night: bool) -> None:
     take = BOTH.turned() if by_night else BOTH
     for one in asked:

@@ -10,6 +10,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.takes import TAKE, TYPED
 from tonada.core.formats import read_list
 from tonada.core.formats.convert import TEXT_FORMATS
@@ -63,7 +64,7 @@ def test_a_japanese_name_is_neither_empty_nor_lost() -> None:
 
 
 @given(st.lists(OWN_NAMES, min_size=3, max_size=3), st.lists(OWN_NAMES, min_size=2, max_size=2))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_every_name_is_a_variable_and_stands_for_one_thing_by_day_and_by_night(
     swatches: list[str], roles: list[str]
 ) -> None:

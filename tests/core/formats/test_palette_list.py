@@ -9,6 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.errors import InputError
 from tonada.core.formats.palette_list import read_palettes, tags_from, write_palette_tokens, write_palettes
@@ -29,7 +30,7 @@ def palettes(draw: st.DrawFn) -> ReadyPalette:
 
 
 @given(st.lists(palettes(), min_size=1, max_size=5))
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_own_files_come_back_as_they_were(given_palettes: list[ReadyPalette]) -> None:
     read = read_palettes(write_palettes(given_palettes))
     assert read.skipped == ()
@@ -37,7 +38,7 @@ def test_own_files_come_back_as_they_were(given_palettes: list[ReadyPalette]) ->
 
 
 @given(st.lists(palettes(), min_size=1, max_size=5))
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_design_tokens_come_back_with_colours_roles_and_tags(given_palettes: list[ReadyPalette]) -> None:
     read = read_palettes(write_palette_tokens(given_palettes))
     assert read.skipped == ()

@@ -14,6 +14,7 @@ from coloraide import Color
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE
 from tonada.core.color.notation import read_color
@@ -60,7 +61,7 @@ def test_the_darkest_and_the_palest_colours_read_back_too() -> None:
 
 
 @given(hexes)
-@settings(max_examples=40)
+@settings(max_examples=examples(40))
 def test_functions_agree_with_another_library(value: str) -> None:
     for notation in ("hsl", "hwb", "oklch", "lab"):
         other = Color(written(value, notation)).convert("srgb")
@@ -77,7 +78,7 @@ def test_an_unknown_notation_or_prefix_is_refused() -> None:
 
 
 @given(st.lists(st.tuples(names, hexes), min_size=1, max_size=12, unique_by=lambda one: tuple(one[0])))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 @pytest.mark.parametrize("kind", WHOLE)
 def test_a_list_comes_back_the_same_and_is_written_the_same(
     kind: str, colors: list[tuple[list[str], str]]

@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tonada.core.color.contrast import ratio_between
 from tonada.core.handoff.fix import fix_stylesheets
 from tonada.core.handoff.rule_pairs import rule_pairs
@@ -57,7 +58,7 @@ def test_pages_are_mended_in_their_style_blocks() -> None:
 
 
 @given(st.lists(st.tuples(HEXES, HEXES), min_size=1, max_size=4))
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=examples(30), deadline=None)
 def test_all_pass_afterwards_and_a_second_time_changes_nothing(pairs: list[tuple[str, str]]) -> None:
     text = "".join(f".r{row}{{color:{one};background:{other}}}\n" for row, (one, other) in enumerate(pairs))
     made, _ = fixed(text)

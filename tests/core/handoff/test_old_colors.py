@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.spaces import hex_to_oklch, hex_to_srgb8
@@ -96,7 +97,7 @@ def test_what_means_a_signal_goes_to_that_signal(rule: str, role: Role) -> None:
 
 
 @given(hexes)
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_no_other_colour_becomes_a_signal(value: str) -> None:
     signals = {TAKE.assignment(role).swatch for role in SIGNALS}
     key = mapped(f".brand{{background:{value}}} .plain{{color:{value}}}", TAKE)[value].key
@@ -105,7 +106,7 @@ def test_no_other_colour_becomes_a_signal(value: str) -> None:
 
 
 @given(st.lists(hexes, min_size=1, max_size=6, unique=True))
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=examples(30), deadline=None)
 def test_equal_values_get_equal_targets_and_nothing_else_changes(values: list[str]) -> None:
     text = "".join(
         f".r{row}{{color:{value};outline:{value}80 solid 2px}}" for row, value in enumerate(values)

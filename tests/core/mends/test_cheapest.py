@@ -9,6 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tonada.core.color.contrast import ratio_of_luminances
 from tonada.core.mends.cheapest import Candidates, cheapest_choice
 
@@ -37,7 +38,7 @@ def together(candidates: list[Candidates], needed: dict[tuple[int, int], float])
 
 
 @given(puzzles())
-@settings(max_examples=300, deadline=None)
+@settings(max_examples=examples(300), deadline=None)
 def test_it_is_the_cheapest_of_all_choices_that_pass(puzzle: tuple) -> None:
     candidates, masks, needed = puzzle
     between = together(candidates, needed)

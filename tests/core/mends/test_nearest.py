@@ -10,7 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from numpy.typing import NDArray
 
-from tests.sampling import IS_LONG
+from tests.sampling import IS_LONG, examples
 from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio, ratio_between, ratio_of_luminances, relative_luminance
 from tonada.core.color.spaces import (
@@ -146,7 +146,7 @@ def test_every_color_is_in_one_cell_and_luminances_agree() -> None:
 
 
 @given(hexes, hexes, st.sampled_from([3.0, 4.5, 7.0, 12.0]), st.sampled_from(["hue", "free"]))
-@settings(max_examples=150, deadline=None)
+@settings(max_examples=examples(150), deadline=None)
 def test_a_mend_always_passes_or_says_the_best(moving: str, fixed: str, ratio: float, mode: str) -> None:
     extremes = hex_to_srgb8("#000000"), hex_to_srgb8("#ffffff")
     best = max(float(contrast_ratio(one, hex_to_srgb8(fixed))) for one in extremes)
@@ -162,7 +162,7 @@ def test_a_mend_always_passes_or_says_the_best(moving: str, fixed: str, ratio: f
 
 
 @given(hexes, hexes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_free_is_never_farther_than_keeping_the_hue(moving: str, fixed: str) -> None:
     kept, free = (nearest_passing(moving, fixed, 4.5, mode).difference for mode in ("hue", "free"))
     assert free <= kept

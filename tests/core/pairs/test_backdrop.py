@@ -9,6 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import composite, contrast_ratio
@@ -26,7 +27,7 @@ def picture(seed: int, *, height: int = 12, width: int = 17) -> np.ndarray:
 
 
 @given(st.integers(0, 2**32), hexes, hexes, st.integers(0, 100))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_the_worst_pixel_is_the_worst_of_all_one_by_one(
     seed: int, text: str, layer: str, percent: int
 ) -> None:
@@ -46,7 +47,7 @@ def test_the_worst_pixel_is_the_worst_of_all_one_by_one(
 
 
 @given(st.integers(0, 2**32), st.sampled_from(["#ffffff", "#101010"]), hexes)
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_the_least_opacity_is_the_first_from_which_all_pass(seed: int, text: str, layer: str) -> None:
     pixels = picture(seed)
 

@@ -9,6 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.contrast import position_of
 from tonada.core.color.spaces import hex_to_oklch
@@ -45,7 +46,7 @@ def distance(note: str, value: str) -> float:
 
 
 @given(st.lists(hexes, min_size=1, max_size=3), st.integers(0, len(ALL) - 1))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_notes_are_answered_by_different_colours_as_well_as_can_be(notes: list[str], row: int) -> None:
     brand = [one.hex for one in ALL[row].colors if one.role in BRAND]
     best = min(
@@ -125,7 +126,7 @@ def test_what_stays_wants_hues_of_a_rule_contrast_and_calm() -> None:
 
 
 @given(st.floats(-720, 720), st.floats(-1, 2))
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 def test_a_note_stands_where_it_was_put(hue: float, position: float) -> None:
     value = note_color(hue, position)
     wanted = min(1.0, max(0.0, position))

@@ -7,6 +7,7 @@ from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TYPED, take_of
 from tonada.core.color.contrast import ratio_between
@@ -35,7 +36,7 @@ def test_a_colour_without_a_role_is_told_last() -> None:
 
 
 @given(st.lists(hexes, min_size=1, max_size=5, unique=True))
-@settings(max_examples=25)
+@settings(max_examples=examples(25))
 def test_each_colour_is_told_once_and_can_be_written_on(colors: list[str]) -> None:
     evaluation = evaluate(take_of(*colors))
     told = plain_colors(evaluation)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import pytest
 from hypothesis import given, settings
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.hue_rules import is_neutral
@@ -14,7 +15,7 @@ from tonada.core.roles.partners import ACCENT_APART, make_accent, make_lead, mak
 
 
 @given(hexes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_partners_carry_a_label_are_told_apart_and_calm(primary: str) -> None:
     secondary = make_secondary(primary, ())
     accent = make_accent(primary, (secondary.hex,))

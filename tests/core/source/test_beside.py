@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.spaces import difference_between
 from tonada.core.source.beside import SAME_PLACE, SHARE_COUNTS, SourceColor, beside
@@ -37,7 +38,7 @@ def test_a_blue_that_moved_is_the_same_and_a_yellow_that_came_is_new() -> None:
 
 
 @given(colors, colors)
-@settings(max_examples=80, deadline=None)
+@settings(max_examples=examples(80), deadline=None)
 def test_every_colour_is_there_once_and_the_whole_moves_least(
     before: list[SourceColor], after: list[SourceColor]
 ) -> None:
