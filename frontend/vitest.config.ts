@@ -13,6 +13,8 @@ export default defineConfig({
     setupFiles: ['src/testing/server.ts'],
     unstubGlobals: true,
     pool: 'threads',
+    // By itself it leaves one processor to whoever watches.
+    maxWorkers: '100%',
     // Modules of the open take remember what waits to be sent; each file of theirs begins with new ones. For the
     // others that would take most of the time.
     projects: [
