@@ -68,13 +68,16 @@ def drag(
     return sorted(took)
 
 
-def through_hues(document: dict[str, Any]) -> Body:
-    """Return the drags of a take's first colour: each person through all hues, in a chroma of their own."""
+def through_hues(document: dict[str, Any], first: float = 0.0) -> Body:
+    """Return the drags of a take's first colour: each person through all hues, in a chroma of their own.
+
+    first: the hue to begin with, in degrees, so that another run has colours of its own.
+    """
     change = {**CHANGE, "swatch": document["swatches"][0]["id"], "hue": "HUE", "chroma": "CHROMA"}
     text = json.dumps({"document": document, "change": change})
 
     def body(person: int, number: int) -> bytes:
-        chroma, hue = 0.06 + person / 500, (person * 97 + number * 1.7) % 360
+        chroma, hue = 0.06 + person / 500, (first + person * 97 + number * 1.7) % 360
         return text.replace('"HUE"', str(hue)).replace('"CHROMA"', str(chroma)).encode()
 
     return body
@@ -84,12 +87,14 @@ def main() -> None:
     people = int(sys.argv[1]) if len(sys.argv) > 1 else 30
     seconds = float(sys.argv[2]) if len(sys.argv) > 2 else 12
     with a_server() as served:
-        body = through_hues(a_document(Person(served)))
-        drag(served, 4, 3, "POST", "/api/changes", body)
+        document = a_document(Person(served))
+        drag(served, 4, 3, "POST", "/api/changes", through_hues(document))
         peer = drag(served, people, seconds / 2, "GET", "/healthz", lambda _, __: None)
         asked = {
-            name: drag(served, people, seconds, "POST", "/api/changes", body, encoding)
-            for name, encoding in (("compressed", AS_A_BROWSER), ("plain", PLAIN))
+            name: drag(
+                served, people, seconds, "POST", "/api/changes", through_hues(document, first), encoding
+            )
+            for first, name, encoding in ((0.5, "compressed", AS_A_BROWSER), (1.0, "plain", PLAIN))
         }
     peer_rate = len(peer) / (seconds / 2)
     for name, took in asked.items():
