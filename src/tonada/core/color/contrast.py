@@ -103,7 +103,7 @@ def lightness_of(luminance: float, chroma: float, hue: float) -> float | None:
     """
     a, b = chroma * math.cos(math.radians(hue)), chroma * math.sin(math.radians(hue))
     offsets = [of_a * a + of_b * b for _, of_a, of_b in OKLAB_TO_LMS.tolist()]
-    lightness: float = luminance ** (1 / 3)
+    lightness: float = math.cbrt(luminance)
     for _ in range(12):
         roots = [lightness + offset for offset in offsets]
         slope = 3 * sum(weight * root * root for weight, root in zip(_LMS_WEIGHTS, roots, strict=True))
