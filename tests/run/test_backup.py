@@ -84,7 +84,7 @@ def test_an_operator_s_role_that_is_no_superuser_is_enough(place: Path) -> None:
         with psycopg.connect(owner, autocommit=True) as admin:
             admin.execute("create role studio login password 'x' nosuperuser")
             for name in ("one", "two"):
-                admin.execute(f"create database {name} owner studio")  # type: ignore[call-overload]  # names of this test, no input
+                admin.execute(f"create database {name} owner studio")
         address = server.replace(server.split("//")[1].split("@")[0], "studio:x")
         served = Served(place / "one", environment={"DATABASE_URL": f"{address}/one"})
         served.start()

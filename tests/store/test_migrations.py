@@ -92,12 +92,12 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
             "create table migration (name text primary key, applied_at timestamptz default now())"
         )
         for name in done:
-            connection.execute((FOLDER / name).read_text())  # type: ignore[arg-type]  # of this package
+            connection.execute((FOLDER / name).read_text())
             if name in DATA_MIGRATIONS:
                 DATA_MIGRATIONS[name](connection)
             connection.execute("insert into migration (name) values (%s)", [name])
             statements = KEPT[name[:4]] + (KEPT["0001 only"] if name[:4] == last == "0001" else "")
-            connection.execute(statements.format(**ids))  # type: ignore[arg-type]  # of this file
+            connection.execute(statements.format(**ids))
 
     assert migrate(empty_url) == SCRIPTS[len(done) :]
     assert migrate(empty_url) == []

@@ -71,7 +71,7 @@ def test_functions_agree_with_another_library(value: str) -> None:
 
 def test_an_unknown_notation_or_prefix_is_refused() -> None:
     with pytest.raises(InputError, match="notation"):
-        written("#2b3a8c", "morse")  # type: ignore[arg-type]  # what a request might ask for
+        written("#2b3a8c", "morse")
     with pytest.raises(InputError, match="prefix"):
         Options(prefix="2 words")
     assert len(NOTATIONS) == 11
