@@ -10,7 +10,6 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 from scipy.optimize import linear_sum_assignment
-from sklearn.cluster import KMeans
 
 from tests.artwork import draw, encoded, flattened
 from tests.logos import Logo, Truth, truth_of
@@ -117,6 +116,9 @@ def pixels_of(data: bytes) -> Places:
 
 
 def kmeans(data: bytes, number: int) -> Places:
+    # Every process of the tests reads this module, and few need what takes two seconds to load.
+    from sklearn.cluster import KMeans
+
     pixels = pixels_of(data)
     sample = pixels[np.random.default_rng(0).choice(len(pixels), SAMPLED, replace=False)]
     centers: Places = KMeans(number, n_init=3, random_state=0).fit(sample).cluster_centers_
