@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterable, Mapping, Sequence
+from collections.abc import Collection, Iterable, Mapping, Sequence, Set
 
 from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.color.spaces import HEX_PATTERN
@@ -120,7 +120,18 @@ def _check_roles(roles: Sequence[Assignment], owners: Mapping[str, int], swatche
 
 
 def _check_pairs(
-    pairs: Sequence[Pair], roles: Collection[str], owners: Mapping[str, int], overlays: Collection[str]
+    pairs: Sequence[Pair], roles: Set[str], owners: Mapping[str, int], overlays: Collection[str]
+) -> None:
+    keys = {pair.text for pair in pairs} | {pair.ground for pair in pairs}
+    # A drag asks many times a second, and mostly they are between roles, without layers.
+    if not keys <= roles or any(pair.layers for pair in pairs):
+        _check_what_pairs_use(pairs, roles, owners, overlays)
+    if len({pair.id for pair in pairs}) != len(pairs):
+        raise TakeError("Two pairs have the same id; each needs its own.", field="pairs")
+
+
+def _check_what_pairs_use(
+    pairs: Sequence[Pair], roles: Set[str], owners: Mapping[str, int], overlays: Collection[str]
 ) -> None:
     for number, pair in enumerate(pairs):
         for end, key in (("text", pair.text), ("ground", pair.ground)):
@@ -142,5 +153,3 @@ def _check_pairs(
                     f"The pair lies on “{layer[:40]}”, which isn’t an overlay’s id.",
                     field=f"pairs.{number}.layers",
                 )
-    if len({pair.id for pair in pairs}) != len(pairs):
-        raise TakeError("Two pairs have the same id; each needs its own.", field="pairs")

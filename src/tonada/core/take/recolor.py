@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Mapping
 from dataclasses import replace
 
@@ -40,7 +39,9 @@ def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginK
 
 
 def _name_for(swatch: Swatch, value: Hex, taken: set[str]) -> str:
-    is_systematic = re.fullmatch(rf"{re.escape(color_name(swatch.hex))}( \d+)?", swatch.name)
+    systematic = color_name(swatch.hex)
+    name, _, number = swatch.name.rpartition(" ")
+    is_systematic = swatch.name == systematic or (name == systematic and number.isdecimal())
     return unlike(color_name(value), taken) if is_systematic else swatch.name
 
 
