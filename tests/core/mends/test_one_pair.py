@@ -18,7 +18,7 @@ from tonada.core.errors import NotReachable, TakeError
 from tonada.core.mends.nearest import mend_color
 from tonada.core.mends.one_pair import mends_for_pair, reach_of
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.take.take import Origin, Pair, Role, Take
+from tonada.core.take.take import Origin, Pair, Role, Swatch, Take
 
 
 @given(hexes, hexes)
@@ -58,6 +58,19 @@ def test_every_mend_makes_its_pair_pass_and_held_colors_stay() -> None:
         assert pair.ratio == mend.ratio >= CRITERIA["AA"][pair.usage].ratio
         after = {swatch.id: swatch.hex for swatch in mend.mended.swatches}
         assert {key: after[key] for key in held} == held
+
+
+def test_where_the_text_can_t_get_there_the_ground_still_moves() -> None:
+    """Nothing reaches 7 on this grey, but a lighter grey does under this black."""
+    swatches = tuple(
+        Swatch(key, key, value, False, Origin("typed", "typed"))
+        for key, value in (("text", "#101010"), ("ground", "#7a7a7a"))
+    )
+    pair = Pair("pair", "text", "ground", Usage.BODY_TEXT, "Sample")
+    take = Take(swatches=swatches, pairs=(pair,), level="AAA")
+    moves = {mend.kind: mend for mend in mends_for_pair(take, "pair") if mend.kind.startswith("move")}
+    assert set(moves) == {"move ground"}
+    assert moves["move ground"].ratio >= 7
 
 
 def test_least_visible_comes_first_and_breaking_others_last() -> None:
