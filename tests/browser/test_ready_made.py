@@ -125,6 +125,27 @@ def test_a_note_is_put_and_dragged_in_one_go_and_stays_one(page: Page) -> None:
 
 
 @pytest.mark.detail
+def test_a_note_keeps_its_own_colour_when_another_goes_over_a_slow_line(page: Page) -> None:
+    open_palettes(page)
+    named = re.compile("^Note [12]: .*#[0-9a-f]{6}")
+    for left in (40, 170):
+        page.get_by_test_id("find-stave").click(position={"x": left, "y": 60})
+    expect(page.get_by_role("button", name=named)).to_have_count(2)
+    second = page.get_by_role("button", name=re.compile("^Note 2"))
+    color = re.findall("#[0-9a-f]{6}", second.get_attribute("aria-label") or "")[0]
+    held: list[Route] = []
+    page.route("**/api/palettes/search", lambda one: held.append(one))
+    page.get_by_role("button", name=re.compile("^Note 1")).focus()
+    with page.expect_request("**/api/palettes/search"):
+        page.keyboard.press("Delete")
+    expect(page.get_by_role("button", name=re.compile("^Note"))).to_have_count(1)
+    expect(page.get_by_role("button", name=re.compile("^Note 1"))).to_have_accessible_name(re.compile(color))
+    assert held
+    page.unroute("**/api/palettes/search")
+    expect(page.get_by_role("button", name=re.compile("^Note 1"))).to_have_accessible_name(re.compile(color))
+
+
+@pytest.mark.detail
 def test_words_moods_hues_ground_and_level_narrow_and_are_said(page: Page) -> None:
     cards = open_palettes(page)
     page.get_by_role("button", name="warm", exact=True).click()

@@ -7,15 +7,21 @@ const props = defineProps<{ vocabulary: PaletteVocabulary; placed: readonly Plac
 const notes = defineModel<PaletteNote[]>({ required: true })
 const stave = ref<HTMLElement>()
 const chosen = ref(0)
-/** Where notes stand before the server has said so. */
-const places = ref<{ across: number; position: number }[]>([])
+/** Where notes stand before the server has said so, and the colour that it last said of each. */
+const places = ref<
+  { across: number; position: number; color?: Pick<PlacedNote, 'hex' | 'name'> | undefined }[]
+>([])
 let dragged: number | undefined
 
 watch(
   () => props.placed,
   (placed) => {
-    if (dragged !== undefined) return
-    places.value = placed.map((one) => ({ across: one.across ?? 0.5, position: one.position }))
+    // It answers what was there before a note came or went; the next answer is on its way.
+    if (placed.length !== notes.value.length) return
+    places.value = placed.map((color, row) => {
+      const { across, position } = (dragged !== undefined && places.value[row]) || color
+      return { across: across ?? 0.5, position, color }
+    })
   },
   { immediate: true },
 )
@@ -31,7 +37,8 @@ const replaced = <T,>(list: readonly T[], row: number, ...things: T[]) => [
 ]
 
 function put(row: number, across: number, position: number) {
-  const place = { across: wrap(across), position: clamp(position) }
+  const { color } = places.value[row] ?? {}
+  const place = { across: wrap(across), position: clamp(position), color }
   places.value = replaced(places.value, row, place)
   const note = {
     hex: null,
@@ -135,9 +142,9 @@ function key(event: KeyboardEvent, row: number) {
         :style="{
           left: `${place.across * 100}%`,
           bottom: `${place.position * 100}%`,
-          backgroundColor: placed[row]?.hex ?? '#ffffff',
+          backgroundColor: place.color?.hex ?? '#ffffff',
         }"
-        :aria-label="`Note ${row + 1}: ${placed[row]?.name ?? 'a colour'}, ${placed[row]?.hex ?? ''}. Arrows move it, Delete takes it away.`"
+        :aria-label="`Note ${row + 1}: ${place.color?.name ?? 'a colour'}, ${place.color?.hex ?? ''}. Arrows move it, Delete takes it away.`"
         @pointerdown.stop="press($event, row)"
         @focus="chosen = row"
         @keydown="key($event, row)"

@@ -66,6 +66,56 @@ it('a proposal leaves the ground out, asks for what is seen, and takes a choice 
   expect(offers.value.map(({ color }) => color.hex)[0]).toBe('#ffffff')
 })
 
+it('a choice that is made while a proposal is on its way leaves other colours what they were', async () => {
+  const own: Record<string, Choice> = { '#2b3a8c': 'primary', '#d7b13c': 'accent' }
+  const proposal = (body: unknown) => ({
+    roles: [],
+    choices: (body as Asked).colors.map(({ hex, choice }) => choice ?? own[hex] ?? 'leave out'),
+    impossible: [],
+    document: takeOf(),
+  })
+  answer('POST /api/proposals', ({ body }) => proposal(body))
+  const picked = ref({ ...LOGO, colors: LOGO.colors?.slice(0, 3) })
+  const { offers, choose, leaveOutGround } = inScope(() =>
+    useProposal(picked, shallowRef(takeOf({ swatches: [], roles: [], pairs: [] }))),
+  )
+  await settled()
+  const shown = () => offers.value.map(({ color, choice }) => `${color.hex} ${choice}`)
+  expect(shown()).toEqual(['#2b3a8c primary', '#ffffff leave out', '#d7b13c accent'])
+
+  // White comes first and one colour more is there, but nothing has been proposed to that yet.
+  const slow = later<null>()
+  answer('POST /api/proposals', async ({ body }) => {
+    await slow.promise
+    return proposal(body)
+  })
+  picked.value = { ...LOGO, colors: [...(LOGO.colors ?? []), found('#b6653a', 0.08)] }
+  own['#b6653a'] = 'secondary'
+  leaveOutGround.value = false
+  await settled()
+  expect(shown().slice(0, 3)).toEqual(['#ffffff leave out', '#2b3a8c primary', '#d7b13c accent'])
+
+  choose('#d7b13c', 'link')
+  choose('#2b3a8c', 'accent')
+  slow.release(null)
+  await settled()
+  expect(shown()).toEqual([
+    '#ffffff leave out',
+    '#2b3a8c accent',
+    '#d7b13c link',
+    '#b6653a secondary',
+  ])
+
+  // A role goes to whom it was given last, also if the other colour isn't there at the moment.
+  choose('#ffffff', 'paper')
+  picked.value = { ...LOGO, colors: LOGO.colors?.filter(({ hex }) => hex !== '#ffffff') }
+  await settled()
+  choose('#d7b13c', 'paper')
+  picked.value = LOGO
+  await settled()
+  expect(shown()).toEqual(['#ffffff keep', '#2b3a8c accent', '#d7b13c paper'])
+})
+
 it('what is built is what is proposed to the newest choice, also while it is on its way', async () => {
   const take = shallowRef(
     takeOf({

@@ -20,8 +20,12 @@ const WHOLE = { image: 'artwork', stylesheet: 'stylesheet', list: 'list', mood: 
 export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
   const leaveOutGround = ref(true)
   const wishes = ref<Record<string, Choice>>({})
-  /** What was proposed, and to which state of the take: the two are only compared as they were together. */
-  const answered = shallowRef<{ proposal: Proposal; take: TakeDocument | undefined }>()
+  /** What was proposed, to which colours and to which state of the take: as they were together. */
+  const answered = shallowRef<{
+    proposal: Proposal
+    colors: readonly FoundColor[]
+    take: TakeDocument | undefined
+  }>()
   const proposal = computed(() => answered.value?.proposal)
   const question = useQuestion(() => (newest = ask()))
   let asked = 0
@@ -43,10 +47,20 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     const isNamed = ({ color }: { color: FoundColor }) => (color.role ? 0 : 1)
     return [...shown.value].sort((one, other) => isNamed(one) - isNamed(other)).slice(0, MOST)
   })
-  const proposed = computed(
-    () =>
-      new Map(asking.value.map(({ color }, row) => [color, proposal.value?.choices[row]] as const)),
-  )
+  /** What is proposed for each colour that was asked about: what is shown by now may be others. */
+  const proposed = computed(() => {
+    const byColor = new Map<FoundColor | string, Choice>()
+    answered.value?.colors.forEach((color, row) => {
+      const choice = answered.value?.proposal.choices[row]
+      if (!choice) return
+      byColor.set(color, choice)
+      // A source that is read again has the same colours, not the same objects.
+      if (!byColor.has(color.hex)) byColor.set(color.hex, choice)
+    })
+    return byColor
+  })
+  const proposedFor = (color: FoundColor) =>
+    proposed.value.get(color) ?? proposed.value.get(color.hex)
   const isBuilt = computed(() => (take.value?.swatches.length ?? 0) > 0)
   const isAsProposed = computed(
     () =>
@@ -64,7 +78,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       ...offer,
       choice: isBuilt.value
         ? choiceInTake(take.value, offer.color.hex)
-        : (proposed.value.get(offer.color) ?? 'leave out'),
+        : (proposedFor(offer.color) ?? 'leave out'),
     })),
   )
 
@@ -94,7 +108,8 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     const { value: from } = source
     const number = ++asked
     const { value: of } = take
-    if (!from || !asking.value.length) {
+    const about = asking.value.map(({ color }) => color)
+    if (!from || !about.length) {
       answered.value = undefined
       return
     }
@@ -115,7 +130,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     try {
       const answer = await given(api.POST('/api/proposals', { body }))
       if (number !== asked) return
-      answered.value = { proposal: answer, take: of }
+      answered.value = { proposal: answer, colors: about, take: of }
       question.answered()
     } catch (reason) {
       if (number !== asked) return
@@ -127,12 +142,17 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
 
   /** Before there is a palette: a role goes from the colour that had it to the one that is given it. */
   function choose(hex: string, choice: Choice) {
-    const settled: Record<string, Choice> = {}
-    for (const { color, choice: own } of offers.value) {
-      const gives = own === choice && choice !== 'keep' && choice !== 'leave out'
-      settled[color.hex] = gives ? 'keep' : own
+    const isRoleGiven = choice !== 'keep' && choice !== 'leave out'
+    const settled = new Map(Object.entries(wishes.value))
+    for (const { color } of offers.value) {
+      // A wish may be newer than what was proposed last. Where there is neither, nothing is settled yet.
+      const own = settled.get(color.hex) ?? proposedFor(color)
+      if (own) settled.set(color.hex, own)
     }
-    wishes.value = { ...settled, [hex]: choice }
+    for (const [color, own] of settled) {
+      if (isRoleGiven && own === choice) settled.set(color, 'keep')
+    }
+    wishes.value = { ...Object.fromEntries(settled), [hex]: choice }
   }
 
   return { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose }
