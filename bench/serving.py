@@ -22,6 +22,7 @@ from typing import TypeAlias
 import numpy as np
 from playwright.sync_api import Page, sync_playwright
 
+from bench.dragging import CHANGE
 from bench.evaluation import full_take
 from bench.timing import Row, table
 from tonada.core.color.spaces import hex_to_oklch, oklch_to_srgb8, srgb8_to_hex
@@ -133,8 +134,7 @@ def evaluating(take: Take) -> bytes:
 def changing(take: Take, hue: float) -> bytes:
     """Return what a drag of the first note on the stave sends."""
     document = TakeDocument.of(take).model_dump(mode="json")
-    change = {"kind": "place", "swatch": take.swatches[0].id, "chroma": 0.11, "hue": hue}
-    change |= {"lightness": None, "position": 0.4, "settle": True}
+    change = {**CHANGE, "swatch": take.swatches[0].id, "chroma": 0.11, "hue": hue}
     return json.dumps({"document": document, "change": change}).encode()
 
 

@@ -56,8 +56,10 @@ def pairs(page: Page) -> None:
 
 def harmony(page: Page) -> None:
     source(page)
-    page.get_by_role("link", name="Harmony").click()
-    page.get_by_role("slider", name="Primary, Link", exact=True).focus()
+    # What sRGB has at the chroma of Primary is a picture, and takes the server a moment.
+    with page.expect_response(re.compile(r"/api/stave/field\?chroma=0\.14$")):
+        page.get_by_role("link", name="Harmony").click()
+        page.get_by_role("slider", name="Primary, Link", exact=True).focus()
 
 
 def roles(page: Page) -> None:

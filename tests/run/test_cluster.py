@@ -132,8 +132,8 @@ def test_after_a_kill_it_waits_for_what_is_left_of_the_server(folder: Path) -> N
 @pytest.mark.detail
 def test_it_ends_with_the_process_that_started_it_however_that_ends(folder: Path) -> None:
     program = (
-        "import sys, time; from pathlib import Path; from tonada.run.cluster import Cluster;"
-        "made = Cluster(Path(sys.argv[1]), durable=False); print(made.start(), flush=True); time.sleep(99)"
+        "import signal, sys; from pathlib import Path; from tonada.run.cluster import Cluster;"
+        "made = Cluster(Path(sys.argv[1]), durable=False); print(made.start(), flush=True); signal.pause()"
     )
     with subprocess.Popen([sys.executable, "-c", program, folder], stdout=subprocess.PIPE, text=True) as one:
         assert one.stdout

@@ -26,6 +26,14 @@ watch(
   { immediate: true },
 )
 
+// Notes may also be taken away all at once, from outside.
+watch(
+  () => notes.value.length,
+  (count) => {
+    places.value = places.value.slice(0, count)
+  },
+)
+
 const clamp = (value: number) => Math.min(1, Math.max(0, value))
 const wrap = (value: number) => ((value % 1) + 1) % 1
 

@@ -131,8 +131,7 @@ def ratio_length(ratio: float) -> float:
 def scale_greys(number: int) -> tuple[Hex, ...]:
     """Return `number` 8-bit greys, the middles of equal lengths of the contrast scale, dark to light."""
     position = (np.arange(number) + 0.5) / number
-    luminance = FLARE * np.exp(position * np.log(1.05 / FLARE)) - FLARE
-    levels = np.floor(np.clip(linear_to_srgb(luminance), 0, 1) * 255 + 0.5).astype(np.uint8)
+    levels = np.floor(np.clip(linear_to_srgb(luminance_at(position)), 0, 1) * 255 + 0.5).astype(np.uint8)
     return tuple(srgb8_to_hex(np.array([level] * 3)) for level in levels)
 
 

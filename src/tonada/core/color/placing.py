@@ -8,12 +8,12 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.color.contrast import (
-    FLARE,
     contrast_ratio,
     lightness_of,
     luminance_at,
     luminance_of_linear,
     position_of,
+    ratio_length,
     relative_luminance,
     scale_position,
 )
@@ -88,7 +88,7 @@ def settled(position: float, chroma: float, hue: float, ground: Hex) -> Hex:
     """
     here = position_of(ground)
     for ratio in LINES:
-        length = float(np.log(ratio) / np.log(1.05 / FLARE))
+        length = ratio_length(ratio)
         for line in (here - length, here + length):
             if abs(position - line) <= SETTLE_WITHIN and 0 <= line <= 1:
                 return _on_line(line, chroma, hue, ground, ratio)

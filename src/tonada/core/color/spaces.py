@@ -195,14 +195,14 @@ def oklch_to_srgb8(oklch: Floats) -> NDArray[np.uint8]:
     closing local clip, which would turn the hue.
     """
     oklch = np.array(oklch, dtype=np.float64)
-    oklch[..., 0] = np.minimum(np.maximum(oklch[..., 0], 0), 1)
+    oklch[..., 0] = np.clip(oklch[..., 0], 0, 1)
     linear = oklab_to_linear(oklch_to_oklab(oklch))
     outside = ~is_in_gamut(linear)
     if np.any(outside):
         limit = largest_chroma(oklch[..., 0], oklch[..., 2])
         oklch[..., 1] = np.where(outside, np.minimum(oklch[..., 1], limit), oklch[..., 1])
         linear = oklab_to_linear(oklch_to_oklab(oklch))
-    srgb = np.minimum(np.maximum(linear_to_srgb(linear), 0), 1)
+    srgb = np.clip(linear_to_srgb(linear), 0, 1)
     return np.floor(srgb * 255 + 0.5).astype(np.uint8)
 
 
