@@ -24,7 +24,7 @@ IS_LONG: Final = os.environ.get("TONADA_TESTS") == "long"
 # Which ones of many cases are in every run: the same ones each time, and not the first.
 _SEED: Final = 20261130
 # Of the details; `detail(4)` takes one in four.
-ONE_IN: Final = 12
+ONE_IN: Final = 16
 
 
 @cache

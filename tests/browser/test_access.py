@@ -30,8 +30,11 @@ def test_the_interface_itself_has_no_hue(visited_page: Page) -> None:
         hued = page.evaluate(
             """() => [...document.querySelectorAll('*')]
               .filter(one => !one.closest('.keeps-color'))
-              .flatMap(one => ['color', 'backgroundColor', 'borderTopColor', 'outlineColor', 'fill', 'stroke']
-                .map(name => getComputedStyle(one)[name]))
+              .flatMap(one => {
+                const its = getComputedStyle(one)
+                const edges = [its.borderTopColor, its.outlineColor, its.stroke]
+                return [its.color, its.backgroundColor, its.fill, ...edges]
+              })
               .filter(value => {
                 const parts = value.match(/[\\d.]+/g)
                 return value.startsWith('rgb') && !(parts[0] === parts[1] && parts[1] === parts[2])

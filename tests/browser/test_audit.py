@@ -27,7 +27,7 @@ def one_of_each() -> list[Any]:
     ]
 
 
-@pytest.mark.detail(6)
+@pytest.mark.detail(8)
 @pytest.mark.parametrize(("view", "look", "width"), one_of_each())
 def test_nothing_is_found_on_any_view(visited_page: Page, view: View, look: Look, width: int) -> None:
     page = visited_page
