@@ -145,15 +145,16 @@ def over_http() -> str:
         over_http_with("/api/evaluate", "a drag", drag_of(take)),
         over_http_with("/api/changes", "the same change again", [changing(take, 100)]),
         over_http_with("/api/changes", "a drag", [changing(take, hue / 2) for hue in range(720)]),
+        over_http_with("/api/changes", "nothing computed", [changing(take, 100)], "bench.uncomputed:app"),
     ]
     return table("Over HTTP on loopback, gunicorn", rows)
 
 
-def over_http_with(path: str, what: str, bodies: list[bytes]) -> Row:
+def over_http_with(path: str, what: str, bodies: list[bytes], application: str = "bench.whole:app") -> Row:
     database = "postgresql://nobody@127.0.0.1:1/none"  # evaluating needs none
     with (
         tempfile.NamedTemporaryFile() as file,
-        gunicorn("bench.whole:app", DATABASE_URL=database, SECRET_KEY="b" * 32) as port,
+        gunicorn(application, DATABASE_URL=database, SECRET_KEY="b" * 32) as port,
     ):
         ask, answer = asker(port, path, bodies)
         file.write(answer)
