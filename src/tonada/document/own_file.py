@@ -14,6 +14,7 @@ from tonada.core.formats.tokens import parse_json
 from tonada.core.limits import MAX_JSON_BYTES
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
+from tonada.document.wrong_fields import first_wrong
 
 VERSION: Final = 2
 # A file of version 1 has a take of format 1, which is read as it was.
@@ -50,8 +51,7 @@ def read_own(data: bytes) -> tuple[Take, str]:
     try:
         document = TakeDocument.model_validate_json(json.dumps(root.get("take")))
     except ValidationError as reason:
-        first = reason.errors()[0]
-        place = ".".join(str(part) for part in ("take", *first["loc"]))
-        raise InputError(f"{place}: {first['msg']}.", field=place) from reason
+        path, said = first_wrong(reason, "take")
+        raise InputError(f"In the file, {said}", field=f"take.{path}" if path else "take") from reason
     name = root.get("name")
     return document.to_take(), name if isinstance(name, str) else ""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any
+from typing import Annotated, Any, Final
 
 import orjson
 from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
@@ -11,7 +11,8 @@ from tonada.core import limits
 from tonada.core.color.ramp import MOST_MIXED
 from tonada.core.take.texts import one_line
 
-HexText = Annotated[str, StringConstraints(pattern=r"^#[0-9a-f]{6}$")]
+HEX: Final = r"^#[0-9a-f]{6}$"
+HexText = Annotated[str, StringConstraints(pattern=HEX)]
 # What a person writes in one line. Characters that can't be seen are taken out rather than refused:
 # they come along with what is pasted, and what was kept before must open.
 Line = BeforeValidator(lambda value: one_line(value) if isinstance(value, str) else value)

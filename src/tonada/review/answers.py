@@ -11,6 +11,7 @@ from pydantic import ValidationError
 
 from tonada.core.errors import InputError
 from tonada.document.review import OutsideAnswers
+from tonada.document.wrong_fields import first_wrong
 
 # A mail program breaks lines and turns quotes, so that a text travels in letters that none touches.
 _PACKED: Final = re.compile(r"TONADA ANSWERS\s+([A-Za-z0-9+/=\s>]+?)\s+END OF ANSWERS", re.IGNORECASE)
@@ -31,7 +32,6 @@ def read_answers(text: str) -> OutsideAnswers:
     try:
         return OutsideAnswers.model_validate_json(text.strip())
     except ValidationError as reason:
-        first = reason.errors(include_url=False, include_context=False)[0]
-        where = ".".join(str(part) for part in first["loc"])
-        said = f"{where}: {first['msg']}" if where else "they aren't answers to a review"
-        raise InputError(f"These answers can’t be read: {said}.", field="text") from reason
+        path, said = first_wrong(reason)
+        why = said if path else "they aren't answers to a review."
+        raise InputError(f"These answers can’t be read: {why}", field="text") from reason

@@ -17,6 +17,7 @@ from werkzeug.exceptions import NotFound as NoSuchAddress
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.document.wrong_fields import first_wrong
 from tonada.reading.bounded import ReadingBusy, ReadingInterrupted
 from tonada.review.page_set import NotBuilt
 from tonada.store.errors import (
@@ -65,9 +66,8 @@ def problem(
 
 def validation_problem(error: ValidationError) -> Response:
     """Return 422 with the first field that is wrong and what is allowed there."""
-    first = error.errors(include_url=False, include_context=False)[0]
-    field = ".".join(str(part) for part in first["loc"]) or "body"
-    return problem(422, f"{field}: {first['msg']}.", field=field)
+    path, said = first_wrong(error)
+    return problem(422, said, field=path or "body")
 
 
 def register(app: Flask) -> None:

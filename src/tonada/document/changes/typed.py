@@ -18,7 +18,7 @@ class TypedChange(Model):
 
     kind: Literal["typed"]
     swatch: Identifier
-    text: Annotated[str, StringConstraints(min_length=1, max_length=LONGEST_COLOR)]
+    text: Annotated[str, StringConstraints(max_length=LONGEST_COLOR)]
 
     def apply(self, take: Take) -> Changed:
         return set_color(take, self.swatch, self.text), ()

@@ -9,7 +9,7 @@ from uuid import UUID
 from pydantic import Field, RootModel, StringConstraints
 
 from tonada.core import limits
-from tonada.core.color.notation import Notation
+from tonada.core.color.notation import LONGEST_COLOR, Notation
 from tonada.core.color.wcag import Level
 from tonada.core.mends.all_pairs import Moved
 from tonada.core.mends.nearest import MendMode
@@ -191,7 +191,7 @@ class VersionsAnswer(Model):
 class ColorBody(Model):
     """A colour in any CSS notation."""
 
-    text: Annotated[str, StringConstraints(min_length=1, max_length=200)]
+    text: Annotated[str, StringConstraints(max_length=LONGEST_COLOR)]
 
 
 class ColorAnswer(Model):
