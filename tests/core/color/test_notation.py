@@ -53,6 +53,11 @@ def test_what_is_no_color_is_refused_with_its_field(text: str) -> None:
     assert len(str(refused.value)) < 200
 
 
+def test_no_color_at_all_is_said_to_be_missing() -> None:
+    with pytest.raises(ColorError, match=r"The colour is missing. Write it as #2b3a8c"):
+        parse_color("  ", field="text")
+
+
 def test_what_was_understood_is_told() -> None:
     assert read_color("43 58 140").notation == "decimals"
     assert read_color("Teal").notation == "name"

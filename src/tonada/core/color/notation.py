@@ -45,9 +45,9 @@ def read_color(text: str, *, field: str = "color") -> ReadColor:
     """
     found = _read(text.strip()) if len(text) <= LONGEST_COLOR else None
     if found is None:
+        wrong = f"“{text[:40]}” is not a colour." if text.strip() else "The colour is missing."
         raise ColorError(
-            f"“{text[:40]}” is not a colour. Write it as #2b3a8c, 43 58 140, rgb(43 58 140), "
-            "oklch(0.37 0.14 272) or a CSS name.",
+            f"{wrong} Write it as #2b3a8c, 43 58 140, rgb(43 58 140), oklch(0.37 0.14 272) or a CSS name.",
             field=field,
         )
     return found
