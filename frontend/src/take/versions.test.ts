@@ -1,7 +1,7 @@
 /** Versions of a take: cut of what is saved, looked at in its place, and before what is large. */
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
-import type { TakeDocument } from '@/api/types'
+import type { Take, TakeDocument } from '@/api/types'
 import { useTakeStore } from '@/take/take'
 import { answer, calls, later, Refusal, settled } from '@/testing/server'
 import type { Call } from '@/testing/server'
@@ -50,6 +50,20 @@ it('makes no version of a state that could not be saved', async () => {
   expect(calls.filter(({ path }) => path.endsWith('versions'))).toEqual([])
 })
 
+it('makes no version of the take that was opened while the one meant was being saved', async () => {
+  const take = await opened()
+  answer('GET /api/takes/t2', () => ({ ...saved(named('The other'), 4), id: 't2' }))
+  const put = later<Take>()
+  answer('PUT /api/takes/t1', () => put.promise)
+  take.change(named('Dusk'))
+  const cut = take.cutVersion('Before it')
+  await settled()
+  await take.open('t2')
+  put.release(saved(named('Dusk'), 2))
+  await expect(cut).rejects.toThrow('not saved yet')
+  expect(calls.filter(({ path }) => path.endsWith('versions'))).toEqual([])
+})
+
 it('lets nothing large be made of a take that was changed, or left, while its version was saved', async () => {
   const take = await opened()
   answer('GET /api/takes/t2', () => ({ ...saved(named('The other'), 4), id: 't2' }))
@@ -74,6 +88,8 @@ it('lets nothing large be made of a take that was changed, or left, while its ve
 it('shows a version everywhere, refuses to change it, and goes back to the take as it is', async () => {
   const take = await opened()
   take.change(named('Dusk'))
+  take.change(named('Noon'))
+  take.undo()
   await settled()
   take.look({ number: 1, description: 'first', document: named('Dawn') })
   expect([nameOf(take.document), nameOf(take.shown), nameOf(take.now)]).toEqual([
@@ -90,7 +106,8 @@ it('shows a version everywhere, refuses to change it, and goes back to the take 
   await settled()
   expect([nameOf(take.document), take.isRefused, puts().length]).toEqual(['Dawn', true, before])
   take.look(undefined)
-  expect([nameOf(take.document), take.isRefused, take.canUndo]).toEqual(['Dusk', false, true])
+  expect([nameOf(take.document), take.isRefused]).toEqual(['Dusk', false])
+  expect([take.canUndo, take.canRedo]).toEqual([true, true])
 })
 
 it('looks at no version of another take', async () => {
