@@ -111,7 +111,9 @@ async function setColor() {
       />
       <button class="button">Set</button>
     </form>
-    <p id="swatch-color-error" role="alert" class="mt-2 font-semibold empty:hidden">{{ problem }}</p>
+    <p id="swatch-color-error" role="alert" class="mt-2 font-semibold empty:hidden">
+      {{ problem }}
+    </p>
     <!-- What is being typed for one colour is never another one’s. -->
     <ShadeFields v-if="figures" :key="swatch.id" :figures="figures" />
     <slot />
