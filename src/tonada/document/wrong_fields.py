@@ -48,10 +48,8 @@ def first_wrong(error: ValidationError, whole: str = "body") -> tuple[str, str]:
     """
     first = error.errors(include_url=False)[0]
     path = ".".join(str(part) for part in first["loc"])
-    return (
-        path,
-        f"{_named(first['loc'] or (whole,))} {_said(first['type'], first['msg'], first.get('ctx', {}))}.",
-    )
+    said = _said(first["type"], first["msg"], first.get("ctx", {}))
+    return path, f"{_named(first['loc'] or (whole,))} {said}."
 
 
 def _named(place: tuple[int | str, ...]) -> str:
@@ -79,4 +77,6 @@ def _said(kind: str, message: str, limits: dict[str, Any]) -> str:
 
 
 def _written(limit: Any) -> str:
-    return f"{limit:g}" if isinstance(limit, float) else re.sub(r"'([^']*)'", r"“\1”", str(limit))
+    if isinstance(limit, float) and limit.is_integer():
+        return str(int(limit))
+    return re.sub(r"'([^']*)'", r"“\1”", str(limit))
