@@ -33,5 +33,5 @@ def read_answers(text: str) -> OutsideAnswers:
         return OutsideAnswers.model_validate_json(text.strip())
     except ValidationError as reason:
         path, said = first_wrong(reason)
-        why = said if path else "they aren't answers to a review."
+        why = f"{said} That is at {path}." if path else "they aren't answers to a review."
         raise InputError(f"These answers can’t be read: {why}", field="text") from reason
