@@ -26,6 +26,7 @@ _SENTENCES: Final = {
     "union_tag_invalid": "must be one of {expected_tags}",
     "union_tag_not_found": "needs a {discriminator}",
     "model_attributes_type": "must be an object",
+    "model_type": "must be an object",
     "dict_type": "must be an object",
     "int_parsing": "must be a whole number",
     "int_type": "must be a whole number",
