@@ -4,7 +4,8 @@ SHELL := /bin/bash
 unexport PYTHONDONTWRITEBYTECODE
 PYTHON := .venv/bin/python
 NODE := PATH="$$(scripts/node-path.sh)"
-FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" 2>/dev/null) $(wildcard docs/*.md docs/guide/*.md docs/screenshots/*.png) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
+PYTHON_FILES := $(shell find src/tonada -name "*.py")
+FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" -not -path "*/api/*" 2>/dev/null) $(shell find frontend/src/api -name "*.ts" -not -name schema.d.ts) $(wildcard docs/*.md docs/guide/*.md docs/screenshots/*.png) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
 
 .DEFAULT_GOAL := help
 # What was only half built is built again.
@@ -26,14 +27,21 @@ system-tests: | system
 frontend/node_modules/.installed: frontend/package-lock.json | .venv/.installed-run
 	@echo "Installing what the front end is built from …"
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm ci --no-audit --no-fund --loglevel=error && touch node_modules/.installed
-frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES)
+# What is made from the Python code: the API's description, the front end's types and constants. A file that
+# comes out the same keeps its time, so nothing is built again because of it.
+src/tonada/web/.described: .venv/.installed-run $(PYTHON_FILES)
+	@scripts/described.sh
+src/tonada/web/openapi.json frontend/src/api/constants.json: src/tonada/web/.described ;
+frontend/src/api/.typed: src/tonada/web/.described frontend/node_modules/.installed
+	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types && touch src/api/.typed
+frontend/dist/index.html: frontend/node_modules/.installed $(FRONTEND_FILES) frontend/src/api/constants.json
 	@echo "Building the front end …"
 	@log=$$(mktemp) && (cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent build) >"$$log" 2>&1 \
 	  || { cat "$$log" >&2; exit 1; }; rm -f "$$log"
 	@$(PYTHON) scripts/notices.py frontend/dist/third-party-notices.txt
 	@$(PYTHON) -m whitenoise.compress --quiet frontend/dist
 
-setup: .venv/.installed-run frontend/dist/index.html ## install and build what running needs; afterwards .venv/bin/tonada is the command
+setup: .venv/.installed-run src/tonada/web/openapi.json frontend/dist/index.html ## install and build what running needs; afterwards .venv/bin/tonada is the command
 
 demo: setup ## start Tonada with its demo brands on http://127.0.0.1:8600
 	@exec .venv/bin/tonada serve --demo
@@ -42,15 +50,15 @@ demo-reset: setup ## throw the demo data away and start anew
 serve: setup ## start Tonada without demo brands
 	@exec .venv/bin/tonada serve
 
-lint: .venv/.installed-dev frontend/node_modules/.installed ## ruff, mypy, vue-tsc, ESLint, Prettier
+lint: .venv/.installed-dev frontend/src/api/.typed ## ruff, mypy, vue-tsc, ESLint, Prettier
 	@.venv/bin/ruff check . && .venv/bin/ruff format --check .
 	@.venv/bin/mypy
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent check
 pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included
 	@PATH="$$(scripts/node-path.sh)" .venv/bin/pytest -n 2 --dist worksteal
-frontend-test: frontend/node_modules/.installed ## the front end's own tests: documents, stores, layout
+frontend-test: frontend/node_modules/.installed frontend/src/api/constants.json ## the front end's own tests: documents, stores, layout
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent test
-test: .venv/.installed-dev frontend/node_modules/.installed ## what proves a change
+test: .venv/.installed-dev frontend/src/api/.typed ## what proves a change
 	@$(MAKE) --no-print-directory --output-sync=target -j2 lint frontend-test
 	@$(MAKE) --no-print-directory pytest
 audit: .venv/.installed-dev setup ## every view in every look and width: axe, reflow, small text, controls that can’t be hit
@@ -73,11 +81,9 @@ texts: .venv/.installed-dev frontend/node_modules/.installed ## every text of th
 	@$(PYTHON) -m scripts.texts
 screenshots: .venv/.installed-dev setup ## docs/screenshots/ anew from the demo data
 	@$(PYTHON) scripts/screenshots.py
-types: .venv/.installed-dev frontend/node_modules/.installed ## the OpenAPI document and the front end's types from it
-	@$(PYTHON) -m tonada.web.openapi > openapi.json.new && mv openapi.json.new src/tonada/web/openapi.json
-	@$(PYTHON) -m tonada.document.empty > empty-take.json.new && mv empty-take.json.new frontend/src/api/empty-take.json
-	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent types
+types: frontend/src/api/.typed ## the API's description and the front end's types from it; setup and lint do it by themselves
 lock: ## lock the Python packages anew (needs uv)
 	@scripts/lock.sh
 clean: ## remove what was built; keeps .data/
-	@rm -rf .venv frontend/node_modules frontend/dist .mypy_cache .ruff_cache .pytest_cache .hypothesis
+	@rm -rf .venv frontend/node_modules frontend/dist .mypy_cache .ruff_cache .pytest_cache .hypothesis .schemathesis
+	@rm -f src/tonada/web/openapi.json src/tonada/web/.described frontend/src/api/schema.d.ts frontend/src/api/constants.json frontend/src/api/.typed

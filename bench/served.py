@@ -38,6 +38,6 @@ def a_document(person: Person) -> dict[str, Any]:
     """Return a palette of six colours as it is proposed."""
     hexes = ("#2b3a8c", "#b6653a", "#d7b13c", "#3d8c6c", "#7a4ba0", "#f2efe6")
     colors = [{"hex": value, "name": None, "share": 1 / 6, "choice": None} for value in hexes]
-    asked = {"colors": colors, "source": None, "source_name": "x", "whole": "list", "level": "AA"}
+    asked = {"colors": colors, "source": None, "source_name": "x", "kind": "list", "level": "AA"}
     document: dict[str, Any] = person.ask("POST", "/api/proposals", asked)[1]["document"]
     return document

@@ -61,7 +61,8 @@ def main(logo: Path, address: str) -> int:
         "POST",
         "/api/proposals",
         {
-            "colors": [{"hex": one["hex"], "share": one["share"]} for one in colors],
+            "colors": [{key: one[key] for key in ("hex", "share", "ground_share")} for one in colors],
+            "leave_out_ground": source["image"]["leaves_ground_out"],
             "source": source["id"],
             "source_name": source["name"],
         },
@@ -71,7 +72,7 @@ def main(logo: Path, address: str) -> int:
     server.ask("PUT", f"/api/takes/{take['id']}", body)
 
     evaluation = server.ask("POST", "/api/evaluate", {"document": proposal["document"]})
-    short = [one for one in evaluation["pairs"] if one["short_by"] > 0]
+    short = [one for one in evaluation["pairs"] if one["outcome"] == "fails"]
     say(f"{len(evaluation['pairs'])} pairs, {len(short)} short of {proposal['document']['level']}.")
     for pair in short:
         say(f"  {pair['text_name']} on {pair['ground_name']}: {pair['ratio']:.2f} of {pair['needed']}")

@@ -50,9 +50,9 @@ def test_lines_say_where_what_and_what_would_do(folder: Path, capsys: pytest.Cap
         lines[1],
     )
     assert lines[2].startswith(
-        "can't tell      – of 4.5  dist/site.css:4:17  .glass on its ground, the ground lets"
+        "unknown         – of 4.5  dist/site.css:4:17  .glass on its ground, the ground lets"
     )
-    assert lines[-1] == "3 pairs: 1 fails, 1 can't be decided, 1 passes"
+    assert lines[-1] == "3 pairs: 1 fails, 1 is unknown, 1 passes"
 
 
 def test_what_is_suggested_passes(folder: Path, capsys: pytest.CaptureFixture[str]) -> None:
@@ -224,7 +224,7 @@ def test_fix_writes_the_nearest_that_passes_and_says_so(
     code, out, err = run(capsys, "check", "dist/site.css", "page.html", "--fix", "--json")
     assert code == 0
     # Beside the report, which stays one that can be read.
-    assert {one["outcome"] for one in json.loads(out)["pairs"]} == {"passes", "can't tell"}
+    assert {one["outcome"] for one in json.loads(out)["pairs"]} == {"passes", "unknown"}
     assert re.search(r"^fixed +dist/site\.css:2:16  #999 is (#[0-9a-f]{6}) now$", err, re.MULTILINE)
     after = sheet.read_bytes()
     assert after.startswith(b"\xef\xbb\xbf")

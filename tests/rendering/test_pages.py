@@ -90,8 +90,8 @@ def test_what_can_t_be_seen_is_no_pair(pairs: list[CheckedPair]) -> None:
 
 def test_what_can_t_be_told_and_what_is_exempt_say_so(pairs: list[CheckedPair]) -> None:
     (blended,), (off,) = of(pairs, "p.blend"), of(pairs, "button")
-    assert (blended.untold, blended.reason) == (True, "mix-blend-mode changes what is seen")
-    assert (off.exempt, off.reason) == (True, "disabled")
+    assert (blended.outcome, blended.reason) == ("unknown", "mix-blend-mode changes what is seen")
+    assert (off.outcome, off.reason) == ("exempt", "disabled")
 
 
 def test_size_decides_what_is_needed(pairs: list[CheckedPair]) -> None:

@@ -115,7 +115,7 @@ PROPOSAL = {
     "colors": [{"hex": "#2b3a8c", "name": None, "share": 0.7, "choice": None}],
     "source": None,
     "source_name": "x",
-    "whole": "list",
+    "kind": "list",
     "level": "AA",
 }
 

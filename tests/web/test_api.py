@@ -89,7 +89,7 @@ def test_a_take_is_saved_and_evaluated(client: Client) -> None:
     assert (saved["revision"], saved["document"]) == (2, document)
     figures = client.post("/api/evaluate", json={"document": document}).get_json()
     assert len(figures["pairs"]) == 19
-    assert figures["failing"] == sum(not pair["passes"] for pair in figures["pairs"])
+    assert figures["counts"]["fails"] == sum(pair["outcome"] == "fails" for pair in figures["pairs"])
     kept = client.get(f"/api/takes/{take}/evaluation").get_json()
     assert kept == {"revision": 2, "evaluation": figures}
 
@@ -118,7 +118,7 @@ def test_mends_come_with_the_take_they_make(client: Client) -> None:
         "mends"
     ]
     after = client.post("/api/evaluate", json={"document": mends[0]["document"]}).get_json()
-    assert next(pair for pair in after["pairs"] if pair["id"] == "label-on-accent")["passes"]
+    assert next(pair for pair in after["pairs"] if pair["id"] == "label-on-accent")["outcome"] == "passes"
 
 
 def test_a_typed_color_comes_back_as_hex_with_a_name(client: Client) -> None:

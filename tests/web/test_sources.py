@@ -368,7 +368,7 @@ def test_a_source_stands_beside_the_one_before_and_its_swatches_move(client: Cli
     colors = [
         {"hex": one["hex"], "name": None, "share": one["share"], "choice": None} for one in before["colors"]
     ]
-    asked = {"colors": colors, "source": before["id"], "source_name": "logo.svg", "whole": "artwork"}
+    asked = {"colors": colors, "source": before["id"], "source_name": "logo.svg", "kind": "image"}
     document = client.post("/api/proposals", json=asked).get_json()["document"]
     moves = [{"before": "#2b3a8c", "after": "#3548a8", "share": 0.7}]
     change = {

@@ -19,7 +19,7 @@ import { useShortfallNews } from './useShortfallNews'
 import { useColorDrag } from './useColorDrag'
 import { useCopy } from '@/ui/useCopy'
 import { useFileIntake } from '@/source/useFileIntake'
-import { roleName } from '@/ui/format'
+import { roleLabel } from '@/take/roles'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
@@ -30,6 +30,7 @@ const router = useRouter()
 const { announcement } = useCopy()
 const news = useShortfallNews()
 const { carried } = useColorDrag()
+const ontoName = computed(() => roleLabel(take.document?.roles ?? [], carried.value?.onto ?? ''))
 const unanswered = useUnanswered()
 const cameBack = useCameBackStore()
 const question = useQuestion(readCameBack)
@@ -158,7 +159,7 @@ const isReady = computed(() => brand.detail && take.document)
       <span
         v-if="carried.onto"
         class="absolute top-7 left-0 border border-ink bg-sheet px-1.5 font-semibold whitespace-nowrap text-ink"
-        >{{ carried.swaps ? `Swap with ${roleName(carried.onto)}` : roleName(carried.onto) }}</span
+        >{{ carried.swaps ? `Swap with ${ontoName}` : ontoName }}</span
       >
     </div>
     <NoticeBar

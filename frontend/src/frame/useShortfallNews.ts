@@ -8,7 +8,7 @@ const EVERY_MS = 1000
 
 type Short = ReadonlyMap<string, PairFigures>
 const shortOf = (pairs: readonly PairFigures[]): Short =>
-  new Map(pairs.filter((one) => one.short_by > 0).map((one) => [one.id, one]))
+  new Map(pairs.filter((one) => one.outcome === 'fails').map((one) => [one.id, one]))
 
 /** What a change has done to the pairs, in a sentence; nothing where it has done nothing. */
 export function newsOf(before: Short, now: Short): string {

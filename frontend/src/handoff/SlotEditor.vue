@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Destination, HandoffVocabulary, Slot } from '@/api/types'
+import { NEW_SLOT } from '@/api/constants'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 
@@ -36,10 +37,7 @@ function add() {
   while (slots.value.some((one) => one.name === `Slot ${number.toString()}`)) number += 1
   slots.value.push({
     name: `Slot ${number.toString()}`,
-    purpose: 'extra',
-    notation: 'hex',
-    on: null,
-    needed: 4.5,
+    ...NEW_SLOT,
   })
 }
 function rename(slot: Slot, to: string) {

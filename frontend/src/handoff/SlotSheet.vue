@@ -208,7 +208,7 @@ async function duplicate() {
       </button>
       <span class="min-w-40 flex-1">
         <b v-if="slot.warning">{{ slot.warning }}</b>
-        <span v-else-if="slot.ratio !== null" class="text-quiet"
+        <span v-else-if="slot.outcome === 'passes' && slot.ratio !== null" class="text-quiet"
           >{{ formatRatio(slot.ratio) }}:1 on {{ slot.on }}, passes</span
         >
       </span>

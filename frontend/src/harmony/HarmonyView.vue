@@ -14,7 +14,7 @@ import { useChange } from '@/take/useChange'
 import { useSelection } from '@/frame/useSelection'
 import { usePick } from '@/page/usePick'
 import { rolesOfSwatch } from '@/take/swatches'
-import { roleNames } from '@/ui/format'
+import { roleLabels } from '@/take/roles'
 import StaveChart from './StaveChart.vue'
 import StaveTable from './StaveTable.vue'
 import { useTakeStore } from '@/take/take'
@@ -44,7 +44,7 @@ const grounds = computed(() => [
   { value: '', label: 'on Paper' },
   ...(take.document?.swatches ?? []).map((swatch) => ({
     value: swatch.id,
-    label: `on ${roleNames(rolesOfSwatch(take.document, swatch.id)) || swatch.name}`,
+    label: `on ${roleLabels(take.document?.roles ?? [], rolesOfSwatch(take.document, swatch.id)) || swatch.name}`,
   })),
 ])
 
@@ -69,7 +69,7 @@ function remove(id: string) {
   if (!take.document) return
   const roles = rolesOfSwatch(take.document, id)
   if (roles.length)
-    refusal.value = `This swatch is ${roleNames(roles)}. Give that role to another colour first.`
+    refusal.value = `This swatch is ${roleLabels(take.document?.roles ?? [], roles)}. Give that role to another colour first.`
   else void change.make({ kind: 'remove', owner: id, instead: null })
 }
 

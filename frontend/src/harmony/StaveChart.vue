@@ -9,7 +9,7 @@ import { fieldOf, labelWidth, placeNotes, xOf, yOf } from './layout'
 import { useNoteKeys } from './useNoteKeys'
 import { useStaveDrag } from './useStaveDrag'
 import type { Evaluation, Flag, Swatch, TakeChange, TakeDocument } from '@/api/types'
-import { formatFixed, formatRatio, roleNames } from '@/ui/format'
+import { formatFixed, formatRatio } from '@/ui/format'
 
 const props = defineProps<{
   document: TakeDocument
@@ -66,7 +66,7 @@ const spots = computed(() => {
     if (!swatch) return []
     const isNeutral = figures.is_neutral
     const held = drag.at.value?.id === figures.id ? drag.at.value : undefined
-    const name = roleNames(figures.roles) || swatch.name
+    const name = figures.role_names || swatch.name
     return [
       {
         id: figures.id,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Evaluation, TakeDocument } from '@/api/types'
-import { formatFixed, formatRatio, roleNames } from '@/ui/format'
+import { formatFixed, formatRatio } from '@/ui/format'
 
 /** What the stave draws, in figures. */
 const props = defineProps<{ document: TakeDocument; evaluation: Evaluation }>()
@@ -9,7 +9,7 @@ const props = defineProps<{ document: TakeDocument; evaluation: Evaluation }>()
 const rows = computed(() =>
   props.evaluation.swatches.flatMap((figures) => {
     const swatch = props.document.swatches.find((one) => one.id === figures.id)
-    return swatch ? [{ figures, swatch, name: roleNames(figures.roles) || swatch.name }] : []
+    return swatch ? [{ figures, swatch, name: figures.role_names || swatch.name }] : []
   }),
 )
 </script>

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { useNoteKeys } from './useNoteKeys'
 import type { Evaluation, Flag, SwatchFigures, TakeChange } from '@/api/types'
-import { EMPTY_TAKE } from '@/take/empty'
+import { EMPTY_TAKE } from '@/api/constants'
 
 const flag = { angle: 150, turn: 150, hue: 60, swatch: 's2' } as Flag
 const figures = { id: 's2', lightness: 0.5, chroma: 0.1, hue: 358 } as SwatchFigures

@@ -16,7 +16,7 @@ const props = defineProps<{ pair: PairFigures; enters: boolean }>()
 const emit = defineEmits<{ entered: []; leave: [] }>()
 const take = useTakeStore()
 const { previewing } = usePagePreview()
-const isFine = computed(() => props.pair.short_by === 0)
+const isFine = computed(() => props.pair.outcome !== 'fails')
 /** The hue is kept unless the designer lets go of it. */
 const free = ref(false)
 const { mends, best, problem } = useMends(
@@ -88,7 +88,7 @@ watch(
     </h2>
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
-      }}<template v-if="pair.exempt">: no requirement</template
+      }}<template v-if="pair.outcome === 'exempt'">: no requirement</template
       ><template v-else-if="pair.needed > 1"
         >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
       ><template v-else>: no requirement at level A</template>

@@ -9,8 +9,8 @@ import { useTakeStore } from '@/take/take'
 import { formatRatio, verdictText } from '@/ui/format'
 
 const props = defineProps<{ pair: PairFigures; greys: readonly string[]; selected: boolean }>()
-/** An exempt pair doesn't pass, and doesn't fall short either. */
-const isFine = computed(() => props.pair.short_by === 0)
+/** An exempt pair doesn't pass, and doesn't fail either. */
+const isFine = computed(() => props.pair.outcome !== 'fails')
 const emit = defineEmits<{ select: [] }>()
 const take = useTakeStore()
 const { previewing } = usePagePreview()

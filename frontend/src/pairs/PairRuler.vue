@@ -58,8 +58,8 @@ const label = computed(() => {
       y1="41"
       y2="41"
       class="stroke-ink"
-      :stroke-width="pair.passes ? 2 : 2.5"
-      :stroke-dasharray="pair.passes ? undefined : '3 3'"
+      :stroke-width="pair.outcome === 'fails' ? 2.5 : 2"
+      :stroke-dasharray="pair.outcome === 'fails' ? '3 3' : undefined"
     />
     <circle
       :cx="x(pair.ground_position)"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import { useProofContext } from './context'
+import { LUMA } from '@/api/constants'
 
 /** The brand’s own picture, as it is or in two colours of the take. */
 defineProps<{ source: string }>()
@@ -8,13 +9,13 @@ const context = useProofContext()
 const id = useId()
 const duotone = computed(() => context.value.figures.duotone)
 /** The luma that the core mixes by, in every channel. */
-const LUMA = `${'0.2126 0.7152 0.0722 0 0 '.repeat(3)}0 0 0 1 0`
+const matrix = `${`${LUMA.join(' ')} 0 0 `.repeat(3)}0 0 0 1 0`
 </script>
 
 <template>
   <svg v-if="duotone" class="aside" width="0" height="0" aria-hidden="true">
     <filter :id="id" color-interpolation-filters="sRGB">
-      <feColorMatrix type="matrix" :values="LUMA" />
+      <feColorMatrix type="matrix" :values="matrix" />
       <feComponentTransfer>
         <feFuncR type="table" :tableValues="duotone.red" />
         <feFuncG type="table" :tableValues="duotone.green" />

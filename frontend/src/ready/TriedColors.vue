@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Palette, PaletteColor } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
-import { roleName } from '@/ui/format'
+import { roleName } from '@/take/roles'
 
 /** The palette's colours, each of which can be taken by itself. */
 const props = defineProps<{ palette: Palette; roles: readonly string[] }>()

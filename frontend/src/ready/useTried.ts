@@ -60,7 +60,7 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
       extent: 'free',
       document: made.document,
       said: made.said,
-      failing: made.evaluation.failing,
+      failing: made.evaluation.counts.fails,
     }
   }
 

@@ -4,9 +4,8 @@ import type { TakeChange, TakeDocument } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
 import { useSelection } from '@/frame/useSelection'
-import { EXTRA_ROLES, targetFrom } from '@/take/roles'
-import type { Target } from '@/take/roles'
-import { roleName } from '@/ui/format'
+import { ADDED_ROLES } from '@/api/constants'
+import { roleLabel, targetFrom } from '@/take/roles'
 
 const props = defineProps<{
   document: TakeDocument
@@ -17,8 +16,8 @@ const isNaming = ref(false)
 
 const OWN = 'own'
 const actions = computed(() => [
-  ...EXTRA_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)).map(
-    (role) => ({ value: role, label: roleName(role) }),
+  ...ADDED_ROLES.filter((role) => !props.document.roles.some((one) => one.role === role)).map(
+    (role) => ({ value: role, label: roleLabel([], role) }),
   ),
   { value: OWN, label: 'Custom role' },
 ])
@@ -26,14 +25,8 @@ function act(role: string) {
   if (role === OWN) isNaming.value = true
   else void props.make({ kind: 'give', role, ...target() })
 }
-/** The selected colour has it; else a swatch that has nothing to do yet. */
-function target(): Target {
-  if (selected.value) return targetFrom(selected.value)
-  const busy = new Set(props.document.roles.map((one) => one.swatch))
-  const free =
-    props.document.swatches.find((one) => !busy.has(one.id)) ?? props.document.swatches[0]
-  return { swatch: free?.id ?? '', step: null }
-}
+/** The selected colour has it; else the server finds one. */
+const target = () => (selected.value ? targetFrom(selected.value) : { swatch: null, step: null })
 
 function addOwn(name: string) {
   void props.make({ kind: 'own role', name, ...target() })

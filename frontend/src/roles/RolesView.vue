@@ -29,13 +29,17 @@ watch(
   () => [take.preview, take.evaluation] as const,
   ([preview, evaluation]) => {
     if (!preview && evaluation)
-      shortBefore.value = new Set(evaluation.pairs.filter((one) => !one.passes).map(({ id }) => id))
+      shortBefore.value = new Set(
+        evaluation.pairs.filter((one) => one.outcome === 'fails').map(({ id }) => id),
+      )
   },
   { immediate: true },
 )
 const broken = computed(() =>
   take.preview
-    ? take.preview.evaluation.pairs.filter((one) => !one.passes && !shortBefore.value.has(one.id))
+    ? take.preview.evaluation.pairs.filter(
+        (one) => one.outcome === 'fails' && !shortBefore.value.has(one.id),
+      )
     : [],
 )
 const { pickRole } = usePick()

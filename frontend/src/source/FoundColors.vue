@@ -5,7 +5,8 @@ import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/ui/CopyButton.vue'
 import type { Choice, Role } from '@/api/types'
 import type { Offer } from './useProposal'
-import { countOf, formatShare, roleName } from '@/ui/format'
+import { roleName } from '@/take/roles'
+import { countOf, formatShare } from '@/ui/format'
 
 const props = defineProps<{
   offers: readonly Offer[]

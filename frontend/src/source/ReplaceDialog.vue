@@ -4,7 +4,8 @@ import type { BesideRow } from '@/api/types'
 import type { useReplacing } from './useReplacing'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { formatDifference, formatShare, roleNames } from '@/ui/format'
+import { roleLabels } from '@/take/roles'
+import { formatDifference, formatShare } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 import { rolesOfSwatch } from '@/take/swatches'
 
@@ -24,7 +25,9 @@ function told(row: BesideRow): string {
 function rolesOf(row: BesideRow): string {
   const swatch = row.before && props.replacing.swatches.value.get(row.before.hex)
   if (!swatch || !take.document) return ''
-  return roleNames(rolesOfSwatch(take.document, swatch.id)) || swatch.name
+  return (
+    roleLabels(take.document?.roles ?? [], rolesOfSwatch(take.document, swatch.id)) || swatch.name
+  )
 }
 const canMove = (row: BesideRow) =>
   props.replacing.isChanged(row) && row.before && props.replacing.swatches.value.has(row.before.hex)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Proposal, Source } from '@/api/types'
-import { countOf, roleName } from '@/ui/format'
+import { roleName } from '@/take/roles'
+import { countOf } from '@/ui/format'
 
 const props = defineProps<{
   proposal: Proposal

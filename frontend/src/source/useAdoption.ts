@@ -3,7 +3,7 @@ import type { Ref } from 'vue'
 import type { Choice, Source, TakeDocument } from '@/api/types'
 import type { Offer } from './useProposal'
 import { rolesOfSwatch, swatchOf } from '@/take/swatches'
-import { roleNames } from '@/ui/format'
+import { roleLabels } from '@/take/roles'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
@@ -53,7 +53,7 @@ export function useAdoption(source: Ref<Source | undefined>) {
     const swatch = swatchOf(document, offer.color.hex)
     const roles = swatch ? rolesOfSwatch(document, swatch.id) : []
     if (roles.length)
-      refusal.value = `${offer.color.name} is ${roleNames(roles)}. Give that role to another colour first.`
+      refusal.value = `${offer.color.name} is ${roleLabels(take.document?.roles ?? [], roles)}. Give that role to another colour first.`
     else if (choice === 'keep') adopt(offer.color, offer.share, null)
     else if (swatch) void change.make({ kind: 'remove', owner: swatch.id, instead: null })
   }

@@ -14,6 +14,7 @@ const found = (hex: string, share: number, changes = {}) => ({
   hex,
   name: hex,
   share,
+  artwork_share: share,
   ground_share: 0,
   is_stop: false,
   picked: false,
@@ -26,16 +27,17 @@ const LOGO = {
   name: 'logo.svg',
   kind: 'image',
   image: {},
+  least_share: 0.005,
   colors: [
-    found('#2b3a8c', 0.3),
-    found('#ffffff', 0.6, { ground_share: 0.5 }),
-    found('#d7b13c', 0.09),
-    found('#777777', 0.001),
+    found('#2b3a8c', 0.3, { artwork_share: 0.6 }),
+    found('#ffffff', 0.6, { ground_share: 0.5, artwork_share: 0.2 }),
+    found('#d7b13c', 0.09, { artwork_share: 0.18 }),
+    found('#777777', 0.001, { artwork_share: 0.002 }),
   ],
 } as unknown as Source
 type Asked = { colors: { hex: string; share: number; choice: Choice | null }[] }
 
-it('a proposal leaves the ground out, asks for what is seen, and takes a choice back from who had it', async () => {
+it('a proposal is asked for all that was found, and takes a choice back from who had it', async () => {
   const proposed = takeOf()
   answer('POST /api/proposals', ({ body }) => ({
     roles: [],
@@ -48,9 +50,9 @@ it('a proposal leaves the ground out, asks for what is seen, and takes a choice 
   )
   await settled()
   expect(offers.value.map(({ color, share }) => [color.hex, share])).toEqual([
-    ['#2b3a8c', expect.closeTo(0.6, 9) as number],
-    ['#ffffff', expect.closeTo(0.2, 9) as number],
-    ['#d7b13c', expect.closeTo(0.18, 9) as number],
+    ['#2b3a8c', 0.6],
+    ['#ffffff', 0.2],
+    ['#d7b13c', 0.18],
   ])
   choose('#2b3a8c', 'primary')
   await settled()
@@ -60,7 +62,9 @@ it('a proposal leaves the ground out, asks for what is seen, and takes a choice 
     'keep',
     'keep',
     'primary',
+    null,
   ])
+  expect(calls.at(-1)?.body).toMatchObject({ kind: 'image', leave_out_ground: true })
   leaveOutGround.value = false
   await settled()
   expect(offers.value.map(({ color }) => color.hex)[0]).toBe('#ffffff')

@@ -1,8 +1,9 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, given } from '@/api/client'
-import type { Choice, FoundColor, Proposal, Role, Source, TakeDocument } from '@/api/types'
+import type { Choice, FoundColor, Proposal, Source, TakeDocument } from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
+import { isKnown } from '@/take/roles'
 import { rolesOfSwatch, swatchOf } from '@/take/swatches'
 
 export interface Offer {
@@ -11,12 +12,7 @@ export interface Offer {
   choice: Choice
 }
 
-const SMALLEST = 0.005
-/** As many as a proposal takes; a longer list has more rows, which stay out until they are chosen. */
-const MOST = 12
-const WHOLE = { image: 'artwork', stylesheet: 'stylesheet', list: 'list', mood: 'mood' } as const
-
-/** The colours of a source that ask for a role, and the roles proposed for what was chosen. */
+/** The colours of a source, and the roles proposed for what was chosen. Which of them ask for one, the server says. */
 export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
   const leaveOutGround = ref(true)
   const wishes = ref<Record<string, Choice>>({})
@@ -32,20 +28,12 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
   let newest = Promise.resolve()
 
   const shown = computed(() => {
-    const colors = source.value?.colors ?? []
-    const ground = leaveOutGround.value ? colors.reduce((sum, c) => sum + c.ground_share, 0) : 0
-    return colors
-      .map((color) => ({
-        color,
-        share: (color.share - (ground ? color.ground_share : 0)) / (1 - ground || 1),
-      }))
-      .filter((offer) => offer.color.picked || offer.share >= SMALLEST || !source.value?.image)
+    const share = (color: FoundColor) => (leaveOutGround.value ? color.artwork_share : color.share)
+    const least = source.value?.least_share ?? 0
+    return (source.value?.colors ?? [])
+      .map((color) => ({ color, share: share(color) }))
+      .filter((offer) => offer.color.picked || offer.share >= least)
       .sort((one, other) => other.share - one.share)
-  })
-  const asking = computed(() => {
-    // A colour whose name says a role is asked for first, however far down a long list it stands.
-    const isNamed = ({ color }: { color: FoundColor }) => (color.role ? 0 : 1)
-    return [...shown.value].sort((one, other) => isNamed(one) - isNamed(other)).slice(0, MOST)
   })
   /** What is proposed for each colour that was asked about: what is shown by now may be others. */
   const proposed = computed(() => {
@@ -84,7 +72,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
 
   const wish = (color: FoundColor): Choice | null => {
     if (isBuilt.value && isOwn.value) return choiceInTake(take.value, color.hex)
-    return wishes.value[color.hex] ?? color.role ?? null
+    return wishes.value[color.hex] ?? null
   }
 
   watch(
@@ -95,7 +83,10 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     },
     { immediate: true },
   )
-  watch([asking, wishes, take], () => (newest = ask()), { immediate: true, deep: true })
+  watch([source, leaveOutGround, wishes, take], () => (newest = ask()), {
+    immediate: true,
+    deep: true,
+  })
 
   /** What is proposed for the take as it is now, once the answer to the last change is there. */
   async function current(): Promise<TakeDocument | undefined> {
@@ -108,23 +99,26 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     const { value: from } = source
     const number = ++asked
     const { value: of } = take
-    const about = asking.value.map(({ color }) => color)
+    const about = from?.colors ?? []
     if (!from || !about.length) {
       answered.value = undefined
       return
     }
-    const colors = asking.value.map(({ color, share }) => ({
+    const colors = about.map((color) => ({
       hex: color.hex,
-      // A name that says a role is the role's, not the colour's.
-      name: color.role ? null : color.name,
-      share: Math.min(1, Math.max(0, share)),
+      name: color.name,
+      share: color.share,
+      ground_share: color.ground_share,
+      role: color.role,
+      picked: color.picked,
       choice: wish(color),
     }))
     const body = {
-      colors: withoutTwice(colors),
+      colors,
       source: from.id,
       source_name: from.name,
-      whole: WHOLE[from.kind],
+      kind: from.kind,
+      leave_out_ground: leaveOutGround.value,
       level: of?.level ?? 'AA',
     } as const
     try {
@@ -165,21 +159,6 @@ function rolesWithColors(document: TakeDocument | undefined): string {
 
 function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {
   const swatch = swatchOf(take, hex)
-  const role = swatch && rolesOfSwatch(take, swatch.id).find(isRole)
+  const role = swatch && rolesOfSwatch(take, swatch.id).find(isKnown)
   return swatch ? (role ?? 'keep') : 'leave out'
-}
-
-/** One that a source can ask for: not one of the designer's own. */
-const isRole = (role: string): role is Role => !role.startsWith('own-')
-
-/** A role can be asked for once: names of an imported list may repeat one. */
-function withoutTwice<T extends { choice: Choice | null }>(colors: T[]): T[] {
-  const asked = new Set<Choice>()
-  return colors.map((color) => {
-    const { choice } = color
-    if (!choice || choice === 'keep' || choice === 'leave out') return color
-    if (asked.has(choice)) return { ...color, choice: 'keep' }
-    asked.add(choice)
-    return color
-  })
 }

@@ -27,7 +27,8 @@ const emit = defineEmits<{ open: [id: string] }>()
         <span class="min-w-0 flex-1 truncate">{{ pair.text_name }} on {{ pair.ground_name }}</span>
         <span class="value">{{ formatRatio(pair.ratio) }}</span>
         <span class="sr-only">, {{ verdictText(pair) }}</span>
-        <span v-if="!pair.passes" class="font-semibold" aria-hidden="true">short</span>
+        <span v-if="pair.outcome === 'fails'" class="font-semibold" aria-hidden="true">short</span>
+        <span v-else-if="pair.outcome === 'exempt'" aria-hidden="true">exempt</span>
       </button>
     </li>
   </ul>

@@ -8,7 +8,7 @@ import RemoveButton from './RemoveButton.vue'
 import ShadeFields from './ShadeFields.vue'
 import UsesList from './UsesList.vue'
 import { roleLabel } from './roles'
-import { formatShare, roleNames } from '@/ui/format'
+import { formatShare } from '@/ui/format'
 import { useTakeStore } from './take'
 import { useChange } from './useChange'
 
@@ -71,7 +71,7 @@ async function setColor() {
       ></div>
       <div class="min-w-0">
         <h2 dir="auto" class="text-title leading-tight wrap-break-word">
-          {{ roleNames(figures?.roles ?? []) || 'No role' }}
+          {{ figures?.role_names || 'No role' }}
         </h2>
         <label class="block">
           <span class="sr-only">Name of the swatch</span>

@@ -1,7 +1,7 @@
 /** Documents that this browser kept before the server was brought up to date. */
 import { api, given } from '@/api/client'
 import type { TakeDocument } from '@/api/types'
-import { EMPTY_TAKE } from './empty'
+import { EMPTY_TAKE } from '@/api/constants'
 import type { Unsent } from './unsent'
 
 /** What was kept in a browser may be older than its type says. */

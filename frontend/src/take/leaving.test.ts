@@ -2,7 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
 import type { TakeChange, TakeDocument } from '@/api/types'
-import { EMPTY_TAKE } from '@/take/empty'
+import { EMPTY_TAKE } from '@/api/constants'
 import { useTakeStore } from '@/take/take'
 import type { Unsent } from '@/take/unsent'
 import { answer, calls, later, Refusal, settled } from '@/testing/server'

@@ -1,22 +1,28 @@
 /** Who has which role, and changes of it. A target is a swatch, or a step of a swatch or neutral. */
-import type { Assignment, TakeDocument } from '@/api/types'
-import { roleName } from '@/ui/format'
+import { ADDED_ROLES, ROLE_NAMES } from '@/api/constants'
+import type { Assignment, Role, TakeDocument } from '@/api/types'
 
 export interface Target {
   swatch: string
   step: number | null
 }
 
-export const EXTRA_ROLES = ['accent-2', 'accent-3'] as const
+/** A role that Tonada knows: not one of the designer's own. */
+export const isKnown = (role: string): role is Role => role in ROLE_NAMES
 
 /** A role that a take can be without. */
-export const isExtra = (role: string) =>
-  role.startsWith('own-') || EXTRA_ROLES.some((one) => one === role)
+export const isExtra = (role: string) => !isKnown(role) || ADDED_ROLES.includes(role)
 
-/** “accent-2” as “Accent 2”; one of the designer's own by its name. */
+/** “accent-2” as “Accent 2”; one of the designer's own by its name in the take. */
 export function roleLabel(roles: readonly Assignment[], role: string): string {
-  return roles.find((one) => one.role === role)?.name ?? roleName(role)
+  return ROLE_NAMES[role] ?? roles.find((one) => one.role === role)?.name ?? role
 }
+
+/** What a role that Tonada knows is called. */
+export const roleName = (role: string) => ROLE_NAMES[role] ?? role
+
+export const roleLabels = (roles: readonly Assignment[], keys: readonly string[]) =>
+  keys.map((role) => roleLabel(roles, role)).join(', ')
 
 export const rolesAt = (take: TakeDocument, target: Target) =>
   take.roles

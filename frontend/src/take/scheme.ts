@@ -1,17 +1,19 @@
-/** A document with the other scheme's roles, pairs and grounds in front. No colour is computed here. */
+/** A document with the other scheme in front. What a document has once for each scheme, the server says. */
+import { PARTS_OF_A_SCHEME } from '@/api/constants'
 import type { TakeDocument } from '@/api/types'
 
 export type Scheme = TakeDocument['scheme']
 
 export function turned(take: TakeDocument): TakeDocument {
   if (!take.other) return take
+  const { other } = take
+  const swapped = PARTS_OF_A_SCHEME.map((part) => [part, other[part]] as const)
+  const behind = PARTS_OF_A_SCHEME.map((part) => [part, take[part]] as const)
   return {
     ...take,
-    roles: take.other.roles,
-    pairs: take.other.pairs,
-    grounds: take.other.grounds,
+    ...Object.fromEntries(swapped),
     scheme: take.scheme === 'day' ? 'night' : 'day',
-    other: { roles: take.roles, pairs: take.pairs, grounds: take.grounds },
+    other: Object.fromEntries(behind) as typeof other,
   }
 }
 

@@ -5,7 +5,7 @@ import type { Evaluation, ProofFigures, Take, TakeChange, TakeDocument } from '@
 import { useEvaluation } from './useEvaluation'
 import { useHistory } from './useHistory'
 import { useReplay } from './useReplay'
-import { EMPTY_TAKE } from './empty'
+import { EMPTY_TAKE } from '@/api/constants'
 import { createQueue } from '@/ui/asking'
 import { isCurrent, unsentInCurrentFormat } from './formats'
 import { isSameDocument } from './same'
@@ -44,6 +44,8 @@ export interface Beginning {
 }
 
 /** The open take: its document, the steps back and forward, and its way into the database. */
+const NO_PAIRS = { passes: 0, fails: 0, exempt: 0, unknown: 0, judged: 0 }
+
 export const useTakeStore = defineStore('take', () => {
   const saving = shallowRef<Saving>()
   /** Of takes that were left before everything of them was saved. They go on by themselves. */
@@ -339,7 +341,8 @@ export const useTakeStore = defineStore('take', () => {
     waitingChanges: replay.count,
     replayProblem: replay.problem,
     dismissReplayProblem: () => (replay.problem.value = ''),
-    failing: computed(() => evaluation.value?.failing ?? 0),
+    failing: computed(() => evaluation.value?.counts.fails ?? 0),
+    counts: computed(() => evaluation.value?.counts ?? NO_PAIRS),
     isEmpty: computed(() => document.value?.swatches?.length === 0),
     canUndo: computed(() => !looking.value && (history.canUndo.value || replay.count.value > 0)),
     canRedo: computed(() => !looking.value && history.canRedo.value),

@@ -195,7 +195,7 @@ it('after a gesture its own figures stay, without the ones before it in between'
   await settled()
   calls.length = 0
   const stop = watch(
-    () => [take.shown?.swatches[0]?.name, take.evaluation?.failing],
+    () => [take.shown?.swatches[0]?.name, take.evaluation?.counts.fails],
     ([, failing]) => seen.push(failing as number),
     { flush: 'sync' },
   )

@@ -18,7 +18,7 @@ it('figures that were asked for before another take was opened are not shown for
   document.value = undefined
   document.value = takeOf({ swatches: [] })
   const seen: (number | undefined)[] = []
-  const stop = watch(evaluation, (now) => seen.push(now?.failing), { flush: 'sync' })
+  const stop = watch(evaluation, (now) => seen.push(now?.counts.fails), { flush: 'sync' })
   slow.release(null)
   await settled()
   stop()
@@ -40,7 +40,7 @@ it('figures are those of the newest document, and none where there is none', asy
   }
   slow.release(null)
   await settled()
-  expect(evaluation.value?.failing).toBe(2)
+  expect(evaluation.value?.counts.fails).toBe(2)
   expect(calls).toHaveLength(2)
   document.value = undefined
   await nextTick()

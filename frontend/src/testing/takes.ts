@@ -1,6 +1,6 @@
 /** Documents for the tests. */
 import type { Assignment, Evaluation, Swatch, Take, TakeDocument } from '@/api/types'
-import { EMPTY_TAKE } from '@/take/empty'
+import { EMPTY_TAKE } from '@/api/constants'
 
 export const swatch = (
   id: string,
@@ -67,5 +67,5 @@ export const figuresOf = (document: TakeDocument) =>
     swatches: [],
     measure: [],
     pairs: [],
-    failing: document.swatches.length,
+    counts: { passes: 0, fails: document.swatches.length, exempt: 0, unknown: 0, judged: 0 },
   }) as unknown as Evaluation

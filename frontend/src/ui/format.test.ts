@@ -8,8 +8,6 @@ import {
   formatRatio,
   formatShare,
   formatShort,
-  roleName,
-  roleNames,
   verdictText,
 } from '@/ui/format'
 
@@ -66,17 +64,22 @@ it.each([
   expect(formatDifference(difference, digits)).toBe(text)
 })
 it('a verdict is a word', () => {
-  const figures = { exempt: false, passes: false, verdict: 'fail', short_by: 0.201 }
-  const say = (changes: object) => verdictText({ ...figures, ...changes } as PairFigures)
+  const figures = { outcome: 'fails', verdict: 'fail', short_by: 0.201 }
+  const say = (changes: object) => verdictText({ ...figures, ...changes } as unknown as PairFigures)
   expect(say({})).toBe('Short by 0.21')
-  expect(say({ passes: true, verdict: 'AA' })).toBe('Passes AA')
-  expect(say({ exempt: true })).toBe('Exempt')
+  expect(say({ outcome: 'passes', verdict: 'AA' })).toBe('Passes AA')
+  expect(say({ outcome: 'exempt' })).toBe('Exempt')
+  expect(say({ outcome: 'unknown' })).toBe('Unknown')
   expect(formatNeeded(4.5)).toBe('4.5:1')
 })
-it('roles and counts are written as people say them', () => {
-  expect(roleName('accent-2')).toBe('Accent 2')
-  expect(roleNames(['primary', 'own-call-out'])).toBe('Primary, Call out')
+it('counts are written as people say them', () => {
   expect(countOf(1, 'colour', 'colours')).toBe('One colour')
   expect(countOf(0, 'colour', 'colours')).toBe('No colours')
   expect(countOf(12, 'colour', 'colours')).toBe('12 colours')
+})
+it('a ratio that is an exact hundredth is written as itself, as the core writes it', () => {
+  for (let hundredths = 100; hundredths <= 2100; hundredths += 1) {
+    const ratio = hundredths / 100
+    expect(formatRatio(ratio)).toBe(ratio.toFixed(2))
+  }
 })

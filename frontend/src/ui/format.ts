@@ -45,18 +45,12 @@ export function formatNeeded(ratio: number): string {
 }
 
 export function verdictText(pair: PairFigures): string {
-  if (pair.exempt) return 'Exempt'
-  return pair.passes ? `Passes ${pair.verdict}` : `Short by ${formatShort(pair.short_by)}`
-}
-
-/** “accent-2” as “Accent 2”. A role of the designer's own has its name in the take. */
-export function roleName(role: string): string {
-  const words = role.replace(/^own-/, '').replaceAll('-', ' ')
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
-
-export function roleNames(roles: readonly string[]): string {
-  return roles.map(roleName).join(', ')
+  return {
+    passes: `Passes ${pair.verdict}`,
+    fails: `Short by ${formatShort(pair.short_by)}`,
+    exempt: 'Exempt',
+    unknown: 'Unknown',
+  }[pair.outcome]
 }
 
 const NUMBERS = [

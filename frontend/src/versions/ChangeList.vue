@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, given } from '@/api/client'
 import type { TakeDocument } from '@/api/types'
-import { formatDifference, formatRatio, roleName } from '@/ui/format'
+import { formatDifference, formatRatio } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ title: string; before: TakeDocument; after: TakeDocument }>()
@@ -10,6 +10,7 @@ const { answer: changes } = useFollowing(
   (body, signal) => given(api.POST('/api/comparisons', { body, signal })),
   { isShared: true },
 )
+const OUTCOMES = { passes: 'passes', fails: 'fails', exempt: 'is exempt', unknown: 'is unknown' }
 const ratio = (value: number | null) => (value === null ? '–' : formatRatio(value))
 </script>
 
@@ -47,7 +48,7 @@ const ratio = (value: number | null) => (value === null ? '–' : formatRatio(va
       <h3 v-if="changes.roles.length" class="mt-3 text-quiet">Roles</h3>
       <ul class="rule-list">
         <li v-for="one in changes.roles" :key="one.role" class="flex justify-between py-1">
-          <span>{{ roleName(one.role) }}</span>
+          <span>{{ one.name }}</span>
           <span class="value">{{ one.before ?? '–' }} → {{ one.after ?? '–' }}</span>
         </li>
       </ul>
@@ -58,9 +59,11 @@ const ratio = (value: number | null) => (value === null ? '–' : formatRatio(va
             <span class="truncate">{{ one.name }}</span>
             <span class="value">{{ ratio(one.before) }} → {{ ratio(one.after) }}</span>
           </span>
-          <b v-if="one.passed !== one.passes" class="font-semibold">{{
-            one.passes ? 'passes now' : 'fails now'
-          }}</b>
+          <b
+            v-if="one.outcome_after && one.outcome_after !== one.outcome_before"
+            class="font-semibold"
+            >{{ OUTCOMES[one.outcome_after] }} now</b
+          >
         </li>
       </ul>
     </template>

@@ -22,7 +22,6 @@ const notes = computed(() =>
 const measure = computed(() =>
   props.evaluation.measure.map(({ hex, share, role_names: title }) => ({ hex, share, title })),
 )
-const passing = computed(() => props.evaluation.pairs.length - props.evaluation.failing)
 </script>
 
 <template>
@@ -71,13 +70,13 @@ const passing = computed(() => props.evaluation.pairs.length - props.evaluation.
     </div>
     <div class="px-3 py-2">
       <p class="font-semibold">
-        {{ passing }} of {{ evaluation.pairs.length }} pairs pass
+        {{ evaluation.counts.passes }} of {{ evaluation.counts.judged }} pairs pass
         {{ take.document.level }}
       </p>
       <p class="text-quiet">
         {{
-          evaluation.failing
-            ? `${countOf(evaluation.failing, 'pair fails', 'pairs fail')}`
+          evaluation.counts.fails
+            ? `${countOf(evaluation.counts.fails, 'pair fails', 'pairs fail')}`
             : 'All pairs pass'
         }}
       </p>
@@ -96,7 +95,7 @@ const passing = computed(() => props.evaluation.pairs.length - props.evaluation.
           <span class="min-w-0 flex-1 truncate"
             >{{ pair.text_name }} on {{ pair.ground_name }}</span
           >
-          <span class="value" :class="!pair.passes && 'font-bold'">{{
+          <span class="value" :class="pair.outcome === 'fails' && 'font-bold'">{{
             formatRatio(pair.ratio)
           }}</span>
         </li>

@@ -10,7 +10,9 @@ from typing import TYPE_CHECKING, Any
 from tonada.cli.files import KINDS
 
 if TYPE_CHECKING:
-    from tonada.core.roles.brand import Candidate, Whole
+    from tonada.core.roles.brand import Candidate
+    from tonada.core.roles.candidates import SourceColor
+    from tonada.core.source.kept import SourceKind
     from tonada.core.take.take import Take
     from tonada.handoff.files import FileKind
 
@@ -36,14 +38,15 @@ def _build(parsed: argparse.Namespace) -> int:
 
     from tonada.core.mends.shortfalls import shortfalls
     from tonada.core.roles.build import build_take
+    from tonada.core.roles.candidates import WHOLES, candidates_of
     from tonada.core.roles.proposal import propose_roles
 
     if found:
-        candidates, whole = _of_file(found)
-        name = Path(parsed.given[0]).name
+        kind, candidates, name = found["kind"], _of_file(found), Path(parsed.given[0]).name
     else:
-        candidates, whole, name = _of_words(parsed.given, tuple(parsed.mood))
-    proposal = propose_roles(candidates, whole)
+        kind, colors, name = _of_words(parsed.given, tuple(parsed.mood))
+        candidates = candidates_of(kind, colors).candidates
+    proposal = propose_roles(candidates, WHOLES[kind])
     take = build_take(candidates, proposal, source=None, source_name=name)
     notes = list(proposal.impossible)
     if parsed.given and parsed.mood:
@@ -57,7 +60,9 @@ def _build(parsed: argparse.Namespace) -> int:
         for one in take.roles
     ]
     if parsed.json:
-        print(json.dumps({"roles": roles, "notes": notes, "short": short}, ensure_ascii=False))
+        answer = {"roles": roles, "notes": notes, "short": short}
+        answer |= {"impossible": list(proposal.impossible), "failing": len(short)}
+        print(json.dumps(answer, ensure_ascii=False))
     else:
         lines = [f"{one['role']:<10}{one['hex']}  {one['reason']}" for one in roles]
         checked = len(take.pairs) + len(take.turned().pairs)
@@ -90,19 +95,18 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     return {"kind": "image", "extraction": run_bounded("colors", asked, [data], budget=LONG).result}
 
 
-def _of_words(given: list[str], mood: tuple[str, ...]) -> tuple[tuple[Candidate, ...], Whole, str]:
-    """Return the colours that were typed, or those of a mood; what their shares are of; a name."""
+def _of_words(given: list[str], mood: tuple[str, ...]) -> tuple[SourceKind, tuple[SourceColor, ...], str]:
+    """Return the colours that were typed, or those of a mood; what they are; a name."""
     from tonada.core.errors import InputError
-    from tonada.core.roles.brand import Candidate
-    from tonada.core.roles.candidates import ListedColor, candidates_of_list
-    from tonada.core.source.mood import read_mood
+    from tonada.core.roles.candidates import SourceColor
+    from tonada.document.readings import colors_of, read_kept
+    from tonada.reading.results import mood_to_json
 
     if given:
-        return candidates_of_list([ListedColor(_opaque(one)) for one in given]), "list", "a list"
+        return "list", tuple(SourceColor(_opaque(text)) for text in given), "a list"
     if not mood:
         raise InputError("Give a file, colours, or words for a mood.", field="given")
-    colors = read_mood(mood).starting_colors
-    return tuple(Candidate(one.hex, one.weight, name=one.name) for one in colors), "mood", ", ".join(mood)
+    return "mood", colors_of(read_kept("mood", mood_to_json(mood, None))), ", ".join(mood)
 
 
 def _opaque(text: str) -> str:
@@ -115,31 +119,17 @@ def _opaque(text: str) -> str:
     return value
 
 
-def _of_file(found: dict[str, Any]) -> tuple[tuple[Candidate, ...], Whole]:
+def _of_file(found: dict[str, Any]) -> tuple[Candidate, ...]:
     from tonada.core.errors import InputError
-    from tonada.core.roles.brand import Candidate
-    from tonada.core.roles.candidates import (
-        MOST_CANDIDATES,
-        ListedColor,
-        PictureColor,
-        candidates_of_list,
-        candidates_of_picture,
-    )
+    from tonada.core.roles.candidates import candidates_of, leaves_out
+    from tonada.document.readings import colors_of, read_kept
 
-    kept = found["extraction"]
-    if found["kind"] == "image":
-        step = kept["steps"][kept["count"] - 1]
-        colors = [PictureColor(one["hex"], one["share"], one["ground_share"]) for one in step]
-        candidates = candidates_of_picture(colors, kept["ground"])
-        if not candidates:
-            raise InputError("The picture has a background, but no colours on it.", field="given")
-        return candidates, "artwork"
-    if found["kind"] == "list":
-        listed = [ListedColor(one["hex"], one["name"], one["role"]) for one in kept["colors"]]
-        return candidates_of_list(listed), "list"
-    groups = sorted(kept["groups"], key=lambda one: -one["count"])[:MOST_CANDIDATES]
-    uses = sum(one["count"] for one in groups)
-    return tuple(Candidate(one["hex"], one["count"] / uses) for one in groups), "stylesheet"
+    kept = read_kept(found["kind"], found["extraction"])
+    ground = leaves_out(getattr(kept, "ground", None))
+    candidates = candidates_of(found["kind"], colors_of(kept), leave_out_ground=ground).candidates
+    if not candidates:
+        raise InputError("The picture has a background, but no colours on it.", field="given")
+    return candidates
 
 
 def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:

@@ -117,11 +117,16 @@ def run(parsed: argparse.Namespace) -> int:
     if parsed.update_baseline:
         return _update(settings, pairs)
     pairs = _without_known(pairs, settings.baseline)
-    fails = any(one.fails or (settings.strict and one.untold) for one in pairs)
+    fails = any(_counts(one, settings) for one in pairs)
     kind = "json" if parsed.json else "junit" if parsed.junit else parsed.format
-    shown = [one for one in pairs if one.fails or one.untold] if parsed.quiet else pairs
+    shown = [one for one in pairs if one.is_open] if parsed.quiet else pairs
     print(_report(shown, pairs, kind, settings))
     return 1 if fails else 0
+
+
+def _counts(pair: CheckedPair, settings: Settings) -> bool:
+    """Return whether a pair makes the check fail."""
+    return pair.fails or (settings.strict and pair.outcome == "unknown")
 
 
 def _rendered_pairs(settings: Settings, browser: str | None) -> list[CheckedPair]:
@@ -266,11 +271,9 @@ def _without_ignored(pairs: Sequence[CheckedPair], ignore: Sequence[Ignored]) ->
     made = []
     for one in pairs:
         said = next((rule for rule in ignore if fnmatchcase(one.text, rule.selector)), None)
-        exempt = said is not None and (one.fails or one.untold)
+        exempt = said is not None and one.is_open
         made.append(
-            replace(one, exempt=True, untold=False, reason=f"ignored: {said.reason}")
-            if said and exempt
-            else one
+            replace(one, outcome="exempt", reason=f"ignored: {said.reason}") if said and exempt else one
         )
     return made
 
@@ -296,8 +299,8 @@ def _without_known(pairs: Sequence[CheckedPair], baseline: str | None) -> list[C
             field="baseline",
         )
     return [
-        replace(one, exempt=True, untold=False, reason="known, in the baseline")
-        if (one.fails or one.untold) and _fingerprint(one) in known
+        replace(one, outcome="exempt", reason="known, in the baseline")
+        if one.is_open and _fingerprint(one) in known
         else one
         for one in pairs
     ]
@@ -308,7 +311,7 @@ def _update(settings: Settings, pairs: Sequence[CheckedPair]) -> int:
 
     if settings.baseline is None:
         raise InputError("Give the file: --baseline FILE.", field="baseline")
-    failing = sorted({_fingerprint(one) for one in pairs if one.fails or (settings.strict and one.untold)})
+    failing = sorted({_fingerprint(one) for one in pairs if _counts(one, settings)})
     content = json.dumps({"version": BASELINE_VERSION, "pairs": failing}, ensure_ascii=False, indent=1)
     Path(settings.baseline).write_text(content + "\n", encoding="utf-8")
     print(f"{settings.baseline}: {len(failing)} known.")

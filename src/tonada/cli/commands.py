@@ -188,13 +188,11 @@ def _contrast(parsed: argparse.Namespace) -> int:
 
 def _roles(parsed: argparse.Namespace) -> int:
     from tonada.core.color.notation import parse_color
-    from tonada.core.roles.candidates import ListedColor, candidates_of_list
+    from tonada.core.roles.candidates import SourceColor, candidates_of
     from tonada.core.roles.proposal import propose_roles
 
-    candidates = candidates_of_list(
-        [ListedColor(parse_color(text, field="COLOR")[0]) for text in parsed.colors]
-    )
-    roles = propose_roles(candidates).roles
+    colors = [SourceColor(parse_color(text, field="COLOR")[0]) for text in parsed.colors]
+    roles = propose_roles(candidates_of("list", colors).candidates, "list").roles
     answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}
     return _print(answer, [f"{r.role:<10}{r.hex}  {r.reason}" for r in roles], as_json=parsed.json)
 

@@ -48,6 +48,8 @@ MAX_LIST_BYTES: Final = 1024 * 1024
 MAX_LIST_COLORS: Final = 2_000
 MAX_LIST_WARNINGS: Final = 50
 MAX_PICKED_COLORS: Final = 24
+# All colours that a source can have: a list, and what was picked beside it.
+MAX_SOURCE_COLORS: Final = MAX_LIST_COLORS + MAX_PICKED_COLORS
 MAX_MOOD_WORDS: Final = 3
 
 # Ready-made palettes: of a studio, in one file, and what one is asked for by.

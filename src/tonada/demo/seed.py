@@ -9,7 +9,7 @@ from uuid import UUID
 
 from tonada.core.color.naming import color_name
 from tonada.core.roles.build import build_take
-from tonada.core.roles.candidates import PictureColor, candidates_of_picture
+from tonada.core.roles.candidates import SourceColor, candidates_of, leaves_out
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.source.pictures import Extraction, extract_colors, render_preview
 from tonada.core.take.proof_settings import ProofSettings
@@ -135,8 +135,9 @@ def _keep_text(connection: Connection, workspace: UUID, brand: UUID, name: str) 
 
 
 def _build(extraction: Extraction, source: UUID, name: str) -> Take:
-    colors = [PictureColor(one.hex, one.share, one.ground_share) for one in extraction.colors]
-    candidates = candidates_of_picture(colors, extraction.ground)
+    colors = [SourceColor(color.hex, color.share, color.ground_share) for color in extraction.colors]
+    ground = leaves_out(extraction.ground)
+    candidates = candidates_of("image", colors, leave_out_ground=ground).candidates
     take = build_take(candidates, propose_roles(candidates), source=str(source), source_name=name)
     return replace(take, swatches=tuple(_named(swatch) for swatch in take.swatches))
 

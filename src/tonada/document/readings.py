@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from typing import Any, TypeAlias
 
 from pydantic import ConfigDict, computed_field
 
 from tonada.core.color.requirements import requirement
 from tonada.core.color.wcag import Usage
+from tonada.core.roles.candidates import SourceColor
 from tonada.core.source.kept import current_reading
 from tonada.core.source.pictures import Kind
 from tonada.core.take.take import Role
@@ -146,3 +147,27 @@ _KINDS: Mapping[str, type[Reading]] = {
 def read_kept(kind: str, kept: Mapping[str, Any]) -> Reading | None:
     """Return what a source of a kind keeps, of whatever release; None while it is being read."""
     return _KINDS[kind].model_validate(current_reading(kept)) if kept else None
+
+
+def colors_of(kept: Reading | None, count: int | None = None) -> tuple[SourceColor, ...]:
+    """Return the colours of any kind of source, with shares that are together 1.
+
+    count: how many colours of an image are shown; by default, as many as were found.
+    """
+    if isinstance(kept, ImageReading):
+        shown = min(count or kept.count, len(kept.steps))
+        return tuple(SourceColor(**color.model_dump()) for color in kept.steps[shown - 1])
+    if isinstance(kept, ListReading):
+        share = 1 / max(1, len(kept.colors))
+        return tuple(SourceColor(**color.model_dump(), share=share) for color in kept.colors)
+    if isinstance(kept, StylesheetReading):
+        return _by_weight((group.hex, group.name, group.count) for group in kept.groups)
+    if isinstance(kept, MoodReading):
+        return _by_weight((color.hex, color.name, color.weight) for color in kept.starting_colors)
+    return ()  # it is still being read
+
+
+def _by_weight(found: Iterable[tuple[str, str, float]]) -> tuple[SourceColor, ...]:
+    colors = tuple(found)
+    total = sum(weight for _, _, weight in colors) or 1
+    return tuple(SourceColor(value, weight / total, name=name) for value, name, weight in colors)

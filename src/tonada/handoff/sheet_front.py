@@ -193,7 +193,7 @@ def _uses(ground: Ground) -> dict[str, Hex]:
 
 def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
     """Yield pairs of text that pass, those that carry all text first, no two alike."""
-    texts = [one for one in pairs if one.usage in TEXTS and not one.exempt]
+    texts = [one for one in pairs if one.usage in TEXTS and not one.is_exempt]
     wanted = [one for one in texts if one.ratio >= LARGE_TEXT[take.level]]
     wanted.sort(key=lambda one: one.ratio < ALL_TEXT[take.level])
     seen: set[tuple[Hex, Hex]] = set()

@@ -9,6 +9,7 @@ from collections.abc import Sequence
 from typing import Final, Literal, TypeAlias, get_args
 
 from tonada.core.color.contrast import rounded_down
+from tonada.core.color.requirements import passes_of
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import words_of
 from tonada.core.formats.table import inert
@@ -67,7 +68,7 @@ def _row(one: FilledSlot) -> dict[str, str | float | bool | None]:
         "stands_on": one.slot.on,
         "ratio": None if one.ratio is None else float(rounded_down(one.ratio)),
         "needed": None if one.ratio is None else one.slot.needed,
-        "passes": None if one.ratio is None else one.warning is None,
+        "passes": None if one.outcome is None else passes_of(one.outcome),
     }
 
 

@@ -12,10 +12,10 @@ from psycopg.errors import ForeignKeyViolation
 from psycopg.rows import class_row
 from psycopg.types.json import Jsonb
 
+from tonada.core.source.kept import SourceKind
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound, Removed
 
-SourceKind: TypeAlias = Literal["image", "list", "stylesheet", "mood"]
 SourceState: TypeAlias = Literal["reading", "ready", "failed"]
 
 KEEP_FILE = """

@@ -109,6 +109,11 @@ def test_greys_of_the_scale_are_the_middles_of_equal_lengths(number: int) -> Non
     assert scale_greys(number) == tuple(f"#{level:02x}{level:02x}{level:02x}" for level in levels)
 
 
+def test_a_ratio_that_is_an_exact_hundredth_is_written_as_itself() -> None:
+    for hundredths in range(100, 2101):
+        assert rounded_down(hundredths / 100) == f"{hundredths / 100:.2f}"
+
+
 @pytest.mark.parametrize(
     ("ratio", "decimals", "text"),
     [(4.499, 2, "4.49"), (4.56789, 1, "4.5"), (4.56789, 3, "4.567"), (21.0, 2, "21.00"), (6.999, 0, "6")],

@@ -65,7 +65,7 @@ def test_what_a_rule_says_is_computed(rule: str, expected: tuple[str, str]) -> N
 )
 def test_what_can_t_be_told_says_why(rule: str, why: str) -> None:
     one = only(f".a{{{rule}}}")
-    assert one.outcome == "untold"
+    assert one.outcome == "unknown"
     assert why in one.reason
 
 
@@ -118,7 +118,7 @@ def test_a_rem_is_what_the_root_says() -> None:
     assert only(rule).needed == 3
     assert only("html{font-size:62.5%}" + rule).needed == 4.5
     unsure = only("@media (min-width:40em){html{font-size:20px}}" + rule)
-    assert unsure.outcome == "untold"
+    assert unsure.outcome == "unknown"
 
 
 def test_the_size_may_be_said_by_another_rule_of_the_element() -> None:
@@ -137,7 +137,7 @@ def test_disabled_controls_are_exempt(selector: str) -> None:
 def test_an_ignore_comment_needs_its_reason() -> None:
     said = only("/* tonada-ignore: an old partner's page */ .a{color:#999;background:#aaa}")
     assert (said.outcome, said.reason) == ("exempt", "ignored: an old partner's page")
-    assert only(".a{/* tonada-ignore */color:#999;background:#aaa}").outcome == "untold"
+    assert only(".a{/* tonada-ignore */color:#999;background:#aaa}").outcome == "unknown"
 
 
 def test_properties_are_those_of_the_root_and_of_each_scope_that_sets_them() -> None:
@@ -210,7 +210,7 @@ def test_properties_of_one_file_hold_in_the_others() -> None:
 @pytest.mark.parametrize("selector", ["&:hover", ".a:has(b)", ".a >"])
 def test_a_selector_that_is_not_understood_is_said(selector: str) -> None:
     one = only(f"{selector}{{color:#fff;background:#eee}}")
-    assert one.outcome == "untold"
+    assert one.outcome == "unknown"
 
 
 def test_rules_in_one_another_are_worked_out() -> None:
@@ -228,7 +228,7 @@ def test_rules_in_one_another_are_worked_out() -> None:
 def test_what_changes_colours_around_an_element_is_said() -> None:
     sheet = ".veil { opacity: .5 } .veil p { color: #000; background: #fff }"
     (pair,) = rule_pairs([StyleFile("a.css", sheet)], "AA")
-    assert (pair.outcome, pair.reason) == ("untold", "opacity around it changes what is seen")
+    assert (pair.outcome, pair.reason) == ("unknown", "opacity around it changes what is seen")
     full = sheet.replace(".5", "1")
     assert [one.outcome for one in rule_pairs([StyleFile("a.css", full)], "AA")] == ["passes"]
 
@@ -244,4 +244,4 @@ def test_hostile_sheets_end() -> None:
     found = pairs(many + ".a{color:var(--t);background:#fff}")
     assert any("scopes" in one.reason for one in found)
     deep = "".join(f"--v{n}:var(--v{n + 1});" for n in range(200))
-    assert only(f".a{{{deep}color:var(--v0);background:#fff}}").outcome == "untold"
+    assert only(f".a{{{deep}color:var(--v0);background:#fff}}").outcome == "unknown"

@@ -119,7 +119,7 @@ def test_turning_a_free_anchor_turns_the_chord_and_what_was_made_from_it() -> No
     assert float(hue_distance(hue_of(turned, Role.PRIMARY), hue_of(take, Role.PRIMARY) + 60)) <= 2
     assert angle_of(turned, Role.ACCENT) == pytest.approx(angle_of(before, Role.ACCENT), abs=4)
     verdicts = [
-        {pair.id: pair.passes for pair in evaluate(one).pairs if pair.text in (Role.INK, Role.MUTED)}
+        {pair.id: pair.outcome for pair in evaluate(one).pairs if pair.text in (Role.INK, Role.MUTED)}
         for one in (before, turned)
     ]
     assert verdicts[0] == verdicts[1]

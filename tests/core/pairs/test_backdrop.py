@@ -104,7 +104,7 @@ def test_states_are_steps_further_from_the_page_by_day_and_by_night() -> None:
             )
         ]
         assert faces == sorted(faces)
-        assert pairs["state-disabled"].exempt
+        assert pairs["state-disabled"].is_exempt
         assert with_states(stated) == stated
 
 

@@ -13,13 +13,15 @@ from tests.takes import TAKE
 from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.roles.own_roles import add_own_role, remove_role
+from tonada.core.roles.own_roles import add_own_role, idle_target, remove_role
 from tonada.core.roles.suggest import suggest_roles
-from tonada.core.take.parts import OWN_ROLE
+from tonada.core.take.parts import OWN_ROLE, Assignment, SchemeRoles
 from tonada.core.take.proof_settings import ChosenSlot, Element, GroundSettings
 from tonada.core.take.take import Pair, Role
+from tonada.document.take import TakeDocument
 
 AT = ("s1", 8)
+EMPTY = TakeDocument().to_take()
 
 
 def key_of(name: str) -> str:
@@ -92,3 +94,19 @@ def test_a_role_needs_a_name_and_a_colour() -> None:
         add_own_role(TAKE, "  ", AT)
     with pytest.raises(TakeError):
         add_own_role(TAKE, "Badge", ("nowhere", None))
+
+
+def test_a_new_role_goes_to_what_has_nothing_to_do_by_day_or_by_night() -> None:
+    bare = replace(TAKE, roles=(), pairs=(), other=None)
+    first, second = (swatch.id for swatch in TAKE.swatches[:2])
+    assert idle_target(bare) == (first, None)
+    busy = (Assignment("primary", first, "", step=3),)
+    assert idle_target(replace(bare, roles=busy)) == (second, None)
+    assert idle_target(replace(bare, other=SchemeRoles(busy, ()))) == (second, None)
+
+
+def test_where_every_colour_is_busy_the_first_gets_the_new_role() -> None:
+    busy = tuple(Assignment(f"own-{swatch.id}", swatch.id, "", name="Busy") for swatch in TAKE.swatches)
+    assert idle_target(replace(TAKE, roles=busy, pairs=(), other=None)) == (TAKE.swatches[0].id, None)
+    with pytest.raises(TakeError, match="needs a colour"):
+        idle_target(EMPTY)

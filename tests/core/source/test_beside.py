@@ -11,12 +11,12 @@ from hypothesis import strategies as st
 from tests.sampling import examples
 from tests.strategies import hexes
 from tonada.core.color.spaces import difference_between
-from tonada.core.source.beside import SAME_PLACE, SHARE_COUNTS, SourceColor, beside
+from tonada.core.source.beside import SAME_PLACE, SHARE_COUNTS, ColorShare, beside
 
-colors = st.lists(st.builds(SourceColor, hexes, st.floats(0, 1)), max_size=5, unique_by=lambda one: one.hex)
+colors = st.lists(st.builds(ColorShare, hexes, st.floats(0, 1)), max_size=5, unique_by=lambda one: one.hex)
 
 
-def named(before: list[SourceColor], after: list[SourceColor]) -> list[tuple[str | None, str | None]]:
+def named(before: list[ColorShare], after: list[ColorShare]) -> list[tuple[str | None, str | None]]:
     return [
         (
             None if one.before is None else before[one.before].hex,
@@ -27,8 +27,8 @@ def named(before: list[SourceColor], after: list[SourceColor]) -> list[tuple[str
 
 
 def test_a_blue_that_moved_is_the_same_and_a_yellow_that_came_is_new() -> None:
-    before = [SourceColor("#2b3a8c", 0.7), SourceColor("#b6653a", 0.2), SourceColor("#ffffff", 0.1)]
-    after = [SourceColor("#ffffff", 0.1), SourceColor("#3548a8", 0.7), SourceColor("#d7e13c", 0.2)]
+    before = [ColorShare("#2b3a8c", 0.7), ColorShare("#b6653a", 0.2), ColorShare("#ffffff", 0.1)]
+    after = [ColorShare("#ffffff", 0.1), ColorShare("#3548a8", 0.7), ColorShare("#d7e13c", 0.2)]
     assert named(before, after) == [
         ("#2b3a8c", "#3548a8"),
         ("#b6653a", None),
@@ -40,7 +40,7 @@ def test_a_blue_that_moved_is_the_same_and_a_yellow_that_came_is_new() -> None:
 @given(colors, colors)
 @settings(max_examples=examples(80), deadline=None)
 def test_every_colour_is_there_once_and_the_whole_moves_least(
-    before: list[SourceColor], after: list[SourceColor]
+    before: list[ColorShare], after: list[ColorShare]
 ) -> None:
     rows = beside(before, after)
     assert sorted(one.before for one in rows if one.before is not None) == list(range(len(before)))
@@ -51,7 +51,7 @@ def test_every_colour_is_there_once_and_the_whole_moves_least(
             assert one.difference == pytest.approx(exact, abs=1e-9)
             assert exact < SAME_PLACE
 
-    def cost(old: SourceColor, new: SourceColor) -> float:
+    def cost(old: ColorShare, new: ColorShare) -> float:
         away = difference_between(old.hex, new.hex)
         if away < 1e-9:
             return 0.0
@@ -65,7 +65,7 @@ def test_every_colour_is_there_once_and_the_whole_moves_least(
 
 
 def test_the_same_file_again_is_unchanged_whatever_the_shares() -> None:
-    before = [SourceColor("#2b3a8c", 0.7), SourceColor("#2b3a8d", 0.3)]
-    after = [SourceColor("#2b3a8d", 0.7), SourceColor("#2b3a8c", 0.3)]
+    before = [ColorShare("#2b3a8c", 0.7), ColorShare("#2b3a8d", 0.3)]
+    after = [ColorShare("#2b3a8d", 0.7), ColorShare("#2b3a8c", 0.3)]
     assert named(before, after) == [("#2b3a8c", "#2b3a8c"), ("#2b3a8d", "#2b3a8d")]
     assert beside([], []) == ()

@@ -62,9 +62,15 @@ def contrast_ratio(text: Srgb8, ground: Srgb8) -> Floats:
 
 
 def rounded_down(ratio: float, decimals: int = 2) -> str:
-    """Write a ratio rounded down: 4.499 must not look like a pass."""
+    """Write a ratio rounded down: 4.499 must not look like a pass, and 1.13 is no 1.12."""
     scale = 10**decimals
-    return f"{int(ratio * scale) / scale:.{decimals}f}"
+    cut = int(ratio * scale)
+    # The product's last bit may have gone either way: 1.13 times 100 is 112.99999999999999.
+    if (cut + 1) / scale <= ratio:
+        cut += 1
+    elif cut / scale > ratio:
+        cut -= 1
+    return f"{cut / scale:.{decimals}f}"
 
 
 # The same values come again with every drag.

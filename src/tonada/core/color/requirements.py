@@ -3,9 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Final
+from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.wcag import CRITERIA, EXEMPT, TEXTS, Level, Usage
+
+# What came of a pair. exempt: WCAG asks nothing of it; unknown: it can't be told from what is known.
+Outcome: TypeAlias = Literal["passes", "fails", "exempt", "unknown"]
 
 # Large text by 1.4.3: 18 point, or 14 point bold, at 96 pixels an inch and 72 points.
 LARGE_FROM_PX: Final = 24.0
@@ -34,6 +37,20 @@ def requirement(
     counted = _counted(usage, size, weight)
     asked = CRITERIA[level][counted]
     return Requirement(asked.ratio, asked.number, counted, counted in EXEMPT)
+
+
+def outcome_of(ratio: float | None, asked: Requirement) -> Outcome:
+    """Return what comes of a pair. ratio: exact, or None where it isn't known."""
+    if asked.exempt:
+        return "exempt"
+    if ratio is None:
+        return "unknown"
+    return "passes" if ratio >= asked.ratio else "fails"
+
+
+def passes_of(outcome: Outcome) -> bool | None:
+    """Return whether a pair passes; None for one that is exempt or unknown."""
+    return {"passes": True, "fails": False}.get(outcome)
 
 
 def is_large(size: float, weight: int | None) -> bool:

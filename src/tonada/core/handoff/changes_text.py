@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from tonada.core.color.contrast import rounded_down
 from tonada.core.handoff.compare import Comparison, compare
-from tonada.core.take.take import Take, role_name
+from tonada.core.take.take import Take
 
 
 def changes_text(before: Take, after: Take) -> str:
@@ -31,13 +31,12 @@ def _swatches(found: Comparison) -> list[str]:
 def _roles(found: Comparison) -> list[str]:
     lines = []
     for one in found.roles:
-        name = role_name(one.role)
         if one.before is None:
-            lines.append(f"- New role {name}: {one.after}")
+            lines.append(f"- New role {one.name}: {one.after}")
         elif one.after is None:
-            lines.append(f"- The role {name} is gone")
+            lines.append(f"- The role {one.name} is gone")
         else:
-            lines.append(f"- {name}: {one.before} is now {one.after}")
+            lines.append(f"- {one.name}: {one.before} is now {one.after}")
     return lines
 
 
@@ -45,8 +44,8 @@ def _pairs(found: Comparison) -> list[str]:
     """Tell only of pairs whose verdict changed: a ratio that moved a little is no news."""
     lines = []
     for one in found.pairs:
-        if one.after is None or one.passed == one.passes:
+        if one.after is None or one.outcome_after is None or one.outcome_before == one.outcome_after:
             continue
-        verdict = "passes now" if one.passes else "fails now"
-        lines.append(f"- {one.name} {verdict}, at {rounded_down(one.after)}:1")
+        verdict = "is exempt" if one.outcome_after == "exempt" else one.outcome_after
+        lines.append(f"- {one.name} {verdict} now, at {rounded_down(one.after)}:1")
     return lines

@@ -13,7 +13,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from tonada.core.color.contrast import composite, ratio_between
-from tonada.core.color.requirements import requirement
+from tonada.core.color.requirements import Outcome, outcome_of, passes_of, requirement
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.color.wcag import LEVELS, USUAL_LEVEL, Level, Usage
 from tonada.core.errors import InputError
@@ -29,9 +29,9 @@ from tonada.core.take.take import Take
 
 @dataclass(frozen=True, slots=True)
 class CheckedPair:
-    """ratio: exact; None, like the values, where undecided. passes: an exempt pair neither passes nor fails.
+    """A pair of a file. ratio: exact; None, like the values, where they aren't known.
 
-    reason: why it is exempt or untold. file, place and ground_place: where text and ground are set,
+    reason: why it is exempt or unknown. file, place and ground_place: where text and ground are set,
     scope: in which block's properties, for the rules of stylesheets and pages.
     """
 
@@ -42,9 +42,7 @@ class CheckedPair:
     usage: Usage
     ratio: float | None
     needed: float
-    passes: bool
-    exempt: bool
-    untold: bool = False
+    outcome: Outcome
     reason: str = ""
     file: str = ""
     place: Place | None = None
@@ -52,8 +50,17 @@ class CheckedPair:
     scope: str = ""
 
     @property
+    def passes(self) -> bool | None:
+        return passes_of(self.outcome)
+
+    @property
     def fails(self) -> bool:
-        return not self.passes and not self.exempt and not self.untold
+        return self.outcome == "fails"
+
+    @property
+    def is_open(self) -> bool:
+        """Whether it fails or isn't known: what a person has to look at."""
+        return self.outcome in ("fails", "unknown")
 
     @property
     def where(self) -> str:
@@ -100,9 +107,7 @@ def pair_of_rule(one: RulePair) -> CheckedPair:
         usage=one.usage,
         ratio=one.ratio,
         needed=one.needed,
-        passes=one.outcome == "passes",
-        exempt=one.outcome == "exempt",
-        untold=one.outcome == "untold",
+        outcome=one.outcome,
         reason=one.reason,
         file=one.file,
         place=one.text,
@@ -126,8 +131,7 @@ def check_take(take: Take) -> tuple[CheckedPair, ...]:
             usage=one.usage,
             ratio=one.ratio,
             needed=one.needed,
-            passes=one.passes,
-            exempt=one.exempt,
+            outcome=one.outcome,
         )
         for scheme in schemes
         for one in evaluate(scheme).pairs
@@ -216,6 +220,5 @@ def _checked(
         usage=usage,
         ratio=ratio,
         needed=asked.ratio,
-        passes=ratio >= asked.ratio and not asked.exempt,
-        exempt=asked.exempt,
+        outcome=outcome_of(ratio, asked),
     )

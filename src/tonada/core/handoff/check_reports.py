@@ -3,31 +3,32 @@
 from __future__ import annotations
 
 import json
+from collections import Counter
 from collections.abc import Sequence
 from typing import Any, Final
 from xml.etree import ElementTree
 
 from tonada.core.color.contrast import rounded_down
+from tonada.core.color.requirements import Outcome
 from tonada.core.errors import NotReachable
 from tonada.core.handoff.check import CheckedPair
 from tonada.core.mends.nearest import nearest_passing
 from tonada.core.source.stylesheets.nesting import split_selectors
 
 _RED, _GREEN, _YELLOW, _DIM, _PLAIN = "\x1b[31m", "\x1b[32m", "\x1b[33m", "\x1b[2m", "\x1b[0m"
-_SHADES: Final = {"fails": _RED, "passes": _GREEN, "can't tell": _YELLOW, "exempt": _DIM}
+_SHADES: Final = {"fails": _RED, "passes": _GREEN, "unknown": _YELLOW, "exempt": _DIM}
 # A longer list of selectors is shortened in lines for people.
+_COUNTED: Final[dict[Outcome, tuple[str, str]]] = {
+    "fails": ("fails", "fail"),
+    "unknown": ("is unknown", "are unknown"),
+    "exempt": ("is exempt", "are exempt"),
+    "passes": ("passes", "pass"),
+}
 LONGEST_LABEL: Final = 60
 RULES: Final = {
     "contrast": "Text and ground reach the contrast ratio that WCAG asks.",
     "contrast-untold": "Text and ground can't be decided from the file.",
 }
-
-
-def word_of(pair: CheckedPair) -> str:
-    """Return what came of a pair in a word or two."""
-    if pair.untold:
-        return "can't tell"
-    return "fails" if pair.fails else "exempt" if pair.exempt else "passes"
 
 
 def label_of(pair: CheckedPair) -> str:
@@ -59,7 +60,7 @@ def message_of(pair: CheckedPair) -> str:
     if pair.ratio is None:
         return f"{label_of(pair)}: {pair.reason}"
     reached = f"{rounded_down(pair.ratio)} of {pair.needed:g}:1"
-    if pair.untold:
+    if pair.outcome == "unknown":
         return f"{label_of(pair)}: {reached}, {pair.reason}"
     suggestion = suggestion_of(pair)
     mend = f"; {suggestion} would do in place of {pair.text_hex}" if suggestion else ""
@@ -70,7 +71,7 @@ def as_lines(pairs: Sequence[CheckedPair], *, colored: bool = False) -> list[str
     """Return a line for each pair. colored: for a terminal."""
     lines = []
     for pair in pairs:
-        word = word_of(pair)
+        word = pair.outcome
         ratio = rounded_down(pair.ratio) if pair.ratio is not None else "–"
         shown = f"{_SHADES[word]}{word:<11}{_PLAIN}" if colored else f"{word:<11}"
         said = f"{pair.where}  " if pair.place else ""
@@ -83,14 +84,11 @@ def as_lines(pairs: Sequence[CheckedPair], *, colored: bool = False) -> list[str
 
 def summary_of(pairs: Sequence[CheckedPair]) -> str:
     """Return how many pairs there are, and what came of them."""
-    words = [word_of(pair) for pair in pairs]
-    counts = [(words.count(word), word) for word in ("fails", "can't tell", "exempt", "passes")]
-    plural = {"fails": "fail", "passes": "pass", "exempt": "are exempt", "can't tell": "can't be decided"}
-    singular = {"fails": "fails", "passes": "passes", "exempt": "is exempt", "can't tell": "can't be decided"}
+    counts = Counter(pair.outcome for pair in pairs)
     counted = [
-        f"{count} {(singular if count == 1 else plural)[word]}"
-        for count, word in counts
-        if count or word == "passes"
+        f"{counts[outcome]} {one if counts[outcome] == 1 else many}"
+        for outcome, (one, many) in _COUNTED.items()
+        if counts[outcome] or outcome == "passes"
     ]
     return f"{len(pairs)} pair{'' if len(pairs) == 1 else 's'}: {', '.join(counted)}"
 
@@ -105,12 +103,12 @@ def as_data(pairs: Sequence[CheckedPair]) -> dict[str, Any]:
             "usage": one.usage,
             "ratio": one.ratio,
             "needed": one.needed,
+            "outcome": one.outcome,
             "pass": one.passes,
-            "exempt": one.exempt,
+            "exempt": one.outcome == "exempt",
         }
         if one.place is not None or one.scope:
             entry |= {
-                "outcome": word_of(one),
                 "file": one.file,
                 "line": one.place.line if one.place else None,
                 "column": one.place.column if one.place else None,
@@ -127,13 +125,13 @@ def as_data(pairs: Sequence[CheckedPair]) -> dict[str, Any]:
 
 def as_junit(pairs: Sequence[CheckedPair], name: str, *, strict: bool = False) -> str:
     """Return JUnit XML, as build servers read it: a suite with a case for each pair."""
-    failing = [one.fails or (strict and one.untold) for one in pairs]
+    failing = [one.fails or (strict and one.outcome == "unknown") for one in pairs]
     suite = ElementTree.Element(
         "testsuite",
         name=name,
         tests=str(len(pairs)),
         failures=str(sum(failing)),
-        skipped=str(sum(one.exempt or (one.untold and not strict) for one in pairs)),
+        skipped=str(len(pairs) - sum(failing) - sum(one.outcome == "passes" for one in pairs)),
     )
     for one, fails in zip(pairs, failing, strict=True):
         case = ElementTree.SubElement(
@@ -141,14 +139,14 @@ def as_junit(pairs: Sequence[CheckedPair], name: str, *, strict: bool = False) -
         )
         if fails:
             ElementTree.SubElement(case, "failure", message=f"{one.where} {message_of(one)}".strip())
-        elif one.exempt or one.untold:
-            ElementTree.SubElement(case, "skipped", message=f"{word_of(one)}: {one.reason or one.usage}")
+        elif one.outcome != "passes":
+            ElementTree.SubElement(case, "skipped", message=f"{one.outcome}: {one.reason or one.usage}")
     return ElementTree.tostring(suite, encoding="unicode", xml_declaration=True)
 
 
 def as_sarif(pairs: Sequence[CheckedPair], version: str, *, strict: bool = False) -> str:
     """Return SARIF 2.1.0 (OASIS): a result for each pair that fails or can't be decided."""
-    results = [_result(one, strict) for one in pairs if one.fails or one.untold]
+    results = [_result(one, strict) for one in pairs if one.is_open]
     driver = {
         "name": "tonada check",
         "version": version,
@@ -186,7 +184,7 @@ def as_annotations(pairs: Sequence[CheckedPair], *, strict: bool = False) -> lis
     """Return workflow commands, which build servers show beside the line they name."""
     lines = []
     for one in pairs:
-        if not one.fails and not one.untold:
+        if not one.is_open:
             continue
         kind = "error" if one.fails or strict else "notice"
         at = f",line={one.place.line},col={one.place.column}" if one.place else ""

@@ -5,9 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
+from tonada.core.color.requirements import Outcome
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.take.take import RoleKey, Take, role_rank
+from tonada.core.take.take import RoleKey, Take, role_name, role_rank
 
 Change: TypeAlias = Literal["added", "removed", "changed"]
 
@@ -26,23 +27,24 @@ class SwatchChange:
 
 @dataclass(frozen=True, slots=True)
 class RoleChange:
-    """before and after: the values that the role had and has."""
+    """name: what the role is called. before and after: the values that it had and has."""
 
     role: RoleKey
+    name: str
     before: Hex | None
     after: Hex | None
 
 
 @dataclass(frozen=True, slots=True)
 class PairChange:
-    """A pair whose ratio is another one now. Ratios are exact; None where there is no such pair."""
+    """A pair whose ratio is another one now. Ratios are exact; all None where there is no such pair."""
 
     id: str
     name: str
     before: float | None
     after: float | None
-    passed: bool
-    passes: bool
+    outcome_before: Outcome | None
+    outcome_after: Outcome | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,10 +82,16 @@ def _roles(before: Take, after: Take) -> tuple[RoleChange, ...]:
     values = [{one.role: take.hex_of(one.role) for one in take.roles} for take in (before, after)]
     before_, after_ = values
     return tuple(
-        RoleChange(role, before_.get(role), after_.get(role))
+        RoleChange(role, _name_of_role(role, (after, before)), before_.get(role), after_.get(role))
         for role in sorted({*before_, *after_}, key=role_rank)
         if before_.get(role) != after_.get(role)
     )
+
+
+def _name_of_role(role: RoleKey, takes: tuple[Take, ...]) -> str:
+    """Return what a role is called in the first of the takes that has it."""
+    assigned = next(assigned for take in takes for assigned in take.roles if assigned.role == role)
+    return role_name(role, assigned.name)
 
 
 def _pairs(before: Take, after: Take) -> tuple[PairChange, ...]:
@@ -100,8 +108,8 @@ def _pairs(before: Take, after: Take) -> tuple[PairChange, ...]:
                     f"{named.text_name} on {named.ground_name}",
                     was.ratio if was else None,
                     now.ratio if now else None,
-                    bool(was and was.passes),
-                    bool(now and now.passes),
+                    was.outcome if was else None,
+                    now.outcome if now else None,
                 )
             )
     return tuple(changes)

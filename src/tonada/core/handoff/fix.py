@@ -88,7 +88,7 @@ def _spots(files: Sequence[StyleFile], level: Level) -> list[_Spot]:
 
 def _passing_everywhere(pairs: Sequence[CheckedPair]) -> Hex | None:
     """Return the first colour suggested for a failing pair that passes on every ground of the text."""
-    told = [one for one in pairs if one.ground_hex is not None and not one.exempt]
+    told = [one for one in pairs if one.ground_hex is not None and one.outcome != "exempt"]
     for one in pairs:
         new = suggestion_of(one)
         if new and all(ratio_between(new, other.ground_hex or new) >= other.needed for other in told):

@@ -14,7 +14,7 @@ from numpy.typing import NDArray
 
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.notation import parse_color
-from tonada.core.color.requirements import requirement
+from tonada.core.color.requirements import outcome_of, requirement
 from tonada.core.color.spaces import srgb8_to_hex
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.errors import ColorError
@@ -69,7 +69,7 @@ def pair_of(text: PageText, painted: Painted, level: Level, scope: str, file: st
     letters = _letters(text, painted)
     if letters is None:
         return None
-    asked = requirement(Usage.BODY_TEXT, level, text.size, text.weight)
+    asked = requirement(Usage.DISABLED if text.disabled else Usage.BODY_TEXT, level, text.size, text.weight)
     seen = _worst(text, *letters) if not text.changes else None
     ratio = seen[2] if seen else None
     return CheckedPair(
@@ -77,12 +77,10 @@ def pair_of(text: PageText, painted: Painted, level: Level, scope: str, file: st
         ground=seen[1] if seen else "its ground",
         text_hex=seen[0] if seen else None,
         ground_hex=seen[1] if seen else None,
-        usage=Usage.DISABLED if text.disabled else asked.usage,
+        usage=asked.usage,
         ratio=ratio,
         needed=asked.ratio,
-        passes=not text.disabled and ratio is not None and ratio >= asked.ratio,
-        exempt=text.disabled,
-        untold=seen is None and not text.disabled,
+        outcome=outcome_of(ratio, asked),
         reason=_why(text),
         file=file,
         scope=scope,

@@ -11,11 +11,11 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
-from typing import Final, Literal, NamedTuple, TypeAlias
+from typing import Final, NamedTuple
 
 from tonada.core.color.contrast import composite, ratio_between
 from tonada.core.color.notation import ReadColor
-from tonada.core.color.requirements import requirement
+from tonada.core.color.requirements import Outcome, requirement
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.source.stylesheets.cascade import Block, Cascade, Style, Variables, Winning
@@ -26,8 +26,6 @@ from tonada.core.source.stylesheets.scan import Declaration, LineFinder, line_fi
 from tonada.core.source.stylesheets.text_sizes import TextSize, size_of
 from tonada.core.source.stylesheets.untold import CannotTell
 from tonada.core.source.stylesheets.usage import StyleFile, takes_color
-
-Outcome: TypeAlias = Literal["passes", "fails", "exempt", "untold"]
 
 # Of one rule: selectors that are looked at, and scopes; a stylesheet made to harm has more.
 MOST_SELECTORS: Final = 40
@@ -161,7 +159,7 @@ def _judged(
     ignored = _ignored(text, block)
     if ignored is not None:
         why = f"ignored: {ignored}" if ignored else "an ignore comment needs a reason"
-        yield "", "exempt" if ignored else "untold", None, why
+        yield "", "exempt" if ignored else "unknown", None, why
         return
     if all(_DISABLED.search(part) for part in block.selectors):
         yield "", "exempt", None, "disabled"
@@ -186,7 +184,7 @@ def _judged(
     # A property that one scope lacks says nothing where it was found in another.
     telling = {why: name for why, name in reasons.items() if MISSING not in why}
     for why, name in (telling or ({} if already else dict([*reasons.items()][:1]))).items():
-        yield name, "untold", None, why
+        yield name, "unknown", None, why
 
 
 def _ignored(text: str, block: Block) -> str | None:
@@ -367,5 +365,5 @@ def _compared(seen: _Seen, level: Level) -> tuple[Outcome, str]:
     if ratio >= asked.ratio:
         return "passes", ""
     if not seen.size.is_known and ratio >= requirement(Usage.LARGE_TEXT, level).ratio:
-        return "untold", "its size isn't known, and large text may have less"
+        return "unknown", "its size isn't known, and large text may have less"
     return "fails", ""

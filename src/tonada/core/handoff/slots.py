@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between, rounded_down
+from tonada.core.color.requirements import Outcome
 from tonada.core.color.spaces import Hex
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
 from tonada.core.color.writing import WrittenAs, written
@@ -75,7 +76,8 @@ class Destination:
 class FilledSlot:
     """A slot with its colour. text: in the slot's notation. ratio: to the slot it is on, exact.
 
-    by_rule: whether the rule filled it. warning: a sentence where its pairing falls short.
+    by_rule: whether the rule filled it. outcome: of its pairing, None where it stands on no other slot.
+    warning: a sentence where the pairing fails.
     """
 
     slot: Slot
@@ -85,6 +87,7 @@ class FilledSlot:
     text: str
     by_rule: bool
     ratio: float | None
+    outcome: Outcome | None
     warning: str | None
 
 
@@ -233,14 +236,16 @@ def _filled(take: Take, slot: Slot, keys: Mapping[str, tuple[str, bool]]) -> Fil
     key, by_rule = keys[slot.name]
     value = take.color_of(key)
     ratio, warning = None, None
+    outcome: Outcome | None = None
     if slot.on is not None and slot.on in keys:
         ratio = _ratio(take, key, keys[slot.on][0])
-        if ratio < slot.needed:
+        outcome = "passes" if ratio >= slot.needed else "fails"
+        if outcome == "fails":
             has = rounded_down(ratio)
             asked = f"{has}:1, where {slot.needed:g}:1 is needed"
             warning = f"{slot.name} always stands on {slot.on} there: {asked}."
     text = written(value, slot.notation)
-    return FilledSlot(slot, key, take.display_name(key), value, text, by_rule, ratio, warning)
+    return FilledSlot(slot, key, take.display_name(key), value, text, by_rule, ratio, outcome, warning)
 
 
 def is_there(take: Take, key: str) -> bool:

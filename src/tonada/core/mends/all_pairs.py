@@ -117,7 +117,7 @@ def mend_all(take: Take) -> MendedTake:
 
 def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
     movers, place = _movers(take)
-    pairs = [one for one in evaluate(take).pairs if not one.exempt and one.id not in given_up]
+    pairs = [one for one in evaluate(take).pairs if not one.is_exempt and one.id not in given_up]
     needs = [_need(take, one, place) for one in pairs]
     lost = {one.pair.id for one in needs if one.one is None and one.other is None and one.pair.short_by > 0}
     needs = [one for one in needs if one.one is not None or one.other is not None]

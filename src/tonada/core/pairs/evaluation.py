@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import lru_cache
@@ -10,7 +11,7 @@ from typing import Final, Literal, TypeAlias
 from tonada.core.color.contrast import FLARE, luminance_of, position_of, ratio_between, ratio_length
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import term_of
-from tonada.core.color.requirements import requirement
+from tonada.core.color.requirements import Outcome, outcome_of, requirement
 from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.color.wcag import (
     ENHANCED_RATIO,
@@ -58,6 +59,7 @@ class SwatchFigures:
     luminance: float
     position: float
     roles: tuple[RoleKey, ...]
+    role_names: str
     better_label: Literal["black", "white"]
     on_ground: float
     reaches: Reach
@@ -89,9 +91,7 @@ class Cell:
 
 @dataclass(frozen=True)
 class PairFigures:
-    """Figures of one pair. ratio is exact; short_by is 0 where it passes or is exempt.
-
-    An exempt pair (decoration, disabled, logotype) never passes. criterion: of WCAG 2.2.
+    """Figures of one pair. ratio is exact; short_by is 0 unless it fails. criterion: of WCAG 2.2.
 
     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
@@ -111,8 +111,7 @@ class PairFigures:
     sample: str
     ratio: float
     needed: float
-    passes: bool
-    exempt: bool
+    outcome: Outcome
     criterion: str
     short_by: float
     verdict: Verdict
@@ -122,6 +121,25 @@ class PairFigures:
     bracket_start: float
     bracket_end: float
 
+    @property
+    def fails(self) -> bool:
+        return self.outcome == "fails"
+
+    @property
+    def is_exempt(self) -> bool:
+        return self.outcome == "exempt"
+
+
+@dataclass(frozen=True)
+class PairCounts:
+    """How many pairs there are of each outcome. judged: those that pass or fail."""
+
+    passes: int
+    fails: int
+    exempt: int
+    unknown: int
+    judged: int
+
 
 @dataclass(frozen=True)
 class Evaluation:
@@ -130,9 +148,13 @@ class Evaluation:
     swatches: tuple[SwatchFigures, ...]
     measure: tuple[Cell, ...]
     pairs: tuple[PairFigures, ...]
-    failing: int
+    counts: PairCounts
     stave: Stave
     plan: Plan
+
+    @property
+    def failing(self) -> int:
+        return self.counts.fails
 
 
 def evaluate(take: Take) -> Evaluation:
@@ -140,20 +162,39 @@ def evaluate(take: Take) -> Evaluation:
     ground = ground_of(take)
     pairs = sorted(
         _pair_figures(take, (*take.pairs, *ground_pairs(take))),
-        key=lambda pair: (pair.short_by <= 0, pair.ratio / pair.needed if pair.short_by > 0 else 0.0),
+        key=lambda pair: (not pair.fails, pair.ratio / pair.needed if pair.fails else 0.0),
     )
     return Evaluation(
         swatches=_swatch_figures(take, ground.hex) if ground else (),
         measure=_measure(take),
         pairs=tuple(pairs),
-        failing=sum(pair.short_by > 0 for pair in pairs),
+        counts=counts_of(pair.outcome for pair in pairs),
         stave=stave_of(take),
         plan=plan_of(take.roles),
     )
 
 
+def counts_of(outcomes: Iterable[Outcome]) -> PairCounts:
+    """Count the outcomes of pairs."""
+    found = Counter(outcomes)
+    passes, fails = found["passes"], found["fails"]
+    return PairCounts(passes, fails, found["exempt"], found["unknown"], passes + fails)
+
+
+def counts_of_schemes(take: Take) -> PairCounts:
+    """Count the pairs of a take by day and by night."""
+    schemes = (take,) if take.other is None else (take, take.turned())
+    return counts_of(pair.outcome for scheme in schemes for pair in evaluate(scheme).pairs)
+
+
 def _swatch_figures(take: Take, ground: Hex) -> tuple[SwatchFigures, ...]:
-    return tuple(_figures_of_swatch(one.id, one.hex, take.roles_of(one.id), ground) for one in take.swatches)
+    names = {one.role: role_name(one.role, one.name) for one in take.roles}
+    roles = {swatch.id: take.roles_of(swatch.id) for swatch in take.swatches}
+    called = {owner: ", ".join(names[role] for role in given) for owner, given in roles.items()}
+    return tuple(
+        _figures_of_swatch(swatch.id, swatch.hex, roles[swatch.id], called[swatch.id], ground)
+        for swatch in take.swatches
+    )
 
 
 def _measure(take: Take) -> tuple[Cell, ...]:
@@ -214,7 +255,9 @@ def _label_on(luminance: float) -> Literal["black", "white"]:
 
 
 @lru_cache(maxsize=4096)
-def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], ground: Hex) -> SwatchFigures:
+def _figures_of_swatch(
+    swatch: str, value: Hex, roles: tuple[RoleKey, ...], role_names: str, ground: Hex
+) -> SwatchFigures:
     srgb8 = hex_to_srgb8(value)
     luminance = luminance_of(value)
     lightness, chroma, hue = hex_to_oklch(value)
@@ -228,6 +271,7 @@ def _figures_of_swatch(swatch: str, value: Hex, roles: tuple[RoleKey, ...], grou
         luminance=luminance,
         position=position_of(value),
         roles=roles,
+        role_names=role_names,
         better_label=_label_on(luminance),
         on_ground=on_ground,
         reaches=reach(on_ground),
@@ -271,7 +315,7 @@ def _figures_of_pair(
     ratio = ratio_between(text, ground)
     asked = requirement(pair.usage, level, pair.size, pair.weight)
     needed = asked.ratio
-    passes = ratio >= needed and not asked.exempt
+    outcome = outcome_of(ratio, asked)
     bracket_start, bracket_end = _bracket(text_position, ground_position, needed)
     return PairFigures(
         id=pair.id,
@@ -287,10 +331,9 @@ def _figures_of_pair(
         sample=pair.sample,
         ratio=ratio,
         needed=needed,
-        passes=passes,
-        exempt=asked.exempt,
+        outcome=outcome,
         criterion=asked.criterion,
-        short_by=max(0.0, needed - ratio),
+        short_by=needed - ratio if outcome == "fails" else 0.0,
         verdict=verdict_of(ratio, asked.usage),
         text_position=text_position,
         ground_position=ground_position,

@@ -12,7 +12,7 @@ from tonada.core.take.take import Take
 
 # Luma of the filter effects of SVG (saturate, luminanceToAlpha), which the pages draw with: its values
 # are gamma-encoded, so that this is no relative luminance.
-_LUMA: Final = (0.2126, 0.7152, 0.0722)
+LUMA: Final = (0.2126, 0.7152, 0.0722)
 
 
 def duotone_ends(take: Take) -> tuple[Hex, Hex] | None:
@@ -28,7 +28,7 @@ def duotone(picture: NDArray[np.uint8], dark: Hex, light: Hex) -> NDArray[np.uin
 
     picture: shape (H, W, 3), 8-bit sRGB. The pages do the same in the browser with an SVG filter.
     """
-    luma = picture.astype(np.float64) @ np.array(_LUMA) / 255
+    luma = picture.astype(np.float64) @ np.array(LUMA) / 255
     ends = (hex_to_srgb8(dark).astype(np.float64), hex_to_srgb8(light).astype(np.float64))
     mixed = ends[0] + (ends[1] - ends[0]) * luma[..., None]
     return np.asarray(np.floor(mixed + 0.5), dtype=np.uint8)

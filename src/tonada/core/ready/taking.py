@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tonada.core.color.wcag import Level
-from tonada.core.pairs.evaluation import evaluate
+from tonada.core.pairs.evaluation import counts_of_schemes
 from tonada.core.ready.palette import PALETTE_ROLES, Proof, RoleColor, checked_colors
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.proposal import Proposal, propose_roles
@@ -33,15 +33,9 @@ def ready_take(colors: tuple[RoleColor, ...], name: str, level: Level = "AA") ->
 
 def proof_of(colors: tuple[RoleColor, ...]) -> Proof:
     """Return how many pairs of a palette's page there are and pass, and whether it can be held to AAA."""
-    passing, pairs = _counted(propose_ready(colors).take)
-    enhanced, all_enhanced = _counted(propose_ready(colors, "AAA").take)
-    return Proof(pairs=pairs, passing=passing, reaches_aaa=enhanced == all_enhanced)
-
-
-def _counted(take: Take) -> tuple[int, int]:
-    """Return how many pairs pass at the take's level, by day and by night, and how many there are."""
-    pairs = [pair for scheme in (take, take.turned()) for pair in evaluate(scheme).pairs if not pair.exempt]
-    return sum(pair.short_by <= 0 for pair in pairs), len(pairs)
+    counts = counts_of_schemes(propose_ready(colors).take)
+    enhanced = counts_of_schemes(propose_ready(colors, "AAA").take)
+    return Proof(pairs=counts.judged, passing=counts.passes, reaches_aaa=not enhanced.fails)
 
 
 def palette_from(take: Take) -> tuple[RoleColor, ...]:

@@ -17,7 +17,7 @@ CHOSEN: Final = "Chosen by you."
 # Origins of colours that nobody asked for: Tonada made them so that a role had one.
 MADE_FOR_A_ROLE: Final = frozenset({"made", "harmony"})
 # Roles that a take can be without, and which are added by giving them.
-ADDED: Final = frozenset({Role.ACCENT_2, Role.ACCENT_3})
+ADDED: Final = (Role.ACCENT_2, Role.ACCENT_3)
 Assignments: TypeAlias = tuple[Assignment, ...]
 
 

@@ -38,6 +38,18 @@ def add_own_role(take: Take, name: str, target: Target) -> Take:
     return replace(take, roles=(*take.roles, made), other=other)
 
 
+def idle_target(take: Take) -> Target:
+    """Return the first swatch that has no role by day or by night, itself or with a step; else the first.
+
+    Raises TakeError for a take without swatches.
+    """
+    if not take.swatches:
+        raise TakeError("A role needs a colour. Add one first.", field="swatch")
+    busy = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    idle = next((swatch for swatch in take.swatches if swatch.id not in busy), take.swatches[0])
+    return idle.id, None
+
+
 def remove_role(take: Take, role: RoleKey) -> Take:
     """Return the take without a role, and without whatever refers to it: pairs, grounds, elements, slots.
 

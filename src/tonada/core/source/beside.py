@@ -21,7 +21,7 @@ SHARE_COUNTS: Final = 0.15
 
 
 @dataclass(frozen=True, slots=True)
-class SourceColor:
+class ColorShare:
     """A colour of a source. share: of all that is visible, 0 to 1."""
 
     hex: Hex
@@ -40,7 +40,7 @@ class Beside:
     difference: float
 
 
-def beside(before: Sequence[SourceColor], after: Sequence[SourceColor]) -> tuple[Beside, ...]:
+def beside(before: Sequence[ColorShare], after: Sequence[ColorShare]) -> tuple[Beside, ...]:
     """Return every colour of both, each once: paired ones in the order of `before`, then what is new."""
     pairs = _pairs(before, after) if before and after else {}
     rows = [
@@ -51,7 +51,7 @@ def beside(before: Sequence[SourceColor], after: Sequence[SourceColor]) -> tuple
     return (*rows, *(Beside(None, place, 0.0) for place in range(len(after)) if place not in taken))
 
 
-def _pairs(before: Sequence[SourceColor], after: Sequence[SourceColor]) -> dict[int, tuple[int, float]]:
+def _pairs(before: Sequence[ColorShare], after: Sequence[ColorShare]) -> dict[int, tuple[int, float]]:
     # Only where a file is replaced; it takes half a second to load.
     from scipy.optimize import linear_sum_assignment
 

@@ -7,9 +7,12 @@ anchors, had the roles of format 1, and kept the verdict on the pairs of a style
 from __future__ import annotations
 
 from collections.abc import Mapping
-from typing import Any, Final
+from typing import Any, Final, Literal, TypeAlias
 
 from tonada.core.take.earlier import current_role
+
+# What a source is: a file of pixels or vectors, colours one by one, styles, or words.
+SourceKind: TypeAlias = Literal["image", "list", "stylesheet", "mood"]
 
 VERSION: Final = 2
 _NAMES: Final = {"notes": "warnings", "anchors": "starting_colors"}

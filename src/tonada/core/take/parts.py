@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Collection, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, fields
 from enum import StrEnum
 from typing import Final, Literal, TypeAlias
 
@@ -182,6 +182,10 @@ class SchemeRoles:
     roles: tuple[Assignment, ...]
     pairs: tuple[Pair, ...]
     grounds: tuple[GroundSettings, ...] = ()
+
+
+# What a take has once for each scheme, by the names of its fields.
+PARTS_OF_A_SCHEME: Final = tuple(field.name for field in fields(SchemeRoles))
 
 
 @dataclass(frozen=True, slots=True)

@@ -16,6 +16,7 @@ from tonada.core.take.parts import (
     ACCENTS,
     OWN_ROLE,
     OWN_ROLE_SHARE,
+    PARTS_OF_A_SCHEME,
     PLANNED_SHARES,
     ROLE_NAMES,
     ROLE_ORDER,
@@ -249,9 +250,7 @@ class Take:
             return self
         return replace(
             self,
-            roles=self.other.roles,
-            pairs=self.other.pairs,
-            grounds=self.other.grounds,
+            **{part: getattr(self.other, part) for part in PARTS_OF_A_SCHEME},
             scheme="night" if self.scheme == "day" else "day",
-            other=SchemeRoles(self.roles, self.pairs, self.grounds),
+            other=SchemeRoles(**{part: getattr(self, part) for part in PARTS_OF_A_SCHEME}),
         )

@@ -17,27 +17,35 @@ from tonada.document.parts import Identifier, Model, Name, RoleText, Share, Step
 
 
 class GiveChange(Model):
-    """A role given to another colour in the scheme at hand; texts that the rule chose follow it."""
+    """A role given to another colour in the scheme at hand; texts that the rule chose follow it.
+
+    swatch: None for the first one that has nothing to do.
+    """
 
     kind: Literal["give"]
     role: RoleText
-    swatch: Identifier
+    swatch: Identifier | None = None
     step: StepNumber | None = None
 
     def apply(self, take: Take) -> Changed:
-        return giving.give_role(take, self.role, (self.swatch, self.step)), ()
+        target = own_roles.idle_target(take) if self.swatch is None else (self.swatch, self.step)
+        return giving.give_role(take, self.role, target), ()
 
 
 class OwnRoleChange(Model):
-    """A new role of the designer's own, on a colour, by day and by night."""
+    """A new role of the designer's own, on a colour, by day and by night.
+
+    swatch: None for the first one that has nothing to do.
+    """
 
     kind: Literal["own role"]
     name: Name
-    swatch: Identifier
+    swatch: Identifier | None = None
     step: StepNumber | None = None
 
     def apply(self, take: Take) -> Changed:
-        return own_roles.add_own_role(take, self.name, (self.swatch, self.step)), ()
+        target = own_roles.idle_target(take) if self.swatch is None else (self.swatch, self.step)
+        return own_roles.add_own_role(take, self.name, target), ()
 
 
 class RemoveRoleChange(Model):

@@ -9,6 +9,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.color.press import Press
+from tonada.core.color.requirements import Outcome
 from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
 from tonada.core.formats.sheet import DARKS, NAMINGS, Dark, Naming, Options
 from tonada.core.handoff import restyle
@@ -244,6 +245,7 @@ class FilledAnswer(Model):
     text: str
     by_rule: bool
     ratio: float | None
+    outcome: Outcome | None
     warning: str | None
 
     @classmethod
@@ -258,6 +260,7 @@ class FilledAnswer(Model):
             text=one.text,
             by_rule=one.by_rule,
             ratio=one.ratio,
+            outcome=one.outcome,
             warning=one.warning,
         )
 

@@ -15,7 +15,7 @@ from tonada.core.color.naming import color_name
 from tonada.core.errors import InputError
 from tonada.core.formats.palette_list import read_palettes, write_palette_tokens, write_palettes
 from tonada.core.limits import MAX_LIST_BYTES
-from tonada.core.pairs.evaluation import evaluate
+from tonada.core.pairs.evaluation import counts_of_schemes
 from tonada.core.ready.finding import Question, Use, find
 from tonada.core.ready.palette import ReadyPalette, traits_of
 from tonada.core.ready.shipped import shipped_palettes
@@ -122,14 +122,14 @@ def try_palette(path: PalettePath, query: LevelQuery) -> Response:
         palette = find_palette(index, path.palette_id)
         use = _uses(palettes.uses(connection, workspace)).get(palette.id)
     take = ready_take(palette.colors, palette.name, query.level)
-    figures = [pair for scheme in (take, take.turned()) for pair in evaluate(scheme).pairs if not pair.exempt]
+    counts = counts_of_schemes(take)
     return answer(
         TriedAnswer(
             palette=PaletteAnswer.of(palette, use, is_own=_is_own(palette)),
             document=TakeDocument.of(take),
             level=query.level,
-            pairs=len(figures),
-            failing=sum(pair.short_by > 0 for pair in figures),
+            pairs=counts.judged,
+            failing=counts.fails,
         )
     )
 

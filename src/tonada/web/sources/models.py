@@ -2,16 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Sequence
 from typing import Annotated, Literal
 from uuid import UUID
 
 from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
-from tonada.core.color.hue_rules import is_neutral
 from tonada.core.color.naming import color_name
-from tonada.core.source.beside import SourceColor, beside
+from tonada.core.roles.candidates import LEAST_SHARE, SourceColor, artwork_shares, leaves_out
+from tonada.core.source.beside import ColorShare, beside
+from tonada.core.source.kept import SourceKind
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
 from tonada.core.source.stylesheets.groups import LARGEST_DIFFERENCE
@@ -23,11 +24,11 @@ from tonada.document.readings import (
     ListReading,
     ListWarning,
     MoodReading,
-    Reading,
     StylesheetReading,
+    colors_of,
     read_kept,
 )
-from tonada.store.sources import SourceKind, SourceRow, SourceState
+from tonada.store.sources import SourceRow, SourceState
 from tonada.store.takes import RemovedTake
 from tonada.web.takes.models import BrandAnswer, TakeSummary
 
@@ -61,15 +62,35 @@ class ReadingBody(Model):
 
 
 class FoundColorAnswer(Model):
-    """A colour of a source. share: of everything visible, or of all uses. role: where its name says so."""
+    """A colour of a source. share: of everything visible, or of all uses. role: where its name says so.
+
+    artwork_share: the same where the picture's ground is left out.
+    """
 
     hex: str
     name: str
     share: float
+    artwork_share: float
     ground_share: float = 0.0
     is_stop: bool = False
     picked: bool = False
     role: Role | None = None
+
+    @classmethod
+    def list_of(cls, colors: Sequence[SourceColor]) -> tuple[FoundColorAnswer, ...]:
+        return tuple(
+            cls(
+                hex=color.hex,
+                name=color.name,
+                share=color.share,
+                artwork_share=artwork,
+                ground_share=color.ground_share,
+                is_stop=color.is_stop,
+                picked=color.picked,
+                role=color.role,
+            )
+            for color, artwork in zip(colors, artwork_shares(colors), strict=True)
+        )
 
 
 class ShownImage(Model):
@@ -94,10 +115,10 @@ class ShownImage(Model):
         same = {
             name: getattr(kept, name) for name in ("format", "kind", "exact", "width", "height", "ground")
         }
-        count = _shown_count(kept, settings)
+        count = len(colors_of(kept, settings.count))
         return cls(
             **same,
-            leaves_ground_out=kept.ground is not None and is_neutral(kept.ground),
+            leaves_ground_out=leaves_out(kept.ground),
             count=count,
             counts=len(kept.steps),
             usual=kept.count,
@@ -105,7 +126,10 @@ class ShownImage(Model):
 
 
 class SourceAnswer(Model):
-    """A source with what was found; the reading of its own kind is there, the others are null."""
+    """A source with what was found; the reading of its own kind is there, the others are null.
+
+    least_share: a colour that has less of it asks for no role, unless it was picked.
+    """
 
     id: UUID
     brand_id: UUID
@@ -117,6 +141,7 @@ class SourceAnswer(Model):
     has_preview: bool
     settings: ReadingBody
     colors: tuple[FoundColorAnswer, ...]
+    least_share: float
     image: ShownImage | None = None
     list: ListReading | None = None
     stylesheet: StylesheetReading | None = None
@@ -126,7 +151,7 @@ class SourceAnswer(Model):
     def of(cls, row: SourceRow) -> SourceAnswer:
         settings = ReadingBody.model_validate(row.settings)
         kept = read_kept(row.kind, row.extraction)
-        picked = [FoundColorAnswer(**color, share=0.0, picked=True) for color in row.picked]
+        picked = [SourceColor(**color, picked=True) for color in row.picked]
         return cls(
             id=row.id,
             brand_id=row.brand_id,
@@ -137,7 +162,8 @@ class SourceAnswer(Model):
             problem=row.problem,
             has_preview=row.kind == "image" and row.state == "ready",
             settings=settings,
-            colors=(*_colors(kept, settings), *picked),
+            colors=FoundColorAnswer.list_of((*colors_of(kept, settings.count), *picked)),
+            least_share=LEAST_SHARE if row.kind == "image" else 0.0,
             image=ShownImage.of(kept, settings) if isinstance(kept, ImageReading) else None,
             list=kept if isinstance(kept, ListReading) else None,
             stylesheet=kept if isinstance(kept, StylesheetReading) else None,
@@ -171,9 +197,7 @@ class BesideAnswer(Model):
 
     @classmethod
     def of(cls, before: SourceAnswer, after: SourceAnswer) -> BesideAnswer:
-        sides = [
-            tuple(SourceColor(one.hex, one.share) for one in source.colors) for source in (before, after)
-        ]
+        sides = [tuple(ColorShare(one.hex, one.share) for one in source.colors) for source in (before, after)]
         return cls(
             rows=tuple(
                 BesideRow(
@@ -258,28 +282,3 @@ class LoupeAnswer(Model):
             width=width,
             height=height,
         )
-
-
-def _shown_count(kept: ImageReading, settings: ReadingBody) -> int:
-    return min(settings.count or kept.count, len(kept.steps))
-
-
-def _colors(kept: Reading | None, settings: ReadingBody) -> list[FoundColorAnswer]:
-    """Return the colours of any kind of source in one shape, with shares that are together 1."""
-    if isinstance(kept, ImageReading):
-        step = kept.steps[_shown_count(kept, settings) - 1]
-        return [FoundColorAnswer(**color.model_dump()) for color in step]
-    if isinstance(kept, ListReading):
-        share = 1 / max(1, len(kept.colors))
-        return [FoundColorAnswer(**color.model_dump(), share=share) for color in kept.colors]
-    if isinstance(kept, StylesheetReading):
-        return _by_weight((group.hex, group.name, group.count) for group in kept.groups)
-    if isinstance(kept, MoodReading):
-        return _by_weight((one.hex, one.name, one.weight) for one in kept.starting_colors)
-    return []  # it is still being read
-
-
-def _by_weight(found: Iterable[tuple[str, str, float]]) -> list[FoundColorAnswer]:
-    colors = tuple(found)
-    total = sum(weight for _, _, weight in colors) or 1
-    return [FoundColorAnswer(hex=value, name=name, share=weight / total) for value, name, weight in colors]

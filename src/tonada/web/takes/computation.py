@@ -14,6 +14,7 @@ from tonada.core.mends.one_pair import mends_for_pair, reach_of
 from tonada.core.mends.shortfalls import shortfalls
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.build import build_take
+from tonada.core.roles.candidates import WHOLES, SourceColor, candidates_of
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.ramp_rows import overlay_rows, rows_of
 from tonada.core.take.dependents import dependents_of
@@ -98,14 +99,15 @@ def mend_every_pair(body: EvaluateBody) -> Response:
 
 @api.post("/proposals", responses={200: ProposalAnswer}, summary="Roles for a set of colours, with reasons")
 def propose(body: ProposalBody) -> Response:
-    candidates = tuple(color.to_candidate() for color in body.colors)
-    proposal = propose_roles(candidates, body.whole)
+    colors = [color.to_color() for color in body.colors]
+    candidates, of_color = candidates_of(body.kind, colors, leave_out_ground=body.leave_out_ground)
+    proposal = propose_roles(candidates, WHOLES[body.kind])
     source = str(body.source) if body.source else None
     take = build_take(candidates, proposal, source=source, source_name=body.source_name)
     return answer(
         ProposalAnswer(
             roles=tuple(ProposedRoleAnswer.of(proposed) for proposed in proposal.roles),
-            choices=proposal.choices,
+            choices=tuple("leave out" if place is None else proposal.choices[place] for place in of_color),
             impossible=proposal.impossible,
             checked=len(take.pairs) + len(take.turned().pairs),
             short=shortfalls(take),
@@ -117,6 +119,6 @@ def propose(body: ProposalBody) -> Response:
 @api.post("/lists", responses={200: ListAnswer}, summary="What a text is understood as; nothing is kept")
 def understand(body: TextBody) -> Response:
     found = list_to_json(read_list(body.text.encode()))
-    colors = tuple(FoundColorAnswer(**color, share=0.0) for color in found["colors"])
+    colors = FoundColorAnswer.list_of([SourceColor(**color) for color in found["colors"]])
     warnings = tuple(ListWarning(**one) for one in found["warnings"])
     return answer(ListAnswer(format=found["format"], colors=colors, warnings=warnings))

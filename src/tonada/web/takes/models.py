@@ -15,8 +15,9 @@ from tonada.core.mends.all_pairs import Moved
 from tonada.core.mends.nearest import MendMode
 from tonada.core.mends.one_pair import Mend, MendKind
 from tonada.core.pairs.evaluation import Evaluation
-from tonada.core.roles.brand import Candidate, Whole
+from tonada.core.roles.candidates import SourceColor
 from tonada.core.roles.proposal import ProposedRole
+from tonada.core.source.kept import SourceKind
 from tonada.core.take.dependents import Dependents
 from tonada.core.take.take import Role
 from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, PairId, Share
@@ -228,22 +229,30 @@ class KeptEvaluationAnswer(Model):
 
 
 class ColorChoice(Model):
-    """A colour that asks for a role, and what the designer wants of it, if anything."""
+    """A colour of a source as it was found, and what the designer wants of it, if anything."""
 
     hex: HexText
-    share: Share
+    share: Share = 0.0
+    ground_share: Share = 0.0
+    role: Role | None = None
     choice: Role | Literal["keep", "leave out"] | None = None
     name: Name | None = None
+    picked: bool = False
 
-    def to_candidate(self) -> Candidate:
-        return Candidate(self.hex, self.share, self.choice, self.name or "")
+    def to_color(self) -> SourceColor:
+        return SourceColor(
+            self.hex, self.share, self.ground_share, self.name or "", self.role, self.choice, self.picked
+        )
 
 
 class ProposalBody(Model):
-    colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_FOUND_COLORS)]
+    """leave_out_ground: whether what the picture stands on asks for no role."""
+
+    colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_SOURCE_COLORS)]
     source: UUID | None = None
     source_name: Annotated[str, StringConstraints(max_length=200), Line] = "a list"
-    whole: Whole = "artwork"
+    kind: SourceKind = "image"
+    leave_out_ground: bool = False
     level: Level = "AA"
 
 
@@ -261,7 +270,7 @@ class ProposedRoleAnswer(Model):
 
 
 class ProposalAnswer(Model):
-    """The roles, what becomes of each colour asked for, and the take.
+    """The roles, what becomes of each colour that was sent, and the take.
 
     checked: how many pairs it has by day and night. short: a sentence for each that doesn't pass AA;
     impossible: what its colours keep a role from being.

@@ -1,0 +1,35 @@
+"""Prints what the page has to know before it asks: `python -m tonada.document.page_constants`.
+
+The build puts it into the front end, so that no rule or word of the job is written there a second time.
+"""
+
+from __future__ import annotations
+
+import json
+from dataclasses import asdict
+from typing import Any
+
+from tonada.core.handoff.slots import Slot
+from tonada.core.proof.duotone import LUMA
+from tonada.core.roles.giving import ADDED
+from tonada.core.take.parts import PARTS_OF_A_SCHEME
+from tonada.core.take.take import Role, role_name
+from tonada.document.take import TakeDocument
+
+
+def page_constants() -> dict[str, Any]:
+    """Return the take one begins with, the names of roles, and what else is the same for everybody."""
+    new_slot = asdict(Slot("", "extra"))
+    del new_slot["name"]
+    return {
+        "empty_take": TakeDocument().model_dump(mode="json"),
+        "role_names": {role: role_name(role) for role in Role},
+        "added_roles": list(ADDED),
+        "parts_of_a_scheme": list(PARTS_OF_A_SCHEME),
+        "new_slot": new_slot,
+        "luma": list(LUMA),
+    }
+
+
+if __name__ == "__main__":
+    print(json.dumps(page_constants(), indent=1))
