@@ -4,8 +4,8 @@ SHELL := /bin/bash
 unexport PYTHONDONTWRITEBYTECODE
 PYTHON := .venv/bin/python
 NODE := PATH="$$(scripts/node-path.sh)"
-PYTHON_FILES := $(shell find src/tonada -name "*.py")
-FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" -not -path "*/api/*" 2>/dev/null) $(shell find frontend/src/api -name "*.ts" -not -name schema.d.ts) $(wildcard docs/*.md docs/guide/*.md docs/screenshots/*.png) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
+PYTHON_FILES := $(shell find src/tonada -name "*.py" 2>/dev/null)
+FRONTEND_FILES := $(shell find frontend/src frontend/public -type f -not -name "*.test.ts" -not -path "*/testing/*" -not -path "*/api/*" 2>/dev/null) $(shell find frontend/src/api -name "*.ts" -not -name schema.d.ts 2>/dev/null) $(wildcard docs/*.md docs/guide/*.md docs/screenshots/*.png) frontend/index.html frontend/docs.html frontend/review.html frontend/vite.config.ts frontend/vite.review.config.ts frontend/package.json
 
 .DEFAULT_GOAL := help
 # What was only half built is built again.

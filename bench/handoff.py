@@ -19,7 +19,8 @@ from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.demo.seed import demo_file
 from tonada.document.page_figures import PageFigures
 from tonada.handoff.client_sheet import ExportHeader
-from tonada.handoff.files import Handoff, make_file
+from tonada.handoff.file_format import Handoff
+from tonada.handoff.files import make_file
 from tonada.handoff.press_profile import usual_press
 
 COLORS = ("#2b3a8c", "#b6653a", "#d7b13c")

@@ -16,7 +16,7 @@ from xml.etree import ElementTree
 import pytest
 
 from tonada.cli import main
-from tonada.cli.commands import _parser
+from tonada.cli.commands import parser_for
 from tonada.cli.examples import EXAMPLES
 
 LOGO = Path(__file__).parents[2] / "src/tonada/demo/files/peak-logo.svg"
@@ -194,10 +194,10 @@ def test_a_check_passes_or_fails_a_build(tmp_path: Path, capsys: pytest.CaptureF
     path.write_text(json.dumps(TOKENS))
     assert main(["check", str(path), "--json"]) == 0
     pairs = json.loads(capsys.readouterr().out)["pairs"]
-    assert [(one["needed"], one["pass"], one["exempt"]) for one in pairs] == [
-        (4.5, True, False),
-        (3.0, True, False),
-        (1.0, False, True),
+    assert [(one["needed"], one["outcome"], one["pass"], one["exempt"]) for one in pairs] == [
+        (4.5, "passes", True, False),
+        (3.0, "passes", True, False),
+        (1.0, "exempt", None, True),
     ]
     assert main(["check", str(path), "--level", "AAA"]) == 1
     assert "fails" in capsys.readouterr().out
@@ -262,7 +262,7 @@ def test_a_rule_turns_on_the_circle_that_is_asked_for(capsys: pytest.CaptureFixt
 
 
 def test_every_command_shows_lines_that_work() -> None:
-    parser = _parser()
+    parser = parser_for()
     commands = next(one for one in parser._actions if isinstance(one, argparse._SubParsersAction)).choices
     for name, command in commands.items():
         shown = [line.strip() for line in command.format_help().splitlines() if line.startswith("  tonada ")]

@@ -146,7 +146,7 @@ def test_the_demo_brands_are_seeded_once(client: Client, database_url: str) -> N
         "#ffffff",
     }
     by_eye = client.get(f"/api/takes/{detail['takes'][1]['id']}").get_json()["document"]
-    assert client.post("/api/evaluate", json={"document": by_eye}).get_json()["failing"] >= 3
+    assert client.post("/api/evaluate", json={"document": by_eye}).get_json()["counts"]["fails"] >= 3
 
 
 @pytest.mark.parametrize("path", ["/", "/brands/x/takes/y/pairs", "/anything"])

@@ -10,4 +10,6 @@ export const PARTS_OF_A_SCHEME = constants.parts_of_a_scheme as (keyof NonNullab
   TakeDocument['other']
 >)[]
 export const NEW_SLOT = constants.new_slot as Omit<Slot, 'name'>
+/** Which files a place takes, for `accept`. */
+export const ACCEPTED = constants.accepted
 export const LUMA: readonly number[] = constants.luma

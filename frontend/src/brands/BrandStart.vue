@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ACCEPTED } from '@/api/constants'
 import { pickedFiles } from '@/ui/pickedFiles'
 
 /** Ways to begin, beside the list: a logo dropped anywhere is the shortest. */
@@ -37,7 +38,7 @@ function picked(event: Event) {
         <input
           type="file"
           class="sr-only"
-          accept="image/*,.svg"
+          :accept="ACCEPTED.pictures"
           data-testid="brand-logo"
           @change="picked"
         />
@@ -66,13 +67,7 @@ function picked(event: Event) {
         class="button cursor-pointer justify-start focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
       >
         an existing site’s stylesheet
-        <input
-          type="file"
-          class="sr-only"
-          multiple
-          accept=".css,.scss,.less,.html,.htm"
-          @change="picked"
-        />
+        <input type="file" class="sr-only" multiple :accept="ACCEPTED.styles" @change="picked" />
       </label>
       <button type="button" class="button justify-start" @click="emit('from', 'mood')">
         a mood

@@ -6,6 +6,7 @@ import RecolourMapping from './RecolourMapping.vue'
 import RecolourRules from './RecolourRules.vue'
 import RecolourSample from './RecolourSample.vue'
 import { useRecolouring } from './useRecolouring'
+import { ACCEPTED } from '@/api/constants'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RadioBar from '@/ui/RadioBar.vue'
@@ -33,7 +34,7 @@ const options = computed(() =>
 )
 
 const { open, onChange } = useFileDialog({
-  accept: '.css,.scss,.less,.html,.htm,text/css',
+  accept: ACCEPTED.styles,
   reset: true,
 })
 onChange((list) => {

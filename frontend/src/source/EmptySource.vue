@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ACCEPTED } from '@/api/constants'
 import { pickedFiles } from '@/ui/pickedFiles'
 
 defineProps<{ isOver: boolean }>()
@@ -29,7 +30,7 @@ function picked(event: Event) {
         class="sr-only"
         multiple
         data-testid="first-file"
-        accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
+        :accept="ACCEPTED.anything"
         @change="picked"
       />
     </label>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
+import { ACCEPTED } from '@/api/constants'
 import { api, given } from '@/api/client'
 import { countOf } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
@@ -88,7 +89,7 @@ function picked() {
         type="file"
         class="hidden"
         aria-label="File with a list of colours"
-        accept=".css,.scss,.less,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md,.svg"
+        :accept="ACCEPTED.lists"
         @change="picked"
       />
     </form>

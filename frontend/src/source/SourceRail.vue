@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import SourceCard from './SourceCard.vue'
+import { ACCEPTED } from '@/api/constants'
 import type { Source } from '@/api/types'
 import type { Reading } from '@/take/brand'
 
@@ -83,7 +84,7 @@ function picked() {
       multiple
       aria-label="Logo, image, list of colours or stylesheet"
       data-testid="any-file"
-      accept="image/*,.svg,.css,.scss,.less,.html,.htm,.json,.json5,.jsonc,.tokens,.xml,.gpl,.csv,.tsv,.txt,.md"
+      :accept="ACCEPTED.anything"
       @change="picked"
     />
   </div>

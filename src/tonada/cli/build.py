@@ -5,31 +5,29 @@ from __future__ import annotations
 import argparse
 import json
 from pathlib import Path
-from typing import TYPE_CHECKING, Any
-
-from tonada.cli.files import KINDS
+from typing import TYPE_CHECKING, Any, Final
 
 if TYPE_CHECKING:
     from tonada.core.roles.brand import Candidate
     from tonada.core.roles.candidates import SourceColor
     from tonada.core.source.kept import SourceKind
     from tonada.core.take.take import Take
-    from tonada.handoff.files import FileKind
 
 
-def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
-    """Add `build` to the commands of `tonada`."""
-    build = commands.add_parser(
-        "build", help="build a whole take from a logo, colours or a mood; exit 1 if a pair fails"
-    )
-    build.add_argument("given", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or any CSS colours")
-    build.add_argument(
+# The kinds aren't checked before the file is read: what makes them starts threads, and reading forks.
+TO_HELP: Final = "as `tonada export` writes (default: tonada, the whole take)"
+
+
+def build(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `build`."""
+    command.add_argument("given", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or CSS colours")
+    command.add_argument(
         "--mood", nargs="+", default=(), metavar="WORD", help="a mood for the free colours, such as calm"
     )
-    build.add_argument("--to", choices=KINDS, default="tonada", metavar="FORMAT", help=", ".join(KINDS))
-    build.add_argument("--out", type=Path, metavar="FILE", help="the file to write (default: none)")
-    build.add_argument("--json", action="store_true", help="print JSON")
-    build.set_defaults(run=_build)
+    command.add_argument("--to", default="tonada", metavar="FORMAT", help=TO_HELP)
+    command.add_argument("--out", type=Path, metavar="FILE", help="the file to write (default: none)")
+    command.add_argument("--json", action="store_true", help="print JSON")
+    command.set_defaults(run=_build)
 
 
 def _build(parsed: argparse.Namespace) -> int:
@@ -40,7 +38,9 @@ def _build(parsed: argparse.Namespace) -> int:
     from tonada.core.roles.build import build_take
     from tonada.core.roles.candidates import WHOLES, candidates_of
     from tonada.core.roles.proposal import propose_roles
+    from tonada.handoff.files import file_format
 
+    file_format(parsed.to)  # an unknown one is refused before anything is made
     if found:
         kind, candidates, name = found["kind"], _of_file(found), Path(parsed.given[0]).name
     else:
@@ -76,8 +76,9 @@ def _build(parsed: argparse.Namespace) -> int:
 def _read_file(given: list[str]) -> dict[str, Any] | None:
     """Return what a file was read as, or None where no file is given."""
     from tonada.core.errors import InputError
+    from tonada.core.formats.endings import STYLE_ENDINGS
+    from tonada.core.formats.registry import LIST_ENDINGS
     from tonada.reading.bounded import LONG, run_bounded
-    from tonada.reading.endings import LIST_ENDINGS, STYLE_ENDINGS
 
     files = [Path(one) for one in given if Path(one).is_file()]
     if not files:
@@ -149,11 +150,12 @@ def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
     return take, f"With “{character}” a pair would fail, so the free colours stay as suggested."
 
 
-def take_file(take: Take, name: str, kind: FileKind) -> bytes:
+def take_file(take: Take, name: str, kind: str) -> bytes:
     """Return a take as a file of a kind."""
     from tonada.document.own_file import write_own
     from tonada.handoff.client_sheet import ExportHeader
-    from tonada.handoff.files import Handoff, make_file
+    from tonada.handoff.file_format import Handoff
+    from tonada.handoff.files import make_file
     from tonada.handoff.press_profile import usual_press
 
     if kind == "tonada":

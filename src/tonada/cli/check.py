@@ -58,47 +58,43 @@ class Settings:
     ignore: tuple[Ignored, ...] = field(default=())
 
 
-def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
-    """Add the command to those of `tonada`."""
-    check = commands.add_parser(
-        "check",
-        help="check the pairs of takes, tokens, stylesheets and pages; exit 1 if one fails",
-        epilog=_EXAMPLES,
-        formatter_class=argparse.RawDescriptionHelpFormatter,
-    )
-    check.add_argument(
+def check(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `check`."""
+    command.epilog = _EXAMPLES
+    command.formatter_class = argparse.RawDescriptionHelpFormatter
+    command.add_argument(
         "files",
         nargs="*",
         metavar="FILE",
         help="Tonada's own, design tokens with pairs, CSS or HTML; a pattern such as 'dist/**/*.css'; "
         "- for standard input",
     )
-    check.add_argument(
+    command.add_argument(
         "--level", choices=("A", "AA", "AAA"), help="WCAG 2.2 level (default: the take's own, or AA)"
     )
-    check.add_argument("--strict", action="store_true", help="also fail if a pair can't be decided")
-    check.add_argument("--format", choices=FORMATS, default="text", help="output format (default: text)")
-    check.add_argument("--json", action="store_true", help="print JSON")
-    check.add_argument("--junit", action="store_true", help="print JUnit XML")
-    check.add_argument("--quiet", action="store_true", help="print only what fails or can't be decided")
-    check.add_argument("--baseline", metavar="FILE", help="a file of known failures, which don't count")
-    check.add_argument(
+    command.add_argument("--strict", action="store_true", help="also fail if a pair can't be decided")
+    command.add_argument("--format", choices=FORMATS, default="text", help="output format (default: text)")
+    command.add_argument("--json", action="store_true", help="print JSON")
+    command.add_argument("--junit", action="store_true", help="print JUnit XML")
+    command.add_argument("--quiet", action="store_true", help="print only what fails or can't be decided")
+    command.add_argument("--baseline", metavar="FILE", help="a file of known failures, which don't count")
+    command.add_argument(
         "--fix",
         action="store_true",
         help="write the nearest text colour that passes into stylesheets and pages",
     )
-    check.add_argument(
+    command.add_argument(
         "--render",
         action="store_true",
         help="check pages as an installed Chromium renders them; addresses on this machine work too",
     )
-    check.add_argument(
+    command.add_argument(
         "--browser",
         metavar="FILE",
         help="the Chromium to use (default: TONADA_BROWSER, or the installed one)",
     )
-    check.add_argument("--update-baseline", action="store_true", help="write what fails now to the baseline")
-    check.set_defaults(run=run)
+    command.add_argument("--update-baseline", action="store_true", help="write what fails to the baseline")
+    command.set_defaults(run=run)
 
 
 def run(parsed: argparse.Namespace) -> int:

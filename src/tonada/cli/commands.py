@@ -6,24 +6,52 @@ Exit codes: 0 fine, 1 a check failed or the server can't start, 2 the input can'
 from __future__ import annotations
 
 import argparse
-import json
 import os
 import sys
-from collections.abc import Callable, Sequence
-from pathlib import Path
-from typing import Any
+from collections.abc import Sequence
+from importlib import import_module
+from typing import Final, NamedTuple
 
 from tonada import __version__
-from tonada.cli import build, check, files, palettes
 from tonada.cli.examples import add_examples
 from tonada.cli.parser import Parser
+
+
+class Command(NamedTuple):
+    """A command. module: of this folder; its function of the command's name adds the arguments."""
+
+    name: str
+    module: str
+    help: str
+
+
+# A new command is a function, and a line here. Its module is imported when it is asked for.
+COMMANDS: Final = (
+    Command("extract", "colors", "list the colours of an image and their shares"),
+    Command("contrast", "colors", "print the contrast ratio of a text on a ground"),
+    Command("roles", "colors", "suggest roles for colours, largest first"),
+    Command("harmony", "colors", "print the partners of a colour by a hue rule"),
+    Command("ramp", "colors", "print the tints and shades of a colour, light to dark"),
+    Command("mend", "colors", "find the nearest of all 16.7 million colours that reaches a ratio"),
+    Command("convert", "files", "convert a list of colours to another format"),
+    Command("export", "files", "export a take from Tonada's own file"),
+    Command("slots", "files", "fill the slots of a destination from Tonada's own file"),
+    Command("recolour", "files", "put the colours of a take into a stylesheet"),
+    Command("build", "build", "build a whole take from a logo, colours or a mood; exit 1 if a pair fails"),
+    Command("check", "check", "check the pairs of takes, tokens, stylesheets and pages; exit 1 if one fails"),
+    Command("palettes", "palettes", "find ready-made palettes by colours and words"),
+    Command("serve", "server", "start the web application on 127.0.0.1"),
+    Command("backup", "server", "write all brands, takes and versions to one file"),
+    Command("restore", "server", "restore a backup into an empty database"),
+)
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
     """Run one command and return its exit code."""
     from tonada.core.errors import TonadaError
 
-    parsed = _parser().parse_args(arguments)
+    given = sys.argv[1:] if arguments is None else list(arguments)
+    parsed = parser_for(next((word for word in given if not word.startswith("-")), "")).parse_args(given)
     try:
         code: int = parsed.run(parsed)
         sys.stdout.flush()
@@ -40,236 +68,16 @@ def main(arguments: Sequence[str] | None = None) -> int:
     return code
 
 
-def _parser() -> argparse.ArgumentParser:
+def parser_for(name: str | None = None) -> argparse.ArgumentParser:
+    """Return the parser, with the arguments of one command; of all where no name is given."""
     parser = Parser(prog="tonada", description="Brand colour palettes with checked contrast.")
     parser.add_argument("--version", action="version", version=f"tonada {__version__}")
     commands: argparse._SubParsersAction[argparse.ArgumentParser] = parser.add_subparsers(
         required=True, metavar="COMMAND", parser_class=Parser
     )
-
-    extract = commands.add_parser("extract", help="list the colours of an image and their shares")
-    extract.add_argument("file", type=Path, metavar="FILE")
-    extract.add_argument("--max", type=_count, default=12, metavar="N", help="at most N colours (1 to 12)")
-    extract.set_defaults(run=_extract)
-
-    contrast = commands.add_parser("contrast", help="print the contrast ratio of a text on a ground")
-    contrast.add_argument("text", metavar="TEXT", help="any CSS colour; may be translucent")
-    contrast.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
-    contrast.set_defaults(run=_contrast)
-
-    roles = commands.add_parser("roles", help="suggest roles for colours, largest first")
-    roles.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
-    roles.set_defaults(run=_roles)
-
-    harmony = commands.add_parser("harmony", help="print the partners of a colour by a hue rule")
-    harmony.add_argument("color", metavar="COLOR", help="any CSS colour with a hue")
-    harmony.add_argument("--rule", required=True, metavar="NAME", help="such as complementary or triadic")
-    harmony.add_argument(
-        "--spread", type=float, metavar="DEG", help="degrees between the hues (default: the rule's own)"
-    )
-    harmony.add_argument(
-        "--circle",
-        choices=("perceptual", "painter", "light"),
-        default="perceptual",
-        help="the colour circle of the rule (default: perceptual)",
-    )
-    harmony.set_defaults(run=_harmony)
-
-    ramp = commands.add_parser("ramp", help="print the tints and shades of a colour, light to dark")
-    ramp.add_argument("color", metavar="COLOR", help="any opaque CSS colour")
-    ramp.add_argument("--kind", choices=("even", "steady", "mix"), default="even", help="default: even")
-    ramp.add_argument(
-        "--steps", type=int, metavar="N", help="even: in all (default: 11); mix: on each side (default: 10)"
-    )
-    ramp.set_defaults(run=_ramp)
-
-    mend = commands.add_parser(
-        "mend", help="find the nearest of all 16.7 million colours that reaches a ratio"
-    )
-    mend.add_argument("text", metavar="TEXT", help="any opaque CSS colour")
-    mend.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
-    mend.add_argument("--ratio", type=_ratio, required=True, metavar="R", help="1 to 21, such as 4.5")
-    mend.add_argument(
-        "--move", choices=("text", "ground"), default="text", help="which colour to change (default: text)"
-    )
-    mend.add_argument(
-        "--mode", choices=("hue", "free"), default="hue", help="keep the hue, or let it change (default: hue)"
-    )
-    mend.set_defaults(run=_mend)
-
-    for command in (extract, contrast, roles, harmony, ramp, mend):
-        command.add_argument("--json", action="store_true", help="print JSON")
-
-    files.add_commands(commands)
-    build.add_command(commands)
-    check.add_command(commands)
-    palettes.add_command(commands)
-
-    serve = commands.add_parser("serve", help="start the web application on 127.0.0.1")
-    serve.add_argument("--demo", action="store_true", help="with demo brands, if there are no brands yet")
-    serve.add_argument("--reset", action="store_true", help="delete Tonada’s own database first")
-    serve.set_defaults(run=_serve)
-    backup = commands.add_parser("backup", help="write all brands, takes and versions to one file")
-    backup.add_argument("file", type=Path, metavar="FILE", help="the file to write; it must not exist yet")
-    backup.set_defaults(run=_backup)
-    restore = commands.add_parser("restore", help="restore a backup into an empty database")
-    restore.add_argument("file", type=Path, metavar="FILE")
-    restore.set_defaults(run=_restore)
+    for command in COMMANDS:
+        added = commands.add_parser(command.name, help=command.help)
+        if name in (None, command.name):
+            getattr(import_module(f"tonada.cli.{command.module}"), command.name)(added)
     add_examples(commands)
     return parser
-
-
-def _count(text: str) -> int:
-    if not text.isdigit() or not 1 <= int(text) <= 12:
-        raise argparse.ArgumentTypeError(f"“{text}” is not a number from 1 to 12")
-    return int(text)
-
-
-def _ratio(text: str) -> float:
-    try:
-        value = float(text)
-    except ValueError:
-        value = 0.0
-    if not 1 <= value <= 21:
-        raise argparse.ArgumentTypeError(f"“{text}” is not a ratio from 1 to 21")
-    return value
-
-
-def _opaque(text: str, field: str) -> str:
-    from tonada.core.color.notation import parse_color
-    from tonada.core.errors import ColorError
-
-    value, alpha = parse_color(text, field=field)
-    if alpha < 1:
-        raise ColorError(f"{field} can’t be transparent. Enter the colour without alpha.", field=field)
-    return value
-
-
-def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> int:
-    print(json.dumps(answer, ensure_ascii=False) if as_json else "\n".join(lines))
-    return 0
-
-
-def _extract(parsed: argparse.Namespace) -> int:
-    from tonada.reading.bounded import LONG, run_bounded
-
-    asked = {"kind": None, "region": None, "most": parsed.max}
-    found = run_bounded("colors", asked, [parsed.file.read_bytes()], budget=LONG).result
-    colors = found["steps"][found["count"] - 1]
-    answer = {
-        "colors": [{"hex": color["hex"], "share": color["share"]} for color in colors],
-        "kind": found["kind"],
-        "ground": found["ground"],
-    }
-    lines = [
-        f"{color['hex']}  {color['share'] * 100:5.1f}%" + "  ground" * (color["hex"] == found["ground"])
-        for color in colors
-    ]
-    return _print(answer, lines, as_json=parsed.json)
-
-
-def _contrast(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.contrast import composite, contrast_ratio, rounded_down
-    from tonada.core.color.notation import parse_color
-    from tonada.core.color.spaces import hex_to_srgb8
-    from tonada.core.color.wcag import levels_of_ratio
-    from tonada.core.errors import ColorError
-
-    text, alpha = parse_color(parsed.text, field="TEXT")
-    ground, ground_alpha = parse_color(parsed.ground, field="GROUND")
-    if ground_alpha < 1:
-        raise ColorError("GROUND must be opaque: what is behind it isn't known.", field="GROUND")
-    seen = composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground))
-    ratio = float(contrast_ratio(seen, hex_to_srgb8(ground)))
-    levels = levels_of_ratio(ratio)
-    lines = [f"{rounded_down(ratio)}:1", *(f"{usage:<6}{level}" for usage, level in levels.items())]
-    return _print({"ratio": ratio, "levels": levels}, lines, as_json=parsed.json)
-
-
-def _roles(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.notation import parse_color
-    from tonada.core.roles.candidates import SourceColor, candidates_of
-    from tonada.core.roles.proposal import propose_roles
-
-    colors = [SourceColor(parse_color(text, field="COLOR")[0]) for text in parsed.colors]
-    roles = propose_roles(candidates_of("list", colors).candidates, "list").roles
-    answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}
-    return _print(answer, [f"{r.role:<10}{r.hex}  {r.reason}" for r in roles], as_json=parsed.json)
-
-
-def _harmony(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.hue_rules import partners
-    from tonada.core.color.notation import parse_color
-
-    anchor, _ = parse_color(parsed.color, field="COLOR")
-    found = partners(anchor, parsed.rule, parsed.spread, circle=parsed.circle)
-    answer = {"colors": [{"hex": value, "angle": angle} for value, angle in found]}
-    return _print(answer, [f"{value}  {angle:5.1f}°" for value, angle in found], as_json=parsed.json)
-
-
-def _ramp(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.contrast import relative_luminance, scale_position
-    from tonada.core.color.ramp import RampSettings, ramp_of
-    from tonada.core.color.spaces import hexes_to_srgb8
-
-    value = _opaque(parsed.color, "COLOR")
-    count = parsed.steps if parsed.steps is not None else 10 if parsed.kind == "mix" else 11
-    ramp = ramp_of(value, RampSettings(parsed.kind, count, count, count))
-    places = scale_position(relative_luminance(hexes_to_srgb8(ramp.hexes)))
-    steps = [{"hex": one, "position": float(place)} for one, place in zip(ramp.hexes, places, strict=True)]
-    lines = [
-        f"{number:3}  {one['hex']}  {one['position']:.3f}{'  itself' if number == ramp.own + 1 else ''}"
-        for number, one in enumerate(steps, start=1)
-    ]
-    return _print({"steps": steps}, lines, as_json=parsed.json)
-
-
-def _mend(parsed: argparse.Namespace) -> int:
-    from tonada.core.color.contrast import rounded_down
-    from tonada.core.errors import NotReachable
-    from tonada.core.mends.nearest import best_ratio, nearest_passing
-
-    text, ground = _opaque(parsed.text, "TEXT"), _opaque(parsed.ground, "GROUND")
-    moving, fixed = (text, ground) if parsed.move == "text" else (ground, text)
-    best = best_ratio(fixed)
-    answer: dict[str, Any] = {"hex": None, "ratio": None, "difference": None, "best_ratio": best}
-    try:
-        found = nearest_passing(moving, fixed, parsed.ratio, parsed.mode)
-    except NotReachable as refusal:
-        line = f"{refusal}. Changing the other colour reaches {rounded_down(best_ratio(moving))}:1 at best."
-        return _print(answer, [line[:1].upper() + line[1:]], as_json=parsed.json)
-    answer |= {"hex": found.hex, "ratio": found.ratio, "difference": found.difference}
-    line = f"{found.hex}  {rounded_down(found.ratio)}:1  difference {found.difference:.4f}"
-    return _print(answer, [line], as_json=parsed.json)
-
-
-def _serve(parsed: argparse.Namespace) -> int:
-    from tonada.run.serve import serve
-
-    return serve(demo=parsed.demo, reset=parsed.reset)
-
-
-def _backup(parsed: argparse.Namespace) -> int:
-    from tonada.run.backup import backup
-
-    return _kept(lambda: backup(parsed.file))
-
-
-def _restore(parsed: argparse.Namespace) -> int:
-    from tonada.run.backup import restore
-
-    return _kept(lambda: restore(parsed.file))
-
-
-def _kept(work: Callable[[], str]) -> int:
-    """Print what was done, or why it could not be."""
-    from tonada.run.cluster import ClusterError
-    from tonada.run.serve import CannotServe
-    from tonada.store.errors import StoreUnavailable
-
-    try:
-        print(work())
-    except (CannotServe, ClusterError, StoreUnavailable) as reason:
-        print(f"tonada: {reason}", file=sys.stderr)
-        return 1
-    return 0

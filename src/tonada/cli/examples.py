@@ -50,5 +50,5 @@ def add_examples(commands: argparse._SubParsersAction[argparse.ArgumentParser]) 
     """Put the examples below the help of every command that has none of its own."""
     for name, command in commands.choices.items():
         if not command.epilog:
-            command.epilog = "\n".join(["examples:", *(f"  {line}" for line in EXAMPLES[name])])
+            command.epilog = "\n".join(["examples:", *(f"  {line}" for line in EXAMPLES.get(name, ()))])
             command.formatter_class = argparse.RawDescriptionHelpFormatter

@@ -6,73 +6,81 @@ import argparse
 import sys
 from pathlib import Path
 
-KINDS = (
-    "css", "scss", "less", "tailwind", "tokens", "modes", "office", "tonada", "json", "csv", "gpl", "svg",
-    "png", "html", "pdf", "zip",
-)  # fmt: skip
-DESTINATIONS = ("five-slots", "eight-slots", "slides", "newsletter")
 PAGES = ("values", "steps", "grounds", "pairs")
-LISTS = ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "gpl", "svg", "office")
 
 
-def add_commands(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
-    """Add the commands to those of `tonada`."""
-    convert = commands.add_parser("convert", help="convert a list of colours to another format")
-    convert.add_argument(
+def convert(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `convert`."""
+    from tonada.core.formats.registry import WRITINGS
+
+    command.add_argument(
         "file", type=Path, metavar="FILE", help="a list of colours in any format that Tonada reads"
     )
-    convert.add_argument("--to", required=True, choices=LISTS, metavar="FORMAT", help=", ".join(LISTS))
-    convert.set_defaults(run=_convert)
+    command.add_argument("--to", required=True, choices=WRITINGS, metavar="FORMAT", help=", ".join(WRITINGS))
+    command.set_defaults(run=_convert)
 
-    export = commands.add_parser("export", help="export a take from Tonada's own file")
-    export.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
-    export.add_argument("--to", required=True, choices=KINDS, metavar="FORMAT", help=", ".join(KINDS))
-    export.add_argument(
+
+def export(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `export`."""
+    from tonada.core.color.writing import CSS_NOTATIONS
+    from tonada.core.formats.sheet import DARKS, NAMINGS
+    from tonada.handoff.client_sheet import PAPERS
+    from tonada.handoff.files import FILE_FORMATS
+
+    command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    command.add_argument(
+        "--to", required=True, choices=FILE_FORMATS, metavar="FORMAT", help=", ".join(FILE_FORMATS)
+    )
+    command.add_argument(
         "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
     )
-    export.add_argument("--steps", action="store_true", help="include tints and shades")
-    export.add_argument("--grounds", action="store_true", help="include the element colours on every ground")
-    export.add_argument("--no-night", action="store_true", help="leave the night scheme out")
-    export.add_argument(
-        "--dark", choices=("media", "attribute", "class"), default="media",
+    command.add_argument("--steps", action="store_true", help="include tints and shades")
+    command.add_argument("--grounds", action="store_true", help="include the element colours on every ground")
+    command.add_argument("--no-night", action="store_true", help="leave the night scheme out")
+    command.add_argument(
+        "--dark", choices=DARKS, default="media",
         help="how a stylesheet switches to night: the visitor's setting, data-theme=dark, or the class dark",
     )  # fmt: skip
-    export.add_argument("--naming", choices=("kebab", "camel", "snake"), default="kebab")
-    export.add_argument(
-        "--notation", choices=("hex", "hex upper", "rgb", "hsl", "hwb", "oklch", "lab"), default="hex"
-    )
-    export.add_argument("--prefix", default="", help="prefix of every name")
-    export.add_argument("--paper", choices=("A4", "Letter"), default="A4", help="page size of the PDF")
-    export.add_argument(
+    command.add_argument("--naming", choices=NAMINGS, default="kebab")
+    command.add_argument("--notation", choices=CSS_NOTATIONS, default="hex")
+    command.add_argument("--prefix", default="", help="prefix of every name")
+    command.add_argument("--paper", choices=PAPERS, default="A4", help="page size of the PDF")
+    command.add_argument(
         "--pages", nargs="*", choices=PAGES, default=[], metavar="PAGE",
         help=f"pages after the first one of the PDF: {', '.join(PAGES)}",
     )  # fmt: skip
-    export.set_defaults(run=_export)
+    command.set_defaults(run=_export)
 
-    slots = commands.add_parser("slots", help="fill the slots of a destination from Tonada's own file")
-    slots.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
-    slots.add_argument(
+
+def slots(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `slots`."""
+    from tonada.core.handoff.slots import SHIPPED
+    from tonada.handoff.slot_files import SLOT_KINDS
+
+    destinations = [destination.id for destination in SHIPPED]
+    command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    command.add_argument(
         "--destination",
         default="five-slots",
-        choices=DESTINATIONS,
+        choices=destinations,
         metavar="NAME",
-        help=", ".join(DESTINATIONS),
+        help=", ".join(destinations),
     )
-    slots.add_argument("--to", choices=("csv", "json", "html", "pdf"), default="csv", metavar="FORMAT")
-    slots.add_argument(
+    command.add_argument("--to", choices=SLOT_KINDS, default="csv", metavar="FORMAT")
+    command.add_argument(
         "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
     )
-    slots.set_defaults(run=_slots)
+    command.set_defaults(run=_slots)
 
-    recolour = commands.add_parser("recolour", help="put the colours of a take into a stylesheet")
-    recolour.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
-    recolour.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
-    recolour.add_argument("--properties", action="store_true", help="write references to custom properties")
-    recolour.add_argument("--pictures", action="store_true", help="recolour SVG pictures in data: URLs, too")
-    recolour.add_argument(
-        "--diff", action="store_true", help="print the changes as a diff, and write nothing"
-    )
-    recolour.set_defaults(run=_recolour)
+
+def recolour(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `recolour`."""
+    command.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
+    command.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
+    command.add_argument("--properties", action="store_true", help="write references to custom properties")
+    command.add_argument("--pictures", action="store_true", help="recolour SVG pictures in data: URLs, too")
+    command.add_argument("--diff", action="store_true", help="print the changes as a diff, and write nothing")
+    command.set_defaults(run=_recolour)
 
 
 def _convert(parsed: argparse.Namespace) -> int:
@@ -86,7 +94,8 @@ def _export(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.sheet import Options
     from tonada.document.own_file import read_own
     from tonada.handoff.client_sheet import ExportHeader, SheetPages
-    from tonada.handoff.files import Handoff, make_file
+    from tonada.handoff.file_format import Handoff
+    from tonada.handoff.files import make_file
     from tonada.handoff.press_profile import usual_press
 
     take, name = read_own(parsed.file.read_bytes())

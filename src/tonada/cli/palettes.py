@@ -7,8 +7,7 @@ import json
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, Final
 
-from tonada.cli.build import take_file
-from tonada.cli.files import KINDS
+from tonada.cli.build import TO_HELP, take_file
 
 if TYPE_CHECKING:
     from tonada.core.ready.palette import ReadyPalette
@@ -16,10 +15,9 @@ if TYPE_CHECKING:
 SORTS: Final = ("nearness", "quiet", "loud", "hue")
 
 
-def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
-    """Add `palettes` to the commands of `tonada`."""
-    palettes = commands.add_parser("palettes", help="find ready-made palettes by colours and words")
-    add = palettes.add_argument
+def palettes(command: argparse.ArgumentParser) -> None:
+    """Add the arguments of `palettes`."""
+    add = command.add_argument
     add(
         "--near",
         nargs="+",
@@ -46,10 +44,10 @@ def add_command(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -
     add("--max", type=_count, default=12, metavar="N", help="print at most N (default: 12)")
     add("--file", type=Path, metavar="FILE", help="search this list of palettes instead of Tonada's own")
     add("--take", metavar="NAME", help="make a take from the palette of this name")
-    add("--to", choices=KINDS, default="tonada", metavar="FORMAT", help=", ".join(KINDS))
+    add("--to", default="tonada", metavar="FORMAT", help=TO_HELP)
     add("--out", type=Path, metavar="FILE", help="the file to write the take to")
     add("--json", action="store_true", help="print JSON")
-    palettes.set_defaults(run=_palettes)
+    command.set_defaults(run=_palettes)
 
 
 def _palettes(parsed: argparse.Namespace) -> int:

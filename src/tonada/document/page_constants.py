@@ -9,6 +9,7 @@ import json
 from dataclasses import asdict
 from typing import Any
 
+from tonada.core.formats.endings import ACCEPTED
 from tonada.core.handoff.slots import Slot
 from tonada.core.proof.duotone import LUMA
 from tonada.core.roles.giving import ADDED
@@ -28,6 +29,7 @@ def page_constants() -> dict[str, Any]:
         "parts_of_a_scheme": list(PARTS_OF_A_SCHEME),
         "new_slot": new_slot,
         "luma": list(LUMA),
+        "accepted": {place: ",".join(endings) for place, endings in ACCEPTED.items()},
     }
 
 

@@ -8,11 +8,12 @@ from typing import Any, Final, Literal, TypeAlias
 from tonada.core.errors import InputError
 from tonada.core.formats import read_list
 from tonada.core.formats.detect import decode_text
+from tonada.core.formats.endings import STYLE_ENDINGS
+from tonada.core.formats.registry import LIST_ENDINGS
 from tonada.core.limits import MAX_STYLESHEET_BYTES, MAX_STYLESHEET_FILES
 from tonada.core.source.pictures import extract_colors, measure_image, render_preview
 from tonada.core.source.stylesheets import StyleFile, is_more_than_a_list, read_stylesheets
 from tonada.core.source.stylesheets.markup import looks_like_html
-from tonada.reading.endings import LIST_ENDINGS, STYLE_ENDINGS
 from tonada.reading.results import image_to_json, list_to_json, stylesheet_to_json
 
 Wanted: TypeAlias = Literal["image", "list", "stylesheet"]
@@ -75,10 +76,10 @@ def _kind_of(upload: Upload) -> Wanted:
     name = upload.name.lower()
     if name.endswith(STYLE_ENDINGS) and len(upload.content) > LONG_STYLESHEET_BYTES:
         return "stylesheet"
-    if name.endswith(LIST_ENDINGS):
-        return "list"
     if name.endswith(STYLE_ENDINGS):
         return "stylesheet" if _has_rules(upload) else "list"
+    if name.endswith(LIST_ENDINGS):
+        return "list"
     return "image"
 
 

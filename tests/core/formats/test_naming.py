@@ -13,8 +13,8 @@ from hypothesis import strategies as st
 from tests.sampling import examples
 from tests.takes import TAKE, TYPED
 from tonada.core.formats import read_list
-from tonada.core.formats.convert import TEXT_FORMATS
 from tonada.core.formats.naming import Names, words_of
+from tonada.core.formats.registry import WRITINGS
 from tonada.core.formats.sheet import Dark, Options, joined, sheet_of
 from tonada.core.handoff.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
@@ -57,7 +57,7 @@ def test_names_of_any_script_are_ascii_words(name: str, words: tuple[str, ...]) 
 
 def test_a_japanese_name_is_neither_empty_nor_lost() -> None:
     take = named("青い海", "Türkis")
-    css = TEXT_FORMATS["css"].write(sheet_of(take, ALL, title="x"), ALL)
+    css = WRITINGS["css"].write(sheet_of(take, ALL, title="x"), ALL)
     assert "--:" not in css
     assert re.search(r"--[a-z][-a-z0-9]*: #[0-9a-f]{6}; /\* 青い海 · ", css)
     assert re.search(r"--turkis: #[0-9a-f]{6}; /\* Türkis · ", css)
@@ -117,7 +117,7 @@ def test_a_stylesheet_refers_to_the_names_that_the_export_has() -> None:
 def test_overlays_are_on_every_file_that_holds_alpha() -> None:
     take = replace(TAKE, overlays=(Overlay("o1", "Veil", TAKE.swatches[0].id, 0.05),))
     sheet = sheet_of(take, Options(), title="x")
-    made = {kind: one.write(sheet, Options()) for kind, one in TEXT_FORMATS.items()}
+    made = {kind: one.write(sheet, Options()) for kind, one in WRITINGS.items()}
     assert "--veil: rgb(43 58 140 / 5%);" in made["css"]
     assert "$veil: rgb(43 58 140 / 5%);" in made["scss"]
     assert "--color-veil: rgb(43 58 140 / 5%);" in made["tailwind"]
@@ -126,20 +126,20 @@ def test_overlays_are_on_every_file_that_holds_alpha() -> None:
     assert "Veil,veil,,#2b3a8c0d,43,58,140,0.05,day" in made["csv"]
     assert "Veil" not in made["gpl"]
     for kind in ("css", "scss", "less", "tailwind", "tokens", "json", "csv", "svg"):
-        read = read_list(made[kind].encode(), f"a{TEXT_FORMATS[kind].ending}")
+        read = read_list(made[kind].encode(), f"a{WRITINGS[kind].ending}")
         veils = [one.hex for one in read.colors if one.name and "eil" in one.name]
         assert veils, kind
         assert all(value in ("#f4f5f9", "#f5f6fa") for value in veils), "read as it looks on white"
 
 
-@pytest.mark.parametrize("kind", TEXT_FORMATS)
+@pytest.mark.parametrize("kind", WRITINGS)
 def test_own_exports_can_be_read_again(kind: str) -> None:
     sheet = sheet_of(TAKE, ALL, title="x")
-    read = read_list(TEXT_FORMATS[kind].write(sheet, ALL).encode(), f"a{TEXT_FORMATS[kind].ending}")
+    read = read_list(WRITINGS[kind].write(sheet, ALL).encode(), f"a{WRITINGS[kind].ending}")
     assert not read.warnings
     expected = {value.hex for value in (*sheet.day, *sheet.night)}
     found = {one.hex for one in read.colors}
-    assert found == expected if TEXT_FORMATS[kind].holds_all else found <= expected
+    assert found == expected if WRITINGS[kind].holds_all else found <= expected
 
 
 def test_the_night_comes_by_wish_by_attribute_or_by_class() -> None:
@@ -151,9 +151,9 @@ def test_the_night_comes_by_wish_by_attribute_or_by_class() -> None:
     for dark, head in heads.items():
         options = Options(dark=dark)
         for kind in ("css", "tailwind"):
-            text = TEXT_FORMATS[kind].write(sheet_of(TAKE, options, title="x"), options)
+            text = WRITINGS[kind].write(sheet_of(TAKE, options, title="x"), options)
             assert text.count(head) == 1
-            read = read_list(text.encode(), f"a{TEXT_FORMATS[kind].ending}")
+            read = read_list(text.encode(), f"a{WRITINGS[kind].ending}")
             assert sum(bool(one.name and one.name.endswith("(dark)")) for one in read.colors) > 5
 
 

@@ -25,9 +25,10 @@ from tonada.core.color.writing import NOTATIONS, WrittenAs, all_notations, writt
 from tonada.core.errors import InputError
 from tonada.core.formats import read_list
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
-from tonada.core.formats.convert import TEXT_FORMATS, convert, sheet_of_list
+from tonada.core.formats.convert import convert, sheet_of_list
 from tonada.core.formats.listed import ColorList, ListedColor
 from tonada.core.formats.naming import words_of
+from tonada.core.formats.registry import WRITINGS
 from tonada.core.formats.sheet import Options, joined, sheet_of
 from tonada.core.handoff.check import check_file, check_take
 from tonada.core.pairs.evaluation import evaluate
@@ -37,7 +38,7 @@ from tonada.core.take.take import Assignment, Role
 # On the edge of sRGB, where a rounded value lies outside: one channel alone, and two alike.
 EDGES = [(0, 0, level) for level in range(0, 256, 5)] + [(level, level, 0) for level in range(0, 256, 5)]
 ALL = Options(steps=True, grounds=True)
-WHOLE = [kind for kind, one in TEXT_FORMATS.items() if one.holds_all]
+WHOLE = [kind for kind, one in WRITINGS.items() if one.holds_all]
 names = st.lists(st.sampled_from(["dusk", "reed", "tide", "loam", "ash", "fern"]), min_size=1, max_size=3)
 
 
@@ -85,10 +86,10 @@ def test_a_list_comes_back_the_same_and_is_written_the_same(
 ) -> None:
     listed = tuple(ListedColor(value, " ".join(words), None) for words, value in colors)
     sheet = sheet_of_list(ColorList("made", listed, (), "Sample sheet"))
-    first = TEXT_FORMATS[kind].write(sheet, Options())
-    again = read_list(first.encode(), f"a{TEXT_FORMATS[kind].ending}")
+    first = WRITINGS[kind].write(sheet, Options())
+    again = read_list(first.encode(), f"a{WRITINGS[kind].ending}")
     assert [one.hex for one in again.colors] == [one.hex for one in listed]
-    assert convert(first.encode(), f"a{TEXT_FORMATS[kind].ending}", kind) == first
+    assert convert(first.encode(), f"a{WRITINGS[kind].ending}", kind) == first
 
 
 @pytest.mark.parametrize("kind", WHOLE)
@@ -96,8 +97,8 @@ def test_a_list_comes_back_the_same_and_is_written_the_same(
 def test_a_takes_values_are_all_there_after_reading(kind: str, notation: WrittenAs) -> None:
     options = Options(steps=True, notation=notation)
     sheet = sheet_of(TAKE, options, title="Orrin Peak, Take 1")
-    text = TEXT_FORMATS[kind].write(sheet, options)
-    found = {one.hex for one in read_list(text.encode(), f"a{TEXT_FORMATS[kind].ending}").colors}
+    text = WRITINGS[kind].write(sheet, options)
+    found = {one.hex for one in read_list(text.encode(), f"a{WRITINGS[kind].ending}").colors}
     assert {value.hex for value in sheet.day} <= found
 
 
@@ -133,22 +134,22 @@ def test_a_name_that_would_end_a_comment_or_start_a_formula_is_made_harmless() -
     swatch = replace(TAKE.swatches[0], name="*/ body { display: none } /* =cmd()")
     take = replace(TAKE, swatches=(swatch, *TAKE.swatches[1:]))
     sheet = sheet_of(take, Options(steps=True), title="*/ x")
-    css = TEXT_FORMATS["css"].write(sheet, Options())
+    css = WRITINGS["css"].write(sheet, Options())
     assert "*/ body" not in css
     assert css.splitlines()[0] == "/* * / x */"
     formula = replace(swatch, name="=HYPERLINK(1)")
-    text = TEXT_FORMATS["csv"].write(
+    text = WRITINGS["csv"].write(
         sheet_of(replace(take, swatches=(formula, *take.swatches[1:])), Options(steps=True), title="x"), ALL
     )
     rows = list(csv.reader(io.StringIO(text)))
     assert rows[0][:4] == ["name", "token", "role", "hex"]
     assert not any(cell.startswith("=") for row in rows for cell in row)
-    svg = TEXT_FORMATS["svg"].write(sheet_of(take, ALL, title="<script>alert(1)</script>"), ALL)
+    svg = WRITINGS["svg"].write(sheet_of(take, ALL, title="<script>alert(1)</script>"), ALL)
     assert "<script>" not in svg
 
 
 def test_tokens_follow_the_format_and_carry_their_pairs() -> None:
-    text = TEXT_FORMATS["tokens"].write(sheet_of(TAKE, ALL, title="Orrin Peak"), ALL)
+    text = WRITINGS["tokens"].write(sheet_of(TAKE, ALL, title="Orrin Peak"), ALL)
     root = json.loads(text)
     assert set(root) == {"$description", "day", "night", "$extensions"}
     for group in (root["day"], root["night"]):
@@ -185,7 +186,7 @@ def test_tokens_carry_pairs_of_steps_swatches_and_overlays_and_the_level() -> No
     by_id = {one.id: one.ratio for one in evaluate(take).pairs}
     expected = [by_id[one.id] for one in own]
     for options in (Options(), ALL, Options(overlays=False, night=False)):
-        text = TEXT_FORMATS["tokens"].write(sheet_of(take, options, title="x"), options)
+        text = WRITINGS["tokens"].write(sheet_of(take, options, title="x"), options)
         checked = check_file(text.encode(), "a.tokens.json")[: len(own)]
         assert [one.ratio for one in checked] == expected
         assert {one.needed for one in checked} == {7.0}
@@ -204,7 +205,7 @@ def test_a_token_file_with_layers_that_are_none_is_refused() -> None:
 
 
 def test_the_svg_is_a_sheet_of_named_rectangles_with_text() -> None:
-    text = TEXT_FORMATS["svg"].write(sheet_of(TAKE, Options(), title="Orrin Peak"), Options())
+    text = WRITINGS["svg"].write(sheet_of(TAKE, Options(), title="Orrin Peak"), Options())
     root = ElementTree.fromstring(text)
     space = "{http://www.w3.org/2000/svg}"
     assert root.findtext(f"{space}title") == "Orrin Peak"

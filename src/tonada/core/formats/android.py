@@ -11,6 +11,7 @@ from defusedxml import DefusedXmlException
 
 from tonada.core.color.notation import read_color
 from tonada.core.errors import InputError
+from tonada.core.formats.format import Format, Reading
 from tonada.core.formats.listed import ColorList, ListBuilder
 
 _VALUE: Final = re.compile(r"#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})", re.IGNORECASE)
@@ -52,3 +53,8 @@ def _as_css(value: str) -> str:
     digits = value[1:]
     alpha = {4: 1, 8: 2}.get(len(digits), 0)
     return f"#{digits[alpha:]}{digits[:alpha]}"
+
+
+FORMAT: Final = Format(
+    kind="android", name="Android colours", reading=Reading(read=read_android, recognise=is_android)
+)

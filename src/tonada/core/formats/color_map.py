@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from typing import Final
 
 from tonada.core.color.notation import LONGEST_COLOR, is_color_name, read_color
 from tonada.core.errors import ColorError, InputError
+from tonada.core.formats.format import Format, JsonReading
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.tokens import DEEPEST_GROUP, MOST_TOKENS, Json
 
@@ -69,3 +71,12 @@ def _is_color(value: Json) -> bool:
     except ColorError:
         return False
     return True
+
+
+FORMAT: Final = Format(
+    kind="map",
+    name="JSON map of colours",
+    json_reading=JsonReading(
+        read=read_color_map, recognise=lambda root: isinstance(root, list) or holds_color(root)
+    ),
+)

@@ -6,6 +6,7 @@ import re
 from collections.abc import Mapping
 from typing import Final
 
+from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
 from tonada.core.source.stylesheets.nesting import split_selectors
@@ -105,3 +106,16 @@ def header(sheet: Sheet, pattern: str) -> list[str]:
 def comment(text: str) -> str:
     """Return text that can't end the comment it is in."""
     return " ".join(text.split()).replace("*/", "* /")
+
+
+FORMAT: Final = Format(
+    kind="css",
+    name="CSS custom properties",
+    note="light and dark",
+    reading=Reading(
+        read=read_css,
+        endings=(".css",),
+        resembles=lambda text: "{" in text and "--" in text and "}" in text,
+    ),
+    writing=Writing(write=write_css, ending=".css", mimetype="text/css"),
+)

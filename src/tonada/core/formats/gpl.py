@@ -6,6 +6,7 @@ import re
 from typing import Final
 
 from tonada.core.color.spaces import hex_to_srgb8
+from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Options, Sheet, Value
 
@@ -52,3 +53,12 @@ def _entry(value: Value, after: str) -> str:
 
 def _line(text: str) -> str:
     return " ".join(text.split())
+
+
+FORMAT: Final = Format(
+    kind="gpl",
+    name="GPL palette",
+    note="for drawing programs",
+    reading=Reading(read=read_gpl, endings=(".gpl",), recognise=lambda text: text.lstrip().startswith(MARK)),
+    writing=Writing(write=write_gpl, ending=".gpl", mimetype="text/plain"),
+)

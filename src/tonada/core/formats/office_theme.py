@@ -12,6 +12,7 @@ from xml.etree.ElementTree import Element, SubElement, indent, register_namespac
 from defusedxml.ElementTree import ParseError, fromstring
 
 from tonada.core.errors import InputError
+from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Options, Sheet, Value
 
@@ -94,3 +95,18 @@ def _accents(opaque: list[Value], roles: dict[str, str]) -> list[str]:
     found += [value for name, value in roles.items() if name not in _NO_ACCENTS]
     found += [value.hex for value in opaque if value.part != "role"]
     return list(dict.fromkeys(found)) or ["#000000"]
+
+
+FORMAT: Final = Format(
+    kind="office",
+    name="Office colour theme",
+    note="twelve slots, ECMA-376",
+    reading=Reading(read=read_office_theme, endings=(".xml",), recognise=is_office_theme),
+    writing=Writing(
+        write=write_office_theme,
+        ending=".theme.xml",
+        mimetype="application/xml",
+        has_options=False,
+        holds_all=False,
+    ),
+)

@@ -4,15 +4,16 @@ from __future__ import annotations
 
 from typing import Final
 
+from tonada.core.formats.format import Format, JsonReading
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.tokens import Json
 
 MARK: Final = "tonada take"
 
 
-def is_own(root: dict[str, Json]) -> bool:
+def is_own(root: Json) -> bool:
     """Return whether JSON is a file of Tonada's own."""
-    return root.get("format") == MARK
+    return isinstance(root, dict) and root.get("format") == MARK
 
 
 def read_own_list(root: dict[str, Json]) -> ColorList:
@@ -31,3 +32,8 @@ def read_own_list(root: dict[str, Json]) -> ColorList:
 
 def _objects(value: Json) -> list[dict[str, Json]]:
     return [one for one in value if isinstance(one, dict)] if isinstance(value, list) else []
+
+
+FORMAT: Final = Format(
+    kind="tonada", name="Tonada’s own file", json_reading=JsonReading(read=read_own_list, recognise=is_own)
+)

@@ -7,6 +7,7 @@ from typing import Final
 
 from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.errors import ColorError
+from tonada.core.formats.format import Format, Reading
 from tonada.core.formats.listed import ColorList, ListBuilder
 
 _MARKED: Final = re.compile(
@@ -82,3 +83,10 @@ def _name(before: str, after: str, *, alone: bool) -> str | None:
         return lead or after.strip(_AROUND) or None
     # With several colours on a line, only what points at one is its name.
     return lead if lead and before.rstrip().endswith((":", "=")) else None
+
+
+FORMAT: Final = Format(
+    kind="text",
+    name="Plain text",
+    reading=Reading(read=read_plain, endings=(".txt", ".md"), resembles=lambda _: True),
+)

@@ -9,6 +9,7 @@ from tonada.core.color.notation import LONGEST_COLOR, read_color
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError
+from tonada.core.formats.format import Format, JsonReading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
 from tonada.core.formats.tokens import Json
@@ -16,9 +17,9 @@ from tonada.core.formats.tokens import Json
 COLORS: Final = "colors"
 
 
-def is_plain(root: dict[str, Json]) -> bool:
+def is_plain(root: Json) -> bool:
     """Return whether JSON is a plain list of colours, and no file of design tokens."""
-    return isinstance(root.get(COLORS), list)
+    return isinstance(root, dict) and isinstance(root.get(COLORS), list)
 
 
 def read_json(root: dict[str, Json]) -> ColorList:
@@ -65,3 +66,12 @@ def _entry(value: Value, scheme: str, options: Options) -> dict[str, Json]:
         entry["alpha"] = round(value.alpha, 4)
     entry["scheme"] = scheme
     return entry
+
+
+FORMAT: Final = Format(
+    kind="json",
+    name="Plain JSON",
+    note="a list of colours",
+    json_reading=JsonReading(read=read_json, recognise=is_plain),
+    writing=Writing(write=write_json, ending=".json", mimetype="application/json"),
+)

@@ -1,99 +1,35 @@
-"""Variables of SCSS and of LESS: `$name: colour;` and `@name: colour;`, references, and maps of SCSS."""
+"""Variables of SCSS: `$name: colour;`."""
 
 from __future__ import annotations
 
-import re
-from dataclasses import replace
 from typing import Final
 
-from tonada.core.formats.css import comment, header, properties, title_of
-from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.formats.sheet import Options, Sheet, Value, joined, remark
+from tonada.core.formats.format import Format, Reading, Writing
+from tonada.core.formats.listed import ColorList
+from tonada.core.formats.sass_variables import read_variables, write_variables
+from tonada.core.formats.sheet import Options, Sheet
 
-_COMMENTS: Final = re.compile(r"/\*.*?(?:\*/|\Z)|(?<![:\w])//[^\n]*", re.DOTALL)
-_VARIABLE: Final = {
-    mark: re.compile(rf"^[ \t]*\{mark}([-\w]+)[ \t]*:[ \t]*([^;{{}}\n]*)", re.MULTILINE) for mark in "$@"
-}
-_MAP_ENTRY: Final = re.compile(
-    r"""^[ \t]*["']?([-\w ]+?)["']?[ \t]*:[ \t]*([^;{}\n]+?),?[ \t]*$""", re.MULTILINE
-)
-DEEPEST_REFERENCE: Final = 24
+NAME: Final = "SCSS variables"
 
 
 def read_scss(text: str) -> ColorList:
-    """Return the variables that are one colour, in their order; functions are noted, not computed.
-
-    Raises InputError without any.
-    """
-    return _read(text, "$", ListBuilder("SCSS variables"))
-
-
-def read_less(text: str) -> ColorList:
-    """Return the variables of LESS that are one colour. Raises InputError without any."""
-    return _read(text, "@", ListBuilder("Less variables"))
-
-
-def _read(text: str, mark: str, found: ListBuilder) -> ColorList:
-    variable = _VARIABLE[mark]
-    found.title = title_of(text)
-    plain = _COMMENTS.sub(lambda match: re.sub(r"[^\n]", " ", match.group()), text)
-    variables = {name: _value(value) for name, value in reversed(variable.findall(plain))}
-    entries = [(match.start(), match) for match in variable.finditer(plain)]
-    entries += [(match.start(), match) for match in _MAP_ENTRY.finditer(plain)]
-    counted, line = 0, 1
-    for start, match in sorted(entries, key=lambda entry: entry[0]):
-        line += plain.count("\n", counted, start)
-        counted = start
-        name, value = match.group(1), _follow(_value(match.group(2)), variables, mark)
-        if not value.startswith("("):
-            found.add_css(value, name, line=line)
-    return found.build()
-
-
-def _value(text: str) -> str:
-    return re.sub(r"!(?:default|global)", "", text).strip().rstrip(",").strip()
-
-
-def _follow(value: str, variables: dict[str, str], mark: str) -> str:
-    for _ in range(DEEPEST_REFERENCE):
-        if not value.startswith(mark) or value[1:] not in variables:
-            break
-        value = variables[value[1:]]
-    return value
+    """Return the variables that are one colour. Raises InputError without any."""
+    return read_variables(text, "$", NAME)
 
 
 def write_scss(sheet: Sheet, options: Options) -> str:
-    """Return a variable for each value; those of the night end in “night”, and stand last."""
-    return _write(sheet, options, "$")
+    """Return a variable for each value; those of the night stand last."""
+    return write_variables(sheet, options, "$")
 
 
-def write_less(sheet: Sheet, options: Options) -> str:
-    """Return a variable of LESS for each value, likewise."""
-    return _write(sheet, options, "@")
-
-
-def _write(sheet: Sheet, options: Options, mark: str) -> str:
-    night = tuple(_at_night(value) for value in sheet.night)
-    lines = [*header(sheet, "/* {} */"), *_variables(sheet.day, options, mark)]
-    if night:
-        lines += ["", *_variables(night, options, mark)]
-    return "\n".join([*lines, ""])
-
-
-def _variables(values: tuple[Value, ...], options: Options, mark: str) -> list[str]:
-    # What is referred to stands before what refers to it.
-    first = [value for value in values if not value.refers]
-    lines = properties(tuple(first), options, mark)
-    for value in values:
-        if value.refers:
-            said = remark(value, value.note)
-            note = f" /* {comment(said)} */" if said else ""
-            lines.append(
-                f"{mark}{joined(value.words, options)}: {mark}{joined(value.refers, options)};{note}"
-            )
-    return lines
-
-
-def _at_night(value: Value) -> Value:
-    refers = (*value.refers, "night") if value.refers else None
-    return replace(value, words=(*value.words, "night"), refers=refers)
+FORMAT: Final = Format(
+    kind="scss",
+    name=NAME,
+    note="for Sass",
+    reading=Reading(
+        read=read_scss,
+        endings=(".scss", ".sass"),
+        resembles=lambda text: text.lstrip().startswith("$") or "\n$" in text,
+    ),
+    writing=Writing(write=write_scss, ending=".scss", mimetype="text/x-scss"),
+)

@@ -8,12 +8,15 @@ from xml.etree.ElementTree import Element, SubElement, indent, tostring
 
 from tonada.core.color.notation import ReadColor, read_color
 from tonada.core.errors import ColorError
+from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sheet import Options, Sheet, Value, joined, shown
 from tonada.core.source.pictures.svg_limits import local_name, parse_svg
 
 _SHAPES: Final = frozenset(("rect", "circle", "ellipse", "path", "polygon"))
 _SVG: Final = "http://www.w3.org/2000/svg"
+# Within so much of a text the root of a drawing begins.
+_HEAD: Final = 4000
 _CELL: Final = (180, 96)
 _COLUMNS: Final = 5
 _MARGIN: Final = 24
@@ -131,3 +134,15 @@ def _text(
     if bold:
         style["font-weight"] = "700"
     SubElement(parent, "text", {"x": str(x), "y": str(y), **style}).text = text
+
+
+FORMAT: Final = Format(
+    kind="svg",
+    name="SVG swatches",
+    note="editable, text as text",
+    reading=Reading(
+        read=lambda text: read_svg_swatches(text.encode()),
+        recognise=lambda text: text.lstrip().startswith("<") and "<svg" in text[:_HEAD],
+    ),
+    writing=Writing(write=write_svg, ending=".svg", mimetype="image/svg+xml"),
+)

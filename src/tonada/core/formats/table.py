@@ -10,6 +10,7 @@ from tonada.core.color.notation import Notation, read_color
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError, InputError
+from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
 
@@ -111,3 +112,12 @@ def _row(value: Value, scheme: str, options: Options) -> tuple[str, ...]:
 def inert(text: str) -> str:
     """Return text that a spreadsheet doesn't take for a formula (CSV injection, OWASP)."""
     return f"'{text}" if text.startswith(("=", "+", "-", "@", "\t")) else text
+
+
+FORMAT: Final = Format(
+    kind="csv",
+    name="CSV",
+    note="for a spreadsheet",
+    reading=Reading(read=read_csv, endings=(".csv", ".tsv")),
+    writing=Writing(write=write_csv, ending=".csv", mimetype="text/csv"),
+)

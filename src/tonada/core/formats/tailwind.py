@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Final
 
 from tonada.core.formats.css import header, night_rule, properties
+from tonada.core.formats.format import Format, Writing
 from tonada.core.formats.sheet import Options, Sheet, Value
 
 
@@ -31,3 +33,11 @@ def _led(values: tuple[Value, ...], lead: tuple[str, ...]) -> tuple[Value, ...]:
 def _after(lead: tuple[str, ...], words: tuple[str, ...]) -> tuple[str, ...]:
     """Put the lead before words; what was read from a theme has it already."""
     return words if words[: len(lead)] == lead and len(words) > len(lead) else (*lead, *words)
+
+
+FORMAT: Final = Format(
+    kind="tailwind",
+    name="Tailwind theme",
+    note="for Tailwind CSS 4",
+    writing=Writing(write=write_tailwind, ending=".theme.css", mimetype="text/css"),
+)

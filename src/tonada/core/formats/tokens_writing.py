@@ -6,11 +6,13 @@ Source: Design Tokens Community Group, Format Module and Color Module 2025.10.
 from __future__ import annotations
 
 import json
+from typing import Final
 
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
+from tonada.core.formats.format import Format, JsonReading, Writing
 from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value, joined, remark
-from tonada.core.formats.tokens import Json
+from tonada.core.formats.tokens import Json, read_token_object
 
 
 def write_tokens(sheet: Sheet, options: Options) -> str:
@@ -67,3 +69,14 @@ def _reference(words: tuple[str, ...], options: Options, above: str) -> str:
 def _components(value: Value) -> Json:
     channels: list[Json] = [round(int(channel) / 255, 6) for channel in hex_to_srgb8(value.hex)]
     return {"colorSpace": "srgb", "components": channels, "alpha": round(value.alpha, 4), "hex": value.hex}
+
+
+FORMAT: Final = Format(
+    kind="tokens",
+    name="Design tokens",
+    note="DTCG 2025.10, with pairs",
+    json_reading=JsonReading(
+        read=read_token_object, recognise=lambda root: isinstance(root, dict), guesses=True
+    ),
+    writing=Writing(write=write_tokens, ending=".tokens.json", mimetype="application/json"),
+)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated
 from uuid import UUID
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from tonada.core import limits
 from tonada.core.color.press import Press
@@ -20,11 +20,19 @@ from tonada.core.handoff.written import Undecided
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import PAPERS, Paper, SheetPages
-from tonada.handoff.files import FILE_FORMATS, FileKind
+from tonada.handoff.files import FILE_FORMATS, file_format
 from tonada.handoff.slot_files import SlotKind
 from tonada.store.destinations import DestinationRow
 
 Text = Annotated[str, StringConstraints(max_length=limits.MAX_RESTYLED_CHARACTERS)]
+
+
+# A kind of file: whatever the registry has.
+FileKind = Annotated[
+    str,
+    AfterValidator(lambda kind: file_format(kind).kind),
+    WithJsonSchema({"type": "string", "enum": list(FILE_FORMATS)}),
+]
 
 
 class OptionsModel(Model):

@@ -23,7 +23,7 @@ from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.take import TakeDocument
-from tonada.handoff.files import zipped
+from tonada.handoff.file_format import zipped
 from tonada.store import sources, takes
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound

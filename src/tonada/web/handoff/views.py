@@ -10,7 +10,8 @@ from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
 from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
-from tonada.handoff.files import FILE_FORMATS, Handoff, file_name, make_file
+from tonada.handoff.file_format import Handoff
+from tonada.handoff.files import FILE_FORMATS, file_name, make_file
 from tonada.handoff.press_profile import usual_press
 from tonada.handoff.sheet_preview import preview_of
 from tonada.store import handoffs, sources, versions
