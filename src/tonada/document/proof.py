@@ -18,6 +18,7 @@ from tonada.core.take.proof_settings import (
     TextStyle,
     VoiceId,
 )
+from tonada.document.of_core import OfCore
 from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, RoleText
 
 SourceId = Annotated[str, StringConstraints(max_length=40)]
@@ -28,15 +29,17 @@ class UseModel(Model):
     key: ColorKey
 
 
-class GroundModel(Model):
+class GroundModel(OfCore):
     """A ground where it departs from the rule, or one of the designer's own."""
+
+    core = proof_parts.GroundSettings
 
     id: Identifier
     name: Name | None = None
     ground: ColorKey | None = None
     uses: Annotated[tuple[UseModel, ...], Field(max_length=len(Element))] = ()
 
-    def to_ground(self) -> proof_parts.GroundSettings:
+    def to_core(self) -> proof_parts.GroundSettings:
         uses = tuple((one.element, one.key) for one in self.uses)
         return proof_parts.GroundSettings(self.id, self.name, self.ground, uses)
 
@@ -80,23 +83,20 @@ class SectionGround(Model):
     ground: Identifier
 
 
-class ChosenSlotModel(Model):
+class ChosenSlotModel(OfCore):
     """A slot of a destination that was filled by hand."""
+
+    core = proof_parts.ChosenSlot
 
     destination: Identifier
     slot: Name
     key: ColorKey
 
-    def to_slot(self) -> proof_parts.ChosenSlot:
-        return proof_parts.ChosenSlot(self.destination, self.slot, self.key)
 
-    @classmethod
-    def of(cls, one: proof_parts.ChosenSlot) -> ChosenSlotModel:
-        return cls(destination=one.destination, slot=one.slot, key=one.key)
-
-
-class ProofModel(Model):
+class ProofModel(OfCore):
     """How the sample pages are set; see the core's ProofSettings."""
+
+    core = proof_parts.ProofSettings
 
     heading_face: FaceName = "Bricolage Grotesque"
     text_face: FaceName = "Source Sans 3"
@@ -115,47 +115,32 @@ class ProofModel(Model):
     headline: Words = ""
     button: Words = ""
 
-    def to_settings(self) -> proof_parts.ProofSettings:
+    def to_core(self) -> proof_parts.ProofSettings:
+        plain = {name: getattr(self, name) for name in type(self).model_fields if name not in _SHAPED}
         return proof_parts.ProofSettings(
-            heading_face=self.heading_face,
-            text_face=self.text_face,
+            **plain,
             sizes=tuple((one.style, proof_parts.TextSize(one.size, one.weight)) for one in self.sizes),
-            logo=self.logo,
-            picture=self.picture,
-            overlay=self.overlay,
             sections=tuple((one.page, one.section, one.ground) for one in self.sections),
             narrow_sizes=tuple((one.width, one.style, one.size) for one in self.narrow_sizes),
-            picture_place=self.picture_place,
             duotone=(self.duotone.dark, self.duotone.light) if self.duotone else None,
-            voice=self.voice,
-            kicker=self.kicker,
-            headline=self.headline,
-            button=self.button,
         )
 
     @classmethod
-    def of(cls, one: proof_parts.ProofSettings) -> ProofModel:
-        sizes = [{"style": style, "size": size.size, "weight": size.weight} for style, size in one.sizes]
-        sections = [
-            {"page": page, "section": section, "ground": ground} for page, section, ground in one.sections
+    def of(cls, value: proof_parts.ProofSettings) -> ProofModel:
+        found = {name: getattr(value, name) for name in cls.model_fields if name not in _SHAPED}
+        found["sizes"] = [
+            {"style": style, "size": size.size, "weight": size.weight} for style, size in value.sizes
         ]
-        narrow = [{"width": width, "style": style, "size": size} for width, style, size in one.narrow_sizes]
-        given: dict[str, object] = {name: getattr(one, name) for name in _PLAIN}
-        given |= {"sizes": sizes, "sections": sections, "narrow_sizes": narrow}
-        if one.duotone:
-            given["duotone"] = {"dark": one.duotone[0], "light": one.duotone[1]}
-        return cls.model_validate(given)
+        found["sections"] = [
+            {"page": page, "section": section, "ground": ground} for page, section, ground in value.sections
+        ]
+        found["narrow_sizes"] = [
+            {"width": width, "style": style, "size": size} for width, style, size in value.narrow_sizes
+        ]
+        if value.duotone:
+            found["duotone"] = {"dark": value.duotone[0], "light": value.duotone[1]}
+        return cls.model_validate(found)
 
 
-_PLAIN: Final = (
-    "heading_face",
-    "text_face",
-    "logo",
-    "picture",
-    "overlay",
-    "picture_place",
-    "voice",
-    "kicker",
-    "headline",
-    "button",
-)
+# What the core has in tuples and a document in objects, with a name for each part.
+_SHAPED: Final = ("sizes", "sections", "narrow_sizes", "duotone")

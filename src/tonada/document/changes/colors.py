@@ -29,7 +29,7 @@ class RampChange(Model):
     ramp: RampPart
 
     def apply(self, take: Take) -> Changed:
-        settings = laid_on(take.swatch(self.swatch).ramp, self.ramp, self.ramp.to_settings())
+        settings = laid_on(take.swatch(self.swatch).ramp, self.ramp, self.ramp.to_core())
         return repoint.set_ramp(take, self.swatch, settings), ()
 
 
@@ -50,7 +50,7 @@ class NeutralChange(Model):
 
     def apply(self, take: Take) -> Changed:
         before = neutrals.neutral_of(take, self.neutral.id)
-        return neutrals.set_neutral(take, laid_on(before, self.neutral, self.neutral.to_neutral())), ()
+        return neutrals.set_neutral(take, laid_on(before, self.neutral, self.neutral.to_core())), ()
 
 
 class Instead(Model):
@@ -85,7 +85,7 @@ class AdoptChange(Model):
     role: RoleText | None = None
 
     def apply(self, take: Take) -> Changed:
-        return giving.adopt(take, self.name, self.hex, self.origin.to_origin(), self.role), ()
+        return giving.adopt(take, self.name, self.hex, self.origin.to_core(), self.role), ()
 
 
 class MovedColor(Model):

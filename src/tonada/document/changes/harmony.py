@@ -39,7 +39,7 @@ class PlaceChange(Model):
 
 
 def _with_settings(take: Take, part: HarmonyPart) -> Take:
-    return replace(take, harmony=laid_on(take.harmony, part, part.to_settings()))
+    return replace(take, harmony=laid_on(take.harmony, part, part.to_core()))
 
 
 class ChordChange(Model):
