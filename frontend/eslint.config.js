@@ -2,6 +2,8 @@ import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import typescript from 'typescript-eslint'
 
+import { RULES_OF_THE_JOB } from './rules-of-the-job.js'
+
 export default typescript.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   ...typescript.configs.strictTypeChecked,
@@ -35,9 +37,11 @@ export default typescript.config(
           selector: "UnaryExpression[operator='void'] CallExpression[callee.object.name='api']",
           message: 'The answer of a call is looked at: await it, or catch what it throws.',
         },
+        ...RULES_OF_THE_JOB,
       ],
     },
   },
+  { files: ['**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
@@ -46,6 +50,8 @@ export default typescript.config(
         'error',
         { ignoreRestSiblings: true, varsIgnorePattern: '^_' },
       ],
+      // The same within templates.
+      'vue/no-restricted-syntax': ['error', ...RULES_OF_THE_JOB],
       'vue/block-lang': ['error', { script: { lang: 'ts' } }],
     },
   },

@@ -76,14 +76,14 @@ export default defineConfig({
             },
             {
               name: 'common',
-              test: /src\/(api|ui|take\/(?!\w+(Inspector|Fields|List|Button)\.vue)|frame\/(?!SixSteps|ShareField|ChosenColor|DeletedTakes)|page\/use|source\/useFileIntake|review\/cameBack|harmony\/layout)[^?]*\.(ts|vue)$/,
+              test: /src\/(api|ui|take\/(?!\w+(Inspector|Fields|List|RemoveButton)\.vue)|head|panel\/(?!ShareField|ChosenColor)|frame\/(?!DeletedTakes)|page\/(use|InspectorPanel)|source\/useFileIntake|remarks\/cameBack|harmony\/layout)[^?]*\.(ts|vue)$/,
               minShareCount: 2,
               priority: 2,
             },
             // What stands beside a view once a colour is chosen.
             {
               name: 'chosen',
-              test: /src\/(take\/(\w+Inspector|\w+Fields|PairList|UsesList|RemoveButton)|frame\/(ChosenColor|ShareField))\.vue$/,
+              test: /src\/(take\/(\w+Inspector|\w+Fields|PairList|UsesList|RemoveButton)|panel\/(ChosenColor|ShareField))\.vue$/,
               priority: 1,
             },
           ],

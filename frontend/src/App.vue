@@ -2,7 +2,7 @@
 import { useOutdated } from '@/api/build'
 import { useLostView } from '@/frame/useLostView'
 import { useWindowTitle } from '@/frame/useWindowTitle'
-import { useWorkspace } from '@/frame/useWorkspace'
+import { useWorkspace } from '@/ui/useWorkspace'
 import { useKeptFocus } from '@/ui/useKeptFocus'
 import NoticeBar from '@/ui/NoticeBar.vue'
 

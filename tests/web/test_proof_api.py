@@ -11,7 +11,7 @@ import pytest
 from tests.takes import TAKE
 from tests.web.conftest import Client
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, FaceName
-from tonada.core.take.proof_settings import VoiceId
+from tonada.core.proof.voices import VOICES
 from tonada.document.take import TakeDocument
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
@@ -28,7 +28,7 @@ def test_the_vocabulary_names_pages_faces_and_pairings(client: Client) -> None:
         "mail",
         "style",
     ]
-    assert {one["id"] for one in said["voices"]} == set(get_args(VoiceId))
+    assert {one["id"] for one in said["voices"]} == {voice.id for voice in VOICES}
     assert len(said["typefaces"]) == len(TYPEFACES) >= 12
     names = {face.name for face in TYPEFACES}
     assert set(get_args(FaceName)) == names

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
-import AppMark from '@/frame/AppMark.vue'
-import ViewMenu from '@/frame/ViewMenu.vue'
+import AppMark from '@/head/AppMark.vue'
+import ViewMenu from '@/head/ViewMenu.vue'
 import { useFileIntake } from '@/source/useFileIntake'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RadioBar from '@/ui/RadioBar.vue'
@@ -9,7 +9,7 @@ import RenameDialog from '@/ui/RenameDialog.vue'
 import { useUnanswered } from '@/ui/useAnswer'
 import BrandCard from './BrandCard.vue'
 import BrandStart from './BrandStart.vue'
-import SixSteps from '@/frame/SixSteps.vue'
+import SixSteps from '@/source/SixSteps.vue'
 import { useBrands } from './useBrands'
 import { useBrandStart } from './useBrandStart'
 

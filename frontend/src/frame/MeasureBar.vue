@@ -2,9 +2,9 @@
 import { computed } from 'vue'
 import MeasureCell from './MeasureCell.vue'
 import MeasureEdge from './MeasureEdge.vue'
-import { useColorDrag } from './useColorDrag'
-import { useSelection } from './useSelection'
-import { useShares } from './useShares'
+import { useColorDrag } from '@/page/useColorDrag'
+import { useSelection } from '@/take/useSelection'
+import { useShares } from '@/panel/useShares'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
 

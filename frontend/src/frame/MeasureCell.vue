@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Cell } from '@/api/types'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 
 defineProps<{ cell: Cell; selected: boolean }>()
 const emit = defineEmits<{ toggle: []; grab: [event: PointerEvent]; swap: [by: -1 | 1] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import AppMark from './AppMark.vue'
+import AppMark from '@/head/AppMark.vue'
 </script>
 
 <template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onBeforeUnmount } from 'vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import { useSight } from './useSight'
-import type { Sight } from './useSight'
+import { useSight } from '@/take/useSight'
+import type { Sight } from '@/take/useSight'
 
 const { sight, severity, filter } = useSight()
 // Where the switch isn't shown there would be no way back from another sight.

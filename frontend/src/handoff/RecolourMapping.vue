@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { useRecolouring } from './useRecolouring'
-import ColorCombo from '@/ui/ColorCombo.vue'
+import ColorCombo from '@/take/ColorCombo.vue'
 
 /** Each old colour, and what has its place. */
 defineProps<{ recolouring: ReturnType<typeof useRecolouring> }>()

@@ -2,7 +2,7 @@
 import { computed, watch } from 'vue'
 import type { Evaluation, HandoffVocabulary, Notation } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 import { useCopy } from '@/ui/useCopy'
 import { useNotations } from '@/take/useNotations'
 

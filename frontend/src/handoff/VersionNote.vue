@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, explain, given } from '@/api/client'
 import type { Version } from '@/api/types'
-import { useCameBackStore } from '@/review/cameBack'
+import { useCameBackStore } from '@/remarks/cameBack'
 import { useTakeStore } from '@/take/take'
 import { useCopy } from '@/ui/useCopy'
 

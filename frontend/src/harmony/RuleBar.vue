@@ -14,10 +14,6 @@ defineProps<{
 const { previewingChange } = usePagePreview()
 const rule = defineModel<string>({ required: true })
 
-const SHORT: Readonly<Record<string, string>> = {
-  'split complementary': 'split compl.',
-  'analogous with accent': 'anal. + accent',
-}
 const x = (angle: number) => 46 + (signed(angle) / 360) * 80
 </script>
 
@@ -44,7 +40,7 @@ const x = (angle: number) => 46 + (signed(angle) / 360) * 80
           <line x1="6" x2="86" y1="7" y2="7" stroke="currentColor" opacity="0.5" />
           <circle cx="46" cy="7" r="4.5" fill="currentColor" />
           <circle
-            v-for="angle in one.name === 'free' ? freeAngles : one.angles"
+            v-for="angle in one.is_free ? freeAngles : one.angles"
             :key="angle"
             :cx="x(angle)"
             cy="7"
@@ -55,7 +51,7 @@ const x = (angle: number) => 46 + (signed(angle) / 360) * 80
         <span
           class="block truncate text-small leading-4 font-semibold first-letter:uppercase"
           aria-hidden="true"
-          >{{ SHORT[one.name] ?? one.name }}</span
+          >{{ one.short }}</span
         >
         <span class="sr-only">{{ one.name }}</span>
       </span>

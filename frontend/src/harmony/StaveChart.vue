@@ -137,7 +137,6 @@ const fieldChroma = computed(() => {
 const anchorIsFree = computed(
   () => props.document.swatches.find((one) => one.id === stave.value.anchor)?.held === false,
 )
-const moves = computed(() => props.document.harmony.rule !== 'triadic')
 
 function stepFlag(flag: Flag | 'anchor', degrees: number) {
   keys.stepFlag(flag, degrees)
@@ -165,7 +164,7 @@ function stepFlag(flag: Flag | 'anchor', degrees: number) {
         v-if="stave.has_hue"
         :stave="{ ...stave, hue: middleHue }"
         :field="field"
-        :moves="moves"
+        :moves="stave.flags_move"
         :anchor-moves="anchorIsFree"
         @grab="drag.grabFlag"
         @step="stepFlag"

@@ -14,6 +14,10 @@ interface Look {
   readonly evaluation: Evaluation
 }
 
+/** Where a note stands, as its keys move it: up, out from grey, and around; lightness, chroma and hue. */
+type Place = readonly [up: number, out: number, around: number]
+
+const MOST_CHROMA = 0.4
 const LIGHTNESS_STEP = 0.01
 const CHROMA_STEP = 0.01
 const WHEEL_STEP = 0.005
@@ -24,7 +28,7 @@ const GESTURE_MS = 450
 
 /** What keys and the wheel do to a note; a row of presses is one step. */
 export function useNoteKeys(look: Look, verbs: Verbs) {
-  let under: { id: string; lightness: number; chroma: number; hue: number } | undefined
+  let under: { id: string; place: Place } | undefined
   let turned: { index: number; degrees: number } | undefined
   const keep = useDebounceFn(async () => {
     const [note, flag] = [under, turned]
@@ -34,43 +38,30 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     if (turned === flag) turned = undefined
   }, GESTURE_MS)
 
-  /** The values that a row of presses has reached, before rounding to 8 bits. */
-  function values(figures: SwatchFigures) {
-    if (under?.id !== figures.id) {
-      const { id, lightness, chroma, hue } = figures
-      under = { id, lightness, chroma, hue }
-    }
-    return under
+  /** The place that a row of presses has reached, before the server rounds it to 8 bits. */
+  function placeOf({ id, lightness, chroma, hue }: SwatchFigures): Place {
+    if (under?.id !== id) under = { id, place: [lightness, chroma, hue] }
+    return under.place
   }
 
-  function show(
-    figures: SwatchFigures,
-    changes: { lightness?: number; chroma?: number; hue?: number },
-  ) {
-    under = { ...values(figures), ...changes }
-    verbs.show({
-      kind: 'place',
-      swatch: figures.id,
-      lightness: under.lightness,
-      chroma: under.chroma,
-      hue: under.hue,
-      position: null,
-      settle: false,
-    })
+  function show(swatch: string, place: Place) {
+    under = { id: swatch, place }
+    const [lightness, chroma, hue] = place
+    verbs.show({ kind: 'place', swatch, lightness, chroma, hue, position: null, settle: false })
     void keep()
   }
 
   function press(figures: SwatchFigures, event: KeyboardEvent) {
     if (event.ctrlKey || event.metaKey || event.altKey) return
     const arrow = arrowOf(event)
-    const now = values(figures)
+    const [up, out, around] = placeOf(figures)
     const far = event.shiftKey ? 10 : 1
-    if (arrow?.[0]) show(figures, { hue: (now.hue + arrow[0] * far + 360) % 360 })
-    else if (arrow)
-      show(figures, { lightness: within(now.lightness - arrow[1] * far * LIGHTNESS_STEP, 1) })
+    const { id } = figures
+    if (arrow?.[0]) show(id, [up, out, (around + arrow[0] * far + 360) % 360])
+    else if (arrow) show(id, [within(up - arrow[1] * far * LIGHTNESS_STEP, 1), out, around])
     else if (event.key === '+' || event.key === '=')
-      show(figures, { chroma: within(now.chroma + CHROMA_STEP, 0.4) })
-    else if (event.key === '-') show(figures, { chroma: within(now.chroma - CHROMA_STEP, 0.4) })
+      show(id, [up, within(out + CHROMA_STEP, MOST_CHROMA), around])
+    else if (event.key === '-') show(id, [up, within(out - CHROMA_STEP, MOST_CHROMA), around])
     else if (event.key.toLowerCase() === 'h') verbs.hold(figures.id)
     else if (event.key === 'Delete' || event.key === 'Backspace') verbs.remove(figures.id)
     else return
@@ -82,8 +73,9 @@ export function useNoteKeys(look: Look, verbs: Verbs) {
     const note = event.currentTarget
     if (isHeld || !(note instanceof Element) || !note.contains(document.activeElement)) return
     event.preventDefault()
-    const now = values(figures)
-    show(figures, { chroma: within(now.chroma - Math.sign(event.deltaY) * WHEEL_STEP, 0.4) })
+    const [up, out, around] = placeOf(figures)
+    const further = within(out - Math.sign(event.deltaY) * WHEEL_STEP, MOST_CHROMA)
+    show(figures.id, [up, further, around])
   }
 
   /** A flag by keys: the spread, or with the anchor's flag the whole chord. */

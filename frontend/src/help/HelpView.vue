@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import AppMark from '@/frame/AppMark.vue'
-import ViewMenu from '@/frame/ViewMenu.vue'
+import AppMark from '@/head/AppMark.vue'
+import ViewMenu from '@/head/ViewMenu.vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { countOf } from '@/ui/format'
 import { HelpText } from './HelpText'

@@ -1,7 +1,7 @@
 /** The help leads nowhere that isn't there. */
 import type { Token, Tokens } from 'marked'
 import { expect, it } from 'vitest'
-import { WORDS } from '@/frame/words'
+import { WORDS } from '@/head/words'
 import { anchorOf, pages, pictureOf, search, targetOf, textOf } from './guide'
 import type { HelpPage } from './guide'
 

@@ -1,5 +1,5 @@
 /** A part of the page that was pointed out: what stands behind it is chosen in the view. */
-import { useSelection } from '@/frame/useSelection'
+import { useSelection } from '@/take/useSelection'
 import { targetFrom, targetOf } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 import type { PickedPart } from './PageStage.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useSight } from '@/frame/useSight'
+import { useSight } from '@/take/useSight'
 import { formatDifference } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 

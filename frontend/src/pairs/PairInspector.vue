@@ -4,9 +4,10 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import MendCard from './MendCard.vue'
 import PairSettings from './PairSettings.vue'
 import type { PairFigures } from '@/api/types'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 import { useMends } from './useMends'
-import { formatNeeded, formatRatio, verdictText } from '@/ui/format'
+import { formatNeeded, formatRatio } from '@/ui/format'
+import { verdictText } from '@/take/verdict'
 import { targetFrom, targetOf } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
 import { usePagePreview } from '@/page/usePagePreview'
@@ -89,7 +90,7 @@ watch(
     <p class="text-quiet">
       {{ pair.usage.charAt(0).toUpperCase() + pair.usage.slice(1)
       }}<template v-if="pair.outcome === 'exempt'">: no requirement</template
-      ><template v-else-if="pair.needed > 1"
+      ><template v-else-if="pair.is_asked"
         >, needs {{ formatNeeded(pair.needed) }} by {{ pair.criterion }}</template
       ><template v-else>: no requirement at level A</template>
     </p>

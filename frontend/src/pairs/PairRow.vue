@@ -6,7 +6,8 @@ import { api, given } from '@/api/client'
 import type { PairFigures } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
 import { useTakeStore } from '@/take/take'
-import { formatRatio, verdictText } from '@/ui/format'
+import { formatRatio } from '@/ui/format'
+import { verdictText } from '@/take/verdict'
 
 const props = defineProps<{ pair: PairFigures; greys: readonly string[]; selected: boolean }>()
 /** An exempt pair doesn't pass, and doesn't fail either. */

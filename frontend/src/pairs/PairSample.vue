@@ -4,8 +4,6 @@ import type { PairFigures } from '@/api/types'
 
 const props = defineProps<{ pair: PairFigures }>()
 
-const UNSEEN = 1.3
-
 /** Each usage in the size at which its requirement holds. */
 const look = computed(
   () =>
@@ -23,7 +21,7 @@ const look = computed(
     })[props.pair.usage],
 )
 /** Where text and ground are nearly one, a line of black and white around it shows that there is something. */
-const isUnseen = computed(() => props.pair.ratio < UNSEEN)
+const isUnseen = computed(() => !props.pair.is_seen)
 const isPart = computed(() => ['part of a control', 'focus indicator'].includes(props.pair.usage))
 </script>
 

@@ -3,10 +3,9 @@ import { computed } from 'vue'
 import { useProofContext } from './context'
 import DrawnScene from './DrawnScene.vue'
 import OwnPicture from './OwnPicture.vue'
-import type { SceneName } from './scenes'
 
 /** A picture of a page: drawn in the colours of the take, or the brand’s own in its place. */
-const props = defineProps<{ name: string; scene: SceneName; own?: boolean }>()
+const props = defineProps<{ name: string; scene: string; own?: boolean }>()
 const context = useProofContext()
 const source = computed(() =>
   props.own && context.value.settings.picture_place === 'beside'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ElementKind, ProofFigures } from '@/api/types'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
@@ -90,7 +90,7 @@ function give(key: string | null) {
           <dd>
             <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }}:1</b>
             <span class="ml-2 font-semibold">{{
-              use.passes ? 'Passes' : `Short by ${formatShort(use.needed - use.ratio)}`
+              use.passes ? 'Passes' : `Short by ${formatShort(use.shortBy)}`
             }}</span>
           </dd>
         </div>

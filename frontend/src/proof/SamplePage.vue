@@ -1,27 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Component } from 'vue'
 import { provideProof } from './context'
 import type { ProofContext } from './context'
-import ArticlePage from './pages/ArticlePage.vue'
-import DashboardPage from './pages/DashboardPage.vue'
-import FormPage from './pages/FormPage.vue'
-import HomePage from './pages/HomePage.vue'
-import MailPage from './pages/MailPage.vue'
-import ShopPage from './pages/ShopPage.vue'
-import StylePage from './pages/StylePage.vue'
 
 /** One of the sample pages. Its root has the variables of `rootVariables`. */
 const props = defineProps<{ context: ProofContext }>()
-const PAGES = {
-  home: HomePage,
-  article: ArticlePage,
-  shop: ShopPage,
-  dashboard: DashboardPage,
-  form: FormPage,
-  mail: MailPage,
-  style: StylePage,
-} as const
-const component = computed(() => PAGES[props.context.page as keyof typeof PAGES])
+/** A page of the core’s is drawn by the file with its name: “home” by HomePage. */
+const pages = import.meta.glob<Component>('./pages/*Page.vue', { import: 'default', eager: true })
+const component = computed(() => {
+  const { page } = props.context
+  return pages[`./pages/${page.charAt(0).toUpperCase()}${page.slice(1)}Page.vue`]
+})
 provideProof(() => props.context)
 </script>
 

@@ -1,7 +1,7 @@
 /** What every part of a sample page is drawn from, handed down from the frame. */
 import { computed, inject, provide, proxyRefs, shallowRef } from 'vue'
 import type { ComputedRef, InjectionKey, Ref } from 'vue'
-import type { VoiceCopy } from './voices/copy'
+import type { VoiceCopy } from './voices'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
 
 export interface ProofContext {

@@ -1,6 +1,5 @@
 /** The parts of a drawn page, read from its own document: names, geometry, what each of them is. */
-import { sceneShares } from './scenes/shares'
-import type { SceneName } from './scenes'
+import { drawingShares } from './drawingShares'
 import type { ElementKind, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
 
 export interface Part {
@@ -26,6 +25,7 @@ export interface PartFigures {
   needed: number
   criterion: string
   passes: boolean
+  shortBy: number
 }
 
 export interface Painted {
@@ -74,6 +74,7 @@ export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefi
   const style = use.is_text && proof.styles.find((one) => one.style === part.look)
   return {
     ...use,
+    shortBy: use.short_by,
     byRule: use.by_rule,
     byRuleName: use.by_rule_name,
     // The verdict is the server's: as the element is usually set, or in the style of this part.
@@ -81,6 +82,7 @@ export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefi
       needed: style.needed,
       criterion: style.criterion,
       passes: use.reads_in.includes(style.style),
+      shortBy: use.short_in[style.style] ?? 0,
     }),
   }
 }
@@ -91,6 +93,7 @@ function ofSeries(ground: GroundFigures, row: number): PartFigures | undefined {
   return {
     ...one,
     over: ground.hex,
+    shortBy: one.short_by,
     byRule: undefined,
     byRuleName: undefined,
     changed: false,
@@ -117,7 +120,7 @@ export function paintedShares(page: Document, proof: ProofFigures): Painted[] {
     add(ground.key, ground.name, ground.hex, Math.max(0, areaOf(element) - covered))
   }
   for (const drawn of page.querySelectorAll<SVGElement>('[data-scene]')) {
-    const shares = sceneShares(drawn.dataset.scene as SceneName, drawn.getBoundingClientRect())
+    const shares = drawingShares(drawn.dataset.scene ?? '', drawn.getBoundingClientRect())
     for (const { name, key, hex } of proof.paints) {
       const share = shares.get(name)
       if (share) add(key, nameOf(proof, key, name), hex, share * areaOf(drawn))

@@ -1,6 +1,6 @@
 import { watch } from 'vue'
 import type { Ref } from 'vue'
-import { useSight } from '@/frame/useSight'
+import { useSight } from '@/take/useSight'
 
 const SVG = 'http://www.w3.org/2000/svg'
 

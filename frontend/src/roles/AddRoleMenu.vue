@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { TakeChange, TakeDocument } from '@/api/types'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
-import { useSelection } from '@/frame/useSelection'
+import { useSelection } from '@/take/useSelection'
 import { ADDED_ROLES } from '@/api/constants'
 import { roleLabel, targetFrom } from '@/take/roles'
 

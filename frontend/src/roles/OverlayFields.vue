@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Overlay, OverlayFigures, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 import { colorChoices, keyOf, targetFrom } from '@/take/roles'
 import NumberField from '@/ui/NumberField.vue'
 

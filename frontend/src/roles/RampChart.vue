@@ -7,7 +7,7 @@ import RampScale from './RampScale.vue'
 import { LEAST_ROW, TOP, placeFlags, stepAcross, stepOf, targetAt } from './rampLayout'
 import { useFlagDrag } from './useFlagDrag'
 import type { Evaluation, Row, TakeChange, TakeDocument } from '@/api/types'
-import { useColorDrag } from '@/frame/useColorDrag'
+import { useColorDrag } from '@/page/useColorDrag'
 import { keyOf, roleLabel, targetOf } from '@/take/roles'
 
 const props = defineProps<{

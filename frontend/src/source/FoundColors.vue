@@ -2,7 +2,7 @@
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { ColorDetail } from './colorDetail'
 import ChoiceList from '@/ui/ChoiceList.vue'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from '@/take/CopyButton.vue'
 import type { Choice, Role } from '@/api/types'
 import type { Offer } from './useProposal'
 import { roleName } from '@/take/roles'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PairFigures } from '@/api/types'
-import { formatRatio, verdictText } from '@/ui/format'
+import { formatRatio } from '@/ui/format'
+import { verdictText } from './verdict'
 
 defineProps<{ pairs: readonly PairFigures[] }>()
 const emit = defineEmits<{ open: [id: string] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import type { Swatch } from '@/api/types'
-import CopyButton from '@/ui/CopyButton.vue'
+import CopyButton from './CopyButton.vue'
 import PairList from './PairList.vue'
 import RampFields from './RampFields.vue'
 import RemoveButton from './RemoveButton.vue'

@@ -8,8 +8,8 @@ import {
   formatRatio,
   formatShare,
   formatShort,
-  verdictText,
 } from '@/ui/format'
+import { verdictText } from '@/take/verdict'
 
 it.each([
   [4.499, '4.49'],

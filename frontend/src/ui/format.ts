@@ -1,6 +1,4 @@
 /** How figures are written. None of this decides anything: verdicts come from the server. */
-import type { PairFigures } from '@/api/types'
-
 /** Two decimals, cut off: a ratio that fails must never look like one that passes. */
 export function formatRatio(ratio: number): string {
   return (roundedDown(ratio * 100, (cut) => cut / 100 <= ratio) / 100).toFixed(2)
@@ -42,15 +40,6 @@ export function formatShare(share: number): string {
 
 export function formatNeeded(ratio: number): string {
   return `${ratio.toString()}:1`
-}
-
-export function verdictText(pair: PairFigures): string {
-  return {
-    passes: `Passes ${pair.verdict}`,
-    fails: `Short by ${formatShort(pair.short_by)}`,
-    exempt: 'Exempt',
-    unknown: 'Unknown',
-  }[pair.outcome]
 }
 
 const NUMBERS = [

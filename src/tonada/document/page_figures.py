@@ -17,6 +17,7 @@ from tonada.core.proof.voices import USUAL_VOICE
 from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
+from tonada.document.proof import VoiceText
 
 
 class SeriesColor(Model):
@@ -29,6 +30,7 @@ class SeriesColor(Model):
     needed: float
     criterion: str = "1.4.11"
     passes: bool
+    short_by: float
 
     @classmethod
     def of(cls, take: Take, key: str, ground: Hex) -> SeriesColor:
@@ -41,6 +43,7 @@ class SeriesColor(Model):
             ratio=ratio,
             needed=NEEDED,
             passes=ratio >= NEEDED,
+            short_by=max(0.0, NEEDED - ratio),
         )
 
 
@@ -122,7 +125,7 @@ class PageFigures(Model):
     sections: tuple[StandsOn, ...]
     styles: tuple[TextStyleAnswer, ...]
     layer: LayerAnswer | None
-    voice: VoiceId
+    voice: VoiceText
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
 

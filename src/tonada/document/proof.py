@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from typing import Annotated, Final, Literal
 
-from pydantic import Field, StringConstraints
+from pydantic import Field, StringConstraints, WithJsonSchema
 
 from tonada.core import limits
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE
 from tonada.core.proof.typefaces import FaceName
+from tonada.core.proof.voices import VOICES
 from tonada.core.take import proof_settings as proof_parts
 from tonada.core.take.proof_settings import (
     TEXT_STYLES,
@@ -16,11 +17,16 @@ from tonada.core.take.proof_settings import (
     Element,
     PicturePlace,
     TextStyle,
-    VoiceId,
 )
 from tonada.document.of_core import OfCore
 from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, RoleText
 
+# The id of a trade that there is.
+VoiceText = Annotated[
+    str,
+    StringConstraints(pattern=f"^({'|'.join(voice.id for voice in VOICES)})$"),
+    WithJsonSchema({"type": "string", "enum": [voice.id for voice in VOICES]}),
+]
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
 
@@ -110,7 +116,7 @@ class ProofModel(OfCore):
     ] = ()
     picture_place: PicturePlace = "behind"
     duotone: DuotoneModel | None = None
-    voice: VoiceId | None = None
+    voice: VoiceText | None = None
     kicker: Words = ""
     headline: Words = ""
     button: Words = ""

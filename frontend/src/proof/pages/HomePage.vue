@@ -1,42 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Component } from 'vue'
-import CallBlock from '@/proof/blocks/CallBlock.vue'
-import HoursBlock from '@/proof/blocks/HoursBlock.vue'
-import MenuBlock from '@/proof/blocks/MenuBlock.vue'
-import NumbersBlock from '@/proof/blocks/NumbersBlock.vue'
-import OffersBlock from '@/proof/blocks/OffersBlock.vue'
-import OpeningBlock from '@/proof/blocks/OpeningBlock.vue'
-import PricesBlock from '@/proof/blocks/PricesBlock.vue'
-import ProgrammeBlock from '@/proof/blocks/ProgrammeBlock.vue'
-import StepsBlock from '@/proof/blocks/StepsBlock.vue'
-import StoryBlock from '@/proof/blocks/StoryBlock.vue'
 import StripBlock from '@/proof/blocks/StripBlock.vue'
-import VoiceBlock from '@/proof/blocks/VoiceBlock.vue'
 import { useProofContext } from '@/proof/context'
 import PageFoot from '@/proof/PageFoot.vue'
 import PageHead from '@/proof/PageHead.vue'
 
-/** The home page: the sections that the core gives its voice, in their order. */
-const BLOCKS: Readonly<Record<string, Component>> = {
-  opening: OpeningBlock,
-  offers: OffersBlock,
-  menu: MenuBlock,
-  programme: ProgrammeBlock,
-  steps: StepsBlock,
-  prices: PricesBlock,
-  hours: HoursBlock,
-  numbers: NumbersBlock,
-  story: StoryBlock,
-  voice: VoiceBlock,
-  call: CallBlock,
-}
+/** The home page: the sections that the core gives its trade, each drawn by the block with its name. */
+const blocksByPath = import.meta.glob<Component>('../blocks/*Block.vue', {
+  import: 'default',
+  eager: true,
+})
 const context = useProofContext()
 const blocks = computed(() =>
   context.value.figures.sections
-    .filter((one) => one.page === 'home')
+    .filter((one) => one.page === 'home' && one.section !== 'strip')
     .flatMap(({ section }) => {
-      const block = BLOCKS[section]
+      const name = section.charAt(0).toUpperCase() + section.slice(1)
+      const block = blocksByPath[`../blocks/${name}Block.vue`]
       return block ? [{ section, block }] : []
     }),
 )

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useWorkspace } from '@/frame/useWorkspace'
+import { useWorkspace } from '@/ui/useWorkspace'
 import ReviewTable from './ReviewTable.vue'
 import type { Talk } from './talk'
 import { useReview } from './useReview'

@@ -40,7 +40,8 @@ class Rule:
     """A hue rule. angles: of the partners, in degrees from the anchor, for a spread.
 
     spread, least, most: the usual spread and its range in degrees; least and most are equal where
-    the rule leaves no choice.
+    the rule leaves no choice. short: its name where there is little room. flags_move: whether partners
+    can be dragged.
     """
 
     name: str
@@ -48,17 +49,25 @@ class Rule:
     least: float
     most: float
     angles: Callable[[float], tuple[float, ...]]
+    short: str = ""
+    flags_move: bool = True
+
+    @property
+    def short_name(self) -> str:
+        return self.short or self.name
 
 
 MONOCHROMATIC: Final = Rule("monochromatic", 0, 0, 0, lambda _: ())
 ANALOGOUS: Final = Rule("analogous", 30, 10, 60, lambda spread: (-spread, spread))
 COMPLEMENTARY: Final = Rule("complementary", 180, 180, 180, lambda _: (180.0,))
-SPLIT_COMPLEMENTARY: Final = Rule("split complementary", 150, 110, 175, lambda spread: (spread, 360 - spread))
-TRIADIC: Final = Rule("triadic", 120, 120, 120, lambda _: (120.0, 240.0))
+SPLIT_COMPLEMENTARY: Final = Rule(
+    "split complementary", 150, 110, 175, lambda spread: (spread, 360 - spread), short="split compl."
+)
+TRIADIC: Final = Rule("triadic", 120, 120, 120, lambda _: (120.0, 240.0), flags_move=False)
 # At 90 degrees the rectangle is a square.
 TETRADIC: Final = Rule("tetradic", 60, 20, 160, lambda spread: (spread, 180.0, 180.0 + spread))
 ANALOGOUS_WITH_ACCENT: Final = Rule(
-    "analogous with accent", 30, 10, 60, lambda spread: (-spread, spread, 180.0)
+    "analogous with accent", 30, 10, 60, lambda spread: (-spread, spread, 180.0), short="anal. + accent"
 )
 # Its angles are the designer's own.
 FREE: Final = Rule("free", 0, 0, 0, lambda _: ())

@@ -13,7 +13,7 @@ from PIL import Image
 
 from tonada.core.color.circles import turned
 from tonada.core.color.contrast import position_of, ratio_length, relative_luminance, scale_position
-from tonada.core.color.hue_rules import NEUTRAL_BELOW
+from tonada.core.color.hue_rules import NEUTRAL_BELOW, RULES
 from tonada.core.color.placing import LINES
 from tonada.core.color.spaces import (
     Floats,
@@ -62,6 +62,7 @@ class Stave:
     hue: of the anchor, 0 where it has none.
     chroma, span: of the coloured swatches together, as Measured has them; 0 where there is none.
     lines: those that lie on the scale. near_start, near_end: between them a figure is under 3 to 1.
+    flags_move: whether partners can be dragged.
     """
 
     anchor: str | None
@@ -73,6 +74,7 @@ class Stave:
     near_start: float
     near_end: float
     flags: tuple[Flag, ...]
+    flags_move: bool
     chroma: float
     span: float
 
@@ -107,6 +109,7 @@ def stave_of(take: Take) -> Stave:
             for angle, swatch in (open_angles(take) if has_hue else ())
             for at in (turned(hue, angle, take.harmony.circle),)
         ),
+        flags_move=RULES[take.harmony.rule].flags_move if take.harmony.rule in RULES else True,
     )
 
 

@@ -16,6 +16,7 @@ from tonada.core.color.spaces import Hex, hex_to_oklch, hex_to_srgb8
 from tonada.core.color.wcag import (
     ENHANCED_RATIO,
     LARGE_RATIO,
+    NOTHING,
     TEXT_RATIO,
     Level,
     Usage,
@@ -39,6 +40,8 @@ from tonada.core.take.take import (
 
 Reach: TypeAlias = Literal["nothing", "large text and parts", "body text", "enhanced text"]
 
+# With less than this, a text and its ground look like one. A convention of ours.
+SEEN_RATIO: Final = 1.3
 # A swatch without a role still has to be seen in the measure.
 SHARE_WITHOUT_ROLE: Final = 0.03
 
@@ -93,6 +96,8 @@ class Cell:
 class PairFigures:
     """Figures of one pair. ratio is exact; short_by is 0 unless it fails. criterion: of WCAG 2.2.
 
+    is_asked: whether the level asks any ratio of it. is_seen: whether text and ground look different at all.
+
     text_hex, ground_hex: as seen, with layers composited. bracket_start and bracket_end: on the
     contrast scale, the distance that is needed, laid from the ground towards the text; lower end first.
     by_ground: it was made by a ground of the proof, and is changed there.
@@ -111,6 +116,8 @@ class PairFigures:
     sample: str
     ratio: float
     needed: float
+    is_asked: bool
+    is_seen: bool
     outcome: Outcome
     criterion: str
     short_by: float
@@ -331,6 +338,8 @@ def _figures_of_pair(
         sample=pair.sample,
         ratio=ratio,
         needed=needed,
+        is_asked=needed > NOTHING,
+        is_seen=ratio >= SEEN_RATIO,
         outcome=outcome,
         criterion=asked.criterion,
         short_by=needed - ratio if outcome == "fails" else 0.0,

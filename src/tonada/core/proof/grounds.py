@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
@@ -26,8 +26,8 @@ class Use:
     """What an element uses on a ground. key, name, hex: the colour; by_rule: the key that the rule gives.
 
     over: what it is on, the button's background for a label. ratio is exact; changed: by hand.
-    needed, criterion, passes: as the element is usually set. reads_in: of a text, the styles of the
-    pages in which it passes.
+    needed, criterion, passes, short_by: as the element is usually set. reads_in: of a text, the styles of
+    the pages in which it passes; short_in: by how much it falls short in the others.
     """
 
     element: Element
@@ -43,8 +43,10 @@ class Use:
     needed: float
     criterion: str
     passes: bool
+    short_by: float
     is_text: bool
     reads_in: tuple[TextStyle, ...]
+    short_in: Mapping[TextStyle, float]
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,6 +100,7 @@ def _ground(take: Take, chooser: Chooser) -> Ground:
 
 def _use(colors: TakeColors, choice: Choice) -> Use:
     usage = ELEMENT_USAGES[choice.element]
+    styles = colors.styles if usage in TEXTS else {}
     return Use(
         element=choice.element,
         key=choice.key,
@@ -112,15 +115,11 @@ def _use(colors: TakeColors, choice: Choice) -> Use:
         needed=choice.needed,
         criterion=colors.asked[choice.element].criterion,
         passes=choice.ratio >= choice.needed,
+        short_by=max(0.0, choice.needed - choice.ratio),
         is_text=usage in TEXTS,
-        reads_in=_reads_in(colors, choice.element, choice.ratio),
+        reads_in=tuple(style for style, needed in styles.items() if choice.ratio >= needed),
+        short_in={style: needed - choice.ratio for style, needed in styles.items() if choice.ratio < needed},
     )
-
-
-def _reads_in(colors: TakeColors, element: Element, ratio: float) -> tuple[TextStyle, ...]:
-    if ELEMENT_USAGES[element] not in TEXTS:
-        return ()
-    return tuple(style for style, needed in colors.styles.items() if ratio >= needed)
 
 
 def _name_of(take: Take, chooser: Chooser) -> str:

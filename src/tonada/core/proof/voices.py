@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
+import json
 import re
 import unicodedata
 from collections.abc import Sequence
 from dataclasses import dataclass
+from importlib.resources import files
+from importlib.resources.abc import Traversable
 from typing import Final
 
-from tonada.core.proof.grounds import TINT
 from tonada.core.take.proof_settings import VoiceId
-from tonada.core.take.take import Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,10 +37,8 @@ class Voice:
     fields: tuple[str, ...]
 
 
-def _home(*sections: tuple[str, str]) -> tuple[Section, ...]:
-    return tuple(Section(part, _NAMES[part], ground) for part, ground in sections)
-
-
+_ENDING: Final = ".json"
+# What sections are called where a person chooses their grounds.
 _NAMES: Final = {
     "strip": "Strip",
     "head": "Head",
@@ -57,236 +56,20 @@ _NAMES: Final = {
     "foot": "Foot",
 }
 
-VOICES: Final = (
-    Voice(
-        "observatory",
-        "An observatory",
-        _home(
-            ("head", Role.PAPER),
-            ("opening", Role.PRIMARY),
-            ("offers", Role.MIST),
-            ("story", Role.PAPER),
-            ("voice", Role.SECONDARY),
-            ("foot", Role.DEEP),
-        ),
-        ("observator", "star", "planet", "museum", "peak", "summit", "tour", "guide", "camp", "hostel"),
-        ("travel and outdoors",),
-    ),
-    Voice(
-        "mill",
-        "A weaving mill",
-        _home(
-            ("head", Role.PAPER),
-            ("opening", Role.PRIMARY),
-            ("offers", TINT),
-            ("story", Role.PAPER),
-            ("voice", Role.SECONDARY),
-            ("foot", Role.DEEP),
-        ),
-        ("loom", "mill", "weav", "cloth", "wool", "textile", "thread", "potter", "kiln", "wood", "craft"),
-        ("craft",),
-    ),
-    Voice(
-        "restaurant",
-        "A harbour restaurant",
-        _home(
-            ("head", Role.DEEP),
-            ("opening", Role.PAPER),
-            ("menu", Role.PAPER),
-            ("story", Role.MIST),
-            ("hours", Role.SECONDARY),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "restaurant",
-            "kitchen",
-            "bistro",
-            "cafe",
-            "coffee",
-            "baker",
-            "bread",
-            "grill",
-            "tavern",
-            "brew",
-            "wine",
-            "oyster",
-            "table",
-            "pizz",
-            "food",
-        ),
-        ("food and drink",),
-    ),
-    Voice(
-        "practice",
-        "A medical practice",
-        _home(
-            ("strip", Role.PRIMARY),
-            ("head", Role.PAPER),
-            ("opening", Role.PAPER),
-            ("offers", Role.PAPER),
-            ("hours", TINT),
-            ("call", Role.PRIMARY),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "practice",
-            "clinic",
-            "doctor",
-            "dental",
-            "dentist",
-            "health",
-            "care",
-            "physio",
-            "medic",
-            "pharma",
-            "hospice",
-            "vet",
-        ),
-        ("health", "charity"),
-    ),
-    Voice(
-        "notary",
-        "A notary",
-        _home(
-            ("head", Role.PAPER),
-            ("opening", Role.MIST),
-            ("steps", Role.PAPER),
-            ("story", Role.PRIMARY),
-            ("prices", Role.SECONDARY),
-            ("voice", TINT),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "notar",
-            "law",
-            "legal",
-            "attorney",
-            "tax",
-            "bank",
-            "insur",
-            "finance",
-            "capital",
-            "trust",
-            "consult",
-            "account",
-        ),
-        ("money and law",),
-    ),
-    Voice(
-        "school",
-        "A language school",
-        _home(
-            ("head", Role.PAPER),
-            ("opening", Role.SECONDARY),
-            ("offers", Role.PAPER),
-            ("steps", Role.MIST),
-            ("voice", Role.PRIMARY),
-            ("call", TINT),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "school",
-            "language",
-            "academ",
-            "college",
-            "lesson",
-            "learn",
-            "kinder",
-            "tutor",
-            "university",
-            "course",
-        ),
-        ("education",),
-    ),
-    Voice(
-        "hall",
-        "A concert hall",
-        _home(
-            ("head", Role.DEEP),
-            ("opening", Role.PRIMARY),
-            ("programme", Role.PAPER),
-            ("story", Role.SECONDARY),
-            ("offers", Role.MIST),
-            ("call", Role.PAPER),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "concert",
-            "hall",
-            "theatre",
-            "theater",
-            "opera",
-            "music",
-            "orchestra",
-            "festival",
-            "gallery",
-            "stage",
-            "cinema",
-            "ballet",
-            "arts",
-        ),
-        ("culture",),
-    ),
-    Voice(
-        "bicycles",
-        "A bicycle shop",
-        _home(
-            ("strip", Role.DEEP),
-            ("head", Role.PAPER),
-            ("opening", Role.SECONDARY),
-            ("offers", Role.PAPER),
-            ("story", Role.MIST),
-            ("call", Role.PRIMARY),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "bicycle",
-            "bike",
-            "cycl",
-            "wheel",
-            "velo",
-            "ski",
-            "kayak",
-            "sail",
-            "surf",
-            "climb",
-            "sport",
-            "shop",
-            "store",
-            "club",
-            "fitness",
-        ),
-        ("sport",),
-    ),
-    Voice(
-        "choirs",
-        "Choir software",
-        _home(
-            ("head", Role.PAPER),
-            ("opening", Role.PAPER),
-            ("numbers", Role.PRIMARY),
-            ("offers", Role.MIST),
-            ("prices", Role.SECONDARY),
-            ("voice", TINT),
-            ("foot", Role.DEEP),
-        ),
-        (
-            "software",
-            "app",
-            "choir",
-            "data",
-            "cloud",
-            "digital",
-            "system",
-            "code",
-            "soft",
-            "tech",
-            "labs",
-            "works",
-            "studio",
-        ),
-        ("technology",),
-    ),
+
+def _read(file: Traversable) -> Voice:
+    said = json.loads(file.read_text("utf-8"))
+    home = tuple(Section(part, _NAMES[part], ground) for part, ground in said["home"].items())
+    voice = file.name.removesuffix(_ENDING)
+    return Voice(voice, said["name"], home, tuple(said["words"]), tuple(said["fields"]))
+
+
+# A new trade is a file in trades/: its name, its home page, the words that point to it, and its copy, which
+# the front end reads from there.
+VOICES: Final = tuple(
+    _read(file)
+    for file in sorted((files("tonada.core.proof") / "trades").iterdir(), key=lambda file: file.name)
+    if file.name.endswith(_ENDING)
 )
 USUAL_VOICE: Final[VoiceId] = "observatory"
 _BY_ID: Final = {one.id: one for one in VOICES}

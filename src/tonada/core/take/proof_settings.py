@@ -44,9 +44,8 @@ ELEMENT_USAGES: Final[dict[Element, Usage]] = {
 }
 
 # A trade in whose words and pictures the sample pages are made.
-VoiceId: TypeAlias = Literal[
-    "observatory", "mill", "restaurant", "practice", "notary", "school", "hall", "bicycles", "choirs"
-]
+# The id of a trade: the name of its file in core/proof/trades.
+VoiceId: TypeAlias = str
 # Where the brand's own picture goes: behind the text of the opening, or in place of the drawn one.
 PicturePlace: TypeAlias = Literal["behind", "beside"]
 # What a page is looked at on.

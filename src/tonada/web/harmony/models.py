@@ -7,7 +7,7 @@ from typing import Annotated
 from pydantic import Field, RootModel
 
 from tonada.core.color.circles import CIRCLES, Circle
-from tonada.core.color.hue_rules import MOST_FREE_ANGLES, RULES
+from tonada.core.color.hue_rules import FREE, MOST_FREE_ANGLES, RULES
 from tonada.core.handoff.compare import Comparison
 from tonada.core.harmony.advice import Advice
 from tonada.core.harmony.character import CHARACTERS, Character
@@ -15,10 +15,10 @@ from tonada.core.harmony.vary import LAST_SEED, SHEET
 from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.pairs.variations import Variation
 from tonada.core.take.parts import Scheme
-from tonada.core.take.proof_settings import VoiceId
 from tonada.document.changes import TakeChange
 from tonada.document.page_figures import PageFigures
 from tonada.document.parts import Model
+from tonada.document.proof import VoiceText
 from tonada.document.take import TakeDocument
 
 
@@ -29,7 +29,7 @@ class PageWanted(Model):
     """
 
     scheme: Scheme
-    voice: VoiceId | None = None
+    voice: VoiceText | None = None
 
 
 class ChangeBody(Model):
@@ -79,9 +79,11 @@ class VariationsAnswer(Model):
 
 
 class RuleAnswer(Model):
-    """angles: of the partners at the usual spread."""
+    """angles: of the partners at the usual spread; a free rule has the take's own. short: for little room."""
 
     name: str
+    short: str
+    is_free: bool
     spread: float
     least: float
     most: float
@@ -108,6 +110,8 @@ class HarmonyVocabulary(Model):
             rules=tuple(
                 RuleAnswer(
                     name=rule.name,
+                    short=rule.short_name,
+                    is_free=rule is FREE,
                     spread=rule.spread,
                     least=rule.least,
                     most=rule.most,

@@ -8,22 +8,22 @@ from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, RATIOS
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
 from tonada.core.proof.voices import VOICES, Section
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
-from tonada.core.take.proof_settings import USUAL_SIZES, VoiceId
+from tonada.core.take.proof_settings import USUAL_SIZES
 from tonada.document.parts import Model
-from tonada.document.proof import TextSizeModel
+from tonada.document.proof import TextSizeModel, VoiceText
 from tonada.web.takes.models import EvaluateBody
 
 
 class ProofBody(EvaluateBody):
     """voice: the one guessed for the brand, for a take that has none of its own."""
 
-    voice: VoiceId | None = None
+    voice: VoiceText | None = None
 
 
 class VoiceAnswer(Model):
     """A voice with the sections of its home page."""
 
-    id: VoiceId
+    id: VoiceText
     name: str
     home: tuple[Section, ...]
 

@@ -16,9 +16,9 @@ from tonada.core.source.kept import SourceKind
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.source.pictures import Kind, Loupe, Region
 from tonada.core.source.stylesheets.groups import LARGEST_DIFFERENCE
-from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Role
 from tonada.document.parts import HexText, Line, Model, Name
+from tonada.document.proof import VoiceText
 from tonada.document.readings import (
     ImageReading,
     ListReading,
@@ -178,7 +178,7 @@ class BrandDetail(Model):
     """
 
     brand: BrandAnswer
-    voice: VoiceId
+    voice: VoiceText
     takes: tuple[TakeSummary, ...]
     removed_takes: tuple[RemovedTake, ...]
     sources: tuple[SourceAnswer, ...]
