@@ -18,7 +18,9 @@ const uses = (element: string, key: string, ratio: number, reads_in?: string[]) 
   criterion: reads_in ? '1.4.3' : '1.4.11',
   passes: true,
   is_text: reads_in !== undefined,
+  short_by: 0,
   reads_in: reads_in ?? [],
+  short_in: {},
 })
 const PROOF = {
   grounds: [
