@@ -9,19 +9,19 @@ from functools import partial
 from weasyprint import HTML
 
 from bench.timing import Row, milliseconds, table
-from tonada.core.handoff.old_colors import propose_mapping
-from tonada.core.handoff.restyle import restyle
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.recolouring.old_colors import propose_mapping
+from tonada.core.recolouring.restyle import restyle
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.build import build_take
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.demo.seed import demo_file
 from tonada.document.page_figures import PageFigures
-from tonada.handoff.client_sheet import ExportHeader
-from tonada.handoff.file_format import Handoff
-from tonada.handoff.files import make_file
-from tonada.handoff.press_profile import usual_press
+from tonada.files.client_sheet import ExportHeader
+from tonada.files.file_format import Handoff
+from tonada.files.kinds import make_file
+from tonada.files.press_profile import usual_press
 
 COLORS = ("#2b3a8c", "#b6653a", "#d7b13c")
 

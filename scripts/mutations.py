@@ -48,7 +48,7 @@ TARGETS: Final = {
             ("src/tonada/store/*",),
             (
                 "tests/store",
-                "tests/review",
+                "tests/frozen",
                 "tests/mail",
                 *(
                     f"tests/web/test_{name}.py"

@@ -16,9 +16,9 @@ from typing import Final
 
 import pytest
 
-from tonada.handoff import client_sheet
+from tonada.files import client_sheet
 
-PLACE: Final = "tonada.handoff.client_sheet.pdf_of"
+PLACE: Final = "tonada.files.client_sheet.pdf_of"
 # In the environment, so that the servers of tests have it too.
 FOLDER: Final = "TONADA_TEST_SHEETS"
 

@@ -15,16 +15,16 @@ ALLOWED = {
     "core": set(),
     "document": {"core"},
     "store": {"core"},
-    "handoff": {"core", "document"},
-    "reading": {"core"},
-    "review": {"core", "document", "handoff"},
+    "files": {"core", "document"},
+    "intake": {"core"},
+    "frozen": {"core", "document", "files"},
     "mail": set(),
-    "reviewing": {"core", "document", "handoff", "review", "store"},
+    "sharing": {"core", "document", "files", "frozen", "store"},
     "rendering": {"core"},
-    "web": {"core", "document", "handoff", "store", "reading", "review", "reviewing", "mail"},
-    "demo": {"core", "document", "handoff", "store", "reading", "review", "reviewing", "mail"},
-    "run": {"core", "document", "store", "reading", "web", "demo"},
-    "cli": {"core", "document", "store", "reading", "handoff", "rendering", "run"},
+    "web": {"core", "document", "files", "store", "intake", "frozen", "sharing", "mail"},
+    "demo": {"core", "document", "files", "store", "intake", "frozen", "sharing", "mail"},
+    "run": {"core", "document", "store", "intake", "web", "demo"},
+    "cli": {"core", "document", "store", "intake", "files", "rendering", "run"},
 }
 # Each folder of the core with those that it may know: all above it.
 CORE = (
@@ -39,19 +39,21 @@ CORE = (
     "mends",
     "ready",
     "formats",
+    "gate",
+    "recolouring",
     "handoff",
-    "review",
+    "wording",
 )
 # What every folder may know.
 COMMON = {"errors", "limits"}
 FORBIDDEN_OUTSIDE = {
     "core": {"flask", "psycopg", "pydantic", "os", "pathlib", "time", "datetime", "random", "secrets"},
     "document": {"flask", "psycopg"},
-    "handoff": {"flask", "psycopg", "pydantic"},
+    "files": {"flask", "psycopg", "pydantic"},
     "store": {"flask", "pydantic"},
-    "reading": {"flask", "psycopg", "pydantic"},
+    "intake": {"flask", "psycopg", "pydantic"},
     "rendering": {"flask", "psycopg", "pydantic"},
-    "review": {"flask", "psycopg"},
+    "frozen": {"flask", "psycopg"},
     "mail": {"flask", "psycopg", "pydantic"},
     "web": {"psycopg"},
 }

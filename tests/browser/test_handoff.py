@@ -12,8 +12,8 @@ from tests.browser.axe import axe_findings
 from tests.browser.conftest import clipboard, copied, open_demo
 from tests.browser.saving import saved
 from tests.takes import TAKE
-from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, html_sheet
-from tonada.handoff.press_profile import usual_press
+from tonada.files.client_sheet import ALL_PAGES, ExportHeader, html_sheet
+from tonada.files.press_profile import usual_press
 
 
 def open_part(page: Page, part: str, take: str = "Take 1") -> None:

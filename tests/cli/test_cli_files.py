@@ -20,10 +20,10 @@ from tonada.core.errors import ImageError, InputError
 from tonada.core.source.pictures import extract_colors
 from tonada.core.take.take import Role
 from tonada.document.own_file import read_own, write_own
-from tonada.handoff.client_sheet import ALL_PAGES, ExportHeader, Paper, html_sheet, pdf_sheet
-from tonada.handoff.file_format import Handoff
-from tonada.handoff.files import FILE_FORMATS, make_file
-from tonada.handoff.press_profile import usual_press
+from tonada.files.client_sheet import ALL_PAGES, ExportHeader, Paper, html_sheet, pdf_sheet
+from tonada.files.file_format import Handoff
+from tonada.files.kinds import FILE_FORMATS, make_file
+from tonada.files.press_profile import usual_press
 
 ROOT = Path(__file__).parents[2]
 HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a test", version="version 3")

@@ -21,7 +21,7 @@ from tonada.core.take.take import Role, Take
 from tonada.document.own_file import read_own, write_own
 from tonada.document.readings import read_kept
 from tonada.document.take import TakeDocument
-from tonada.reading.results import image_to_json, list_to_json, mood_to_json, stylesheet_to_json
+from tonada.intake.results import image_to_json, list_to_json, mood_to_json, stylesheet_to_json
 
 KEPT = Path(__file__).parent / "kept"
 OWN_FILE = (KEPT / "take-1.json").read_bytes()

@@ -12,7 +12,7 @@ import pytest
 from tests.cli.test_cli import run
 from tonada.core.color.contrast import ratio_between
 from tonada.core.errors import InputError
-from tonada.core.handoff.check import CheckedPair
+from tonada.core.gate.check import CheckedPair
 from tonada.rendering.browser import find_browser
 from tonada.rendering.pages import check_pages
 

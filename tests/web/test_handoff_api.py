@@ -13,7 +13,7 @@ from tests.web.test_api import new_brand
 from tonada.demo.seed import demo_file
 from tonada.document.own_file import read_own
 from tonada.document.take import TakeDocument
-from tonada.handoff.files import FILE_FORMATS
+from tonada.files.kinds import FILE_FORMATS
 
 DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
 SLOT = {"name": "Page", "purpose": "ground"}

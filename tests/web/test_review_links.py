@@ -16,7 +16,7 @@ from tests.web.conftest import Client
 from tests.web.test_api import new_brand
 from tests.web.test_refusals import problem_of
 from tonada.core.limits import WRONG_PASSPHRASES
-from tonada.reviewing.tokens import is_proven, new_token, read_token
+from tonada.sharing.tokens import is_proven, new_token, read_token
 from tonada.store.database import connect
 from tonada.web.app import create_app
 from tonada.web.settings import Settings

@@ -19,8 +19,8 @@ from tests.web.test_api import LOGO, new_brand, upload
 from tests.web.test_refusals import problem_of
 from tonada.demo.pictures import dusk_ridge
 from tonada.demo.seed import demo_file
-from tonada.reading import bounded
-from tonada.reading.bounded import run_bounded
+from tonada.intake import bounded
+from tonada.intake.bounded import run_bounded
 from tonada.web.sources import views
 
 CSS = b"body{color:#333;background:#fff}a{color:#2b3a8c}b{color:#343434}.x{color:#fff;background:#d7b13c}"

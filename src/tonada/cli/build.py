@@ -38,7 +38,7 @@ def _build(parsed: argparse.Namespace) -> int:
     from tonada.core.roles.build import build_take
     from tonada.core.roles.candidates import WHOLES, candidates_of
     from tonada.core.roles.proposal import propose_roles
-    from tonada.handoff.files import file_format
+    from tonada.files.kinds import file_format
 
     file_format(parsed.to)  # an unknown one is refused before anything is made
     if found:
@@ -78,7 +78,7 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     from tonada.core.errors import InputError
     from tonada.core.formats.endings import STYLE_ENDINGS
     from tonada.core.formats.registry import LIST_ENDINGS
-    from tonada.reading.bounded import LONG, run_bounded
+    from tonada.intake.bounded import LONG, run_bounded
 
     files = [Path(one) for one in given if Path(one).is_file()]
     if not files:
@@ -88,7 +88,7 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     data = files[0].read_bytes()
     # Lists and stylesheets need no process of their own.
     if files[0].name.lower().endswith(STYLE_ENDINGS + LIST_ENDINGS):
-        from tonada.reading.intake import Upload, take_in
+        from tonada.intake.taking_in import Upload, take_in
 
         intake = take_in((Upload(files[0].name, data),))
         return {"kind": intake.kind, "extraction": intake.extraction}
@@ -101,7 +101,7 @@ def _of_words(given: list[str], mood: tuple[str, ...]) -> tuple[SourceKind, tupl
     from tonada.core.errors import InputError
     from tonada.core.roles.candidates import SourceColor
     from tonada.document.readings import colors_of, read_kept
-    from tonada.reading.results import mood_to_json
+    from tonada.intake.results import mood_to_json
 
     if given:
         return "list", tuple(SourceColor(_opaque(text)) for text in given), "a list"
@@ -153,10 +153,10 @@ def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
 def take_file(take: Take, name: str, kind: str) -> bytes:
     """Return a take as a file of a kind."""
     from tonada.document.own_file import write_own
-    from tonada.handoff.client_sheet import ExportHeader
-    from tonada.handoff.file_format import Handoff
-    from tonada.handoff.files import make_file
-    from tonada.handoff.press_profile import usual_press
+    from tonada.files.client_sheet import ExportHeader
+    from tonada.files.file_format import Handoff
+    from tonada.files.kinds import make_file
+    from tonada.files.press_profile import usual_press
 
     if kind == "tonada":
         return write_own(take, name).encode()

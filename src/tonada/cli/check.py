@@ -16,7 +16,7 @@ from typing import TYPE_CHECKING, Any, Final
 
 if TYPE_CHECKING:
     from tonada.core.color.wcag import Level
-    from tonada.core.handoff.check import CheckedPair
+    from tonada.core.gate.check import CheckedPair
 
 FORMATS: Final = ("text", "json", "junit", "sarif", "annotations")
 STANDARD_INPUT: Final = "-"
@@ -145,7 +145,7 @@ def _fix(settings: Settings) -> None:
 
 def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: str, settings: Settings) -> str:
     from tonada import __version__
-    from tonada.core.handoff import check_reports as reports
+    from tonada.core.gate import check_reports as reports
 
     if kind == "json":
         return json.dumps(reports.as_data(shown), ensure_ascii=False)
@@ -163,7 +163,7 @@ def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: st
 
 def _pairs_of(settings: Settings) -> list[CheckedPair]:
     from tonada.core.formats.detect import is_own_file
-    from tonada.core.handoff.check import check_files, check_take
+    from tonada.core.gate.check import check_files, check_take
 
     found: list[CheckedPair] = []
     others: list[tuple[str, bytes]] = []

@@ -107,7 +107,7 @@ def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> in
 
 
 def _extract(parsed: argparse.Namespace) -> int:
-    from tonada.reading.bounded import LONG, run_bounded
+    from tonada.intake.bounded import LONG, run_bounded
 
     asked = {"kind": None, "region": None, "most": parsed.max}
     found = run_bounded("colors", asked, [parsed.file.read_bytes()], budget=LONG).result

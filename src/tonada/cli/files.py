@@ -24,8 +24,8 @@ def export(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `export`."""
     from tonada.core.color.writing import CSS_NOTATIONS
     from tonada.core.formats.sheet import DARKS, NAMINGS
-    from tonada.handoff.client_sheet import PAPERS
-    from tonada.handoff.files import FILE_FORMATS
+    from tonada.files.client_sheet import PAPERS
+    from tonada.files.kinds import FILE_FORMATS
 
     command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
     command.add_argument(
@@ -55,7 +55,7 @@ def export(command: argparse.ArgumentParser) -> None:
 def slots(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `slots`."""
     from tonada.core.handoff.slots import SHIPPED
-    from tonada.handoff.slot_files import SLOT_KINDS
+    from tonada.files.slot_files import SLOT_KINDS
 
     destinations = [destination.id for destination in SHIPPED]
     command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
@@ -93,10 +93,10 @@ def _convert(parsed: argparse.Namespace) -> int:
 def _export(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.sheet import Options
     from tonada.document.own_file import read_own
-    from tonada.handoff.client_sheet import ExportHeader, SheetPages
-    from tonada.handoff.file_format import Handoff
-    from tonada.handoff.files import make_file
-    from tonada.handoff.press_profile import usual_press
+    from tonada.files.client_sheet import ExportHeader, SheetPages
+    from tonada.files.file_format import Handoff
+    from tonada.files.kinds import make_file
+    from tonada.files.press_profile import usual_press
 
     take, name = read_own(parsed.file.read_bytes())
     brand, _, take_name = name.partition(", ")
@@ -119,8 +119,8 @@ def _export(parsed: argparse.Namespace) -> int:
 def _slots(parsed: argparse.Namespace) -> int:
     from tonada.core.handoff.slots import SHIPPED, chosen_slots, fill_slots
     from tonada.document.own_file import read_own
-    from tonada.handoff.client_sheet import ExportHeader
-    from tonada.handoff.slot_files import slot_file
+    from tonada.files.client_sheet import ExportHeader
+    from tonada.files.slot_files import slot_file
 
     take, name = read_own(parsed.file.read_bytes())
     brand, _, take_name = name.partition(", ")
@@ -140,8 +140,8 @@ def _give(content: bytes, parsed: argparse.Namespace) -> int:
 
 def _recolour(parsed: argparse.Namespace) -> int:
     from tonada.core.formats.detect import decode_text
-    from tonada.core.handoff.old_colors import propose_mapping
-    from tonada.core.handoff.restyle import restyle
+    from tonada.core.recolouring.old_colors import propose_mapping
+    from tonada.core.recolouring.restyle import restyle
     from tonada.core.source.stylesheets import StyleFile
     from tonada.document.own_file import read_own
 

@@ -27,7 +27,7 @@ def fix(names: Sequence[str], level: Level, is_ignored: Callable[[str], bool]) -
     written: standard input, a take, tokens.
     """
     from tonada.core.formats.detect import decode_text
-    from tonada.core.handoff.fix import fix_stylesheets
+    from tonada.core.gate.fix import fix_stylesheets
     from tonada.core.source.stylesheets import StyleFile
 
     files = []

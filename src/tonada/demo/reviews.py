@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from typing import Final
 from uuid import UUID
 
-from tonada.handoff.page_faces import built_front_end
+from tonada.files.page_faces import built_front_end
+from tonada.frozen.page_set import NotBuilt, page_set_in
 from tonada.mail.messages import (
     LINK_LEFT_OUT,
     CameBack,
@@ -16,8 +17,7 @@ from tonada.mail.messages import (
     review_sent,
 )
 from tonada.mail.server import Letter
-from tonada.review.page_set import NotBuilt, page_set_in
-from tonada.reviewing.making import WantedLink, WantedReview, WantedTake, make_link, make_review
+from tonada.sharing.making import WantedLink, WantedReview, WantedTake, make_link, make_review
 from tonada.store.database import Connection
 from tonada.store.reviews import links, mails, remarks, verdicts
 from tonada.store.reviews.frozen import ReviewRow

@@ -16,8 +16,8 @@ from tonada.core.take.proof_settings import ProofSettings
 from tonada.core.take.take import Assignment, Origin, Pair, Role, Swatch, Take
 from tonada.demo import pictures, reviews
 from tonada.document.take import TakeDocument
-from tonada.reading.intake import Upload, take_in
-from tonada.reading.results import image_to_json, mood_to_json
+from tonada.intake.results import image_to_json, mood_to_json
+from tonada.intake.taking_in import Upload, take_in
 from tonada.store import brands, sources, takes, workspaces
 from tonada.store.database import Connection, connect
 

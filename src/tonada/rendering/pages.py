@@ -11,8 +11,8 @@ import numpy as np
 from PIL import Image
 
 from tonada.core.color.wcag import Level
-from tonada.core.handoff.check import CheckedPair
-from tonada.core.handoff.rendered_text import PageText, Painted, Picture, pair_of
+from tonada.core.gate.check import CheckedPair
+from tonada.core.gate.rendered_text import PageText, Painted, Picture, pair_of
 from tonada.rendering.browser import load, open_browser
 
 if TYPE_CHECKING:

@@ -19,7 +19,7 @@ import threading
 from typing import Any
 
 from tonada.core.mends.srgb_boxes import boxes
-from tonada.reading import bounded
+from tonada.intake import bounded
 
 worker_class = "gthread"
 # Loaded once, and shared by the workers.

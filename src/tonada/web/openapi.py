@@ -109,8 +109,8 @@ def _complete(path: str, method: str, operation: Node, *, needs_token: bool) -> 
 
 def _without_a_model(path: str, method: str) -> Node:
     """Return the answer of a view that has no model: nothing, a picture or a file."""
-    from tonada.handoff.files import FILE_FORMATS
-    from tonada.handoff.slot_files import SLOT_TYPES
+    from tonada.files.kinds import FILE_FORMATS
+    from tonada.files.slot_files import SLOT_TYPES
 
     if method != "get":
         return {"204": {"description": "No Content"}}

@@ -18,8 +18,8 @@ from werkzeug.exceptions import NotFound as NoSuchAddress
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
 from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
 from tonada.document.wrong_fields import first_wrong
-from tonada.reading.bounded import ReadingBusy, ReadingInterrupted
-from tonada.review.page_set import NotBuilt
+from tonada.frozen.page_set import NotBuilt
+from tonada.intake.bounded import ReadingBusy, ReadingInterrupted
 from tonada.store.errors import (
     LastTake,
     NotFound,

@@ -8,7 +8,7 @@ from ipaddress import ip_network
 from pathlib import Path
 from typing import Final, Literal
 
-from tonada.handoff.page_faces import built_front_end
+from tonada.files.page_faces import built_front_end
 from tonada.mail.server import MailServer, mail_server
 from tonada.web.proxies import Network
 

@@ -16,7 +16,7 @@ from tonada.core.formats import read_list
 from tonada.core.formats.naming import Names, words_of
 from tonada.core.formats.registry import WRITINGS
 from tonada.core.formats.sheet import Dark, Options, joined, sheet_of
-from tonada.core.handoff.restyle import restyle
+from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.parts import Overlay
 from tonada.core.take.take import Assignment, Take

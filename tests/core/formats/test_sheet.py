@@ -30,7 +30,7 @@ from tonada.core.formats.listed import ColorList, ListedColor
 from tonada.core.formats.naming import words_of
 from tonada.core.formats.registry import WRITINGS
 from tonada.core.formats.sheet import Options, joined, sheet_of
-from tonada.core.handoff.check import check_file, check_take
+from tonada.core.gate.check import check_file, check_take
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.take.parts import Overlay, Pair
 from tonada.core.take.take import Assignment, Role

@@ -9,10 +9,11 @@ import pytest
 from tests.takes import TAKE
 from tonada.core.errors import TakeError
 from tonada.core.handoff.changes_text import changes_text
-from tonada.core.handoff.old_colors import propose_mapping
-from tonada.core.handoff.restyle import restyle
-from tonada.core.handoff.slots import SHIPPED, Destination, Slot, color_choices, fill_slots
+from tonada.core.handoff.slots import SHIPPED, Destination, Slot, fill_slots
+from tonada.core.recolouring.old_colors import propose_mapping
+from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
+from tonada.core.take.color_choices import color_choices
 from tonada.core.take.parts import Role
 from tonada.core.take.recolor import change_pair_text, recolor
 from tonada.core.take.take import Take, role_rank

@@ -1,1 +1,1 @@
-"""A take on its way out: slots, stylesheets in its colours, what changed, checks of files."""
+"""A take on its way out: the slots of a destination, and what changed since the last time."""

@@ -12,9 +12,8 @@ from tonada.core.color.spaces import Hex
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.errors import TakeError
-from tonada.core.take.key import step_key
 from tonada.core.take.proof_settings import ChosenSlot
-from tonada.core.take.take import Role, Take, role_rank
+from tonada.core.take.take import Role, Take
 
 Purpose: TypeAlias = Literal[
     "ground",
@@ -145,29 +144,6 @@ SHIPPED: Final = (
         ),
     ),
 )
-
-
-@dataclass(frozen=True, slots=True)
-class TakeColor:
-    """A colour that a slot can have, by its key."""
-
-    key: str
-    name: str
-    hex: Hex
-
-
-def color_choices(take: Take) -> tuple[TakeColor, ...]:
-    """Return what may stand in a slot: roles, swatches, and every step of swatches and neutrals."""
-    owners = [*(one.id for one in take.swatches), *(one.id for one in take.neutrals)]
-    keys = [one.role for one in sorted(take.roles, key=lambda one: role_rank(one.role))]
-    keys += [one.id for one in take.swatches]
-    keys += [step_key(owner, step) for owner in owners for step in range(1, len(take.ramp(owner).hexes) + 1)]
-    found: dict[tuple[str, Hex], TakeColor] = {}
-    for key in keys:
-        one = TakeColor(key, take.display_name(key), take.color_of(key))
-        # What is called and looks like a role, its swatch or a step, is the same to choose.
-        found.setdefault((one.name, one.hex), one)
-    return tuple(found.values())
 
 
 def chosen_slots(take: Take, destination: str) -> dict[str, str]:

@@ -12,16 +12,17 @@ from tonada.core.color.press import Press
 from tonada.core.color.requirements import Outcome
 from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
 from tonada.core.formats.sheet import DARKS, NAMINGS, Dark, Naming, Options
-from tonada.core.handoff import restyle
-from tonada.core.handoff.old_colors import OldColor
-from tonada.core.handoff.restyle import PairBeside
-from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot, TakeColor
-from tonada.core.handoff.written import Undecided
+from tonada.core.gate.written import Undecided
+from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
+from tonada.core.recolouring import restyle
+from tonada.core.recolouring.old_colors import OldColor
+from tonada.core.recolouring.restyle import PairBeside
+from tonada.core.take.color_choices import TakeColor
 from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
-from tonada.handoff.client_sheet import PAPERS, Paper, SheetPages
-from tonada.handoff.files import FILE_FORMATS, file_format
-from tonada.handoff.slot_files import SlotKind
+from tonada.files.client_sheet import PAPERS, Paper, SheetPages
+from tonada.files.kinds import FILE_FORMATS, file_format
+from tonada.files.slot_files import SlotKind
 from tonada.store.destinations import DestinationRow
 
 Text = Annotated[str, StringConstraints(max_length=limits.MAX_RESTYLED_CHARACTERS)]

@@ -12,18 +12,19 @@ from pydantic import BaseModel, RootModel
 
 from tonada.core.errors import InputError
 from tonada.core.formats.detect import decode_text
-from tonada.core.handoff.old_colors import OldColor, propose_mapping
-from tonada.core.handoff.restyle import WriteAs, difference_of, recolored
-from tonada.core.handoff.rule_changes import RuleChanges, rule_changes
-from tonada.core.handoff.sample_page import sample_page
-from tonada.core.handoff.slots import TakeColor, chosen_slots, color_choices
-from tonada.core.handoff.written import Undecided, undecided_in
+from tonada.core.gate.written import Undecided, undecided_in
+from tonada.core.handoff.slots import chosen_slots
 from tonada.core.limits import MAX_COMPARED_CHARACTERS
+from tonada.core.recolouring.old_colors import OldColor, propose_mapping
+from tonada.core.recolouring.restyle import WriteAs, difference_of, recolored
+from tonada.core.recolouring.rule_changes import RuleChanges, rule_changes
+from tonada.core.recolouring.sample_page import sample_page
 from tonada.core.source.stylesheets import StyleFile
+from tonada.core.take.color_choices import TakeColor, color_choices
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.take import TakeDocument
-from tonada.handoff.file_format import zipped
+from tonada.files.file_format import zipped
 from tonada.store import sources, takes
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound

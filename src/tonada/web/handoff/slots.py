@@ -8,13 +8,14 @@ from flask import Response
 from pydantic import BaseModel
 
 from tonada.core.errors import InputError
-from tonada.core.handoff.old_colors import propose_mapping
-from tonada.core.handoff.restyle import restyle
-from tonada.core.handoff.slots import SHIPPED, Destination, chosen_slots, color_choices, fill_slots
+from tonada.core.handoff.slots import SHIPPED, Destination, chosen_slots, fill_slots
 from tonada.core.limits import MAX_STYLESHEET_BYTES
+from tonada.core.recolouring.old_colors import propose_mapping
+from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
-from tonada.handoff.client_sheet import ExportHeader
-from tonada.handoff.slot_files import SLOT_TYPES, slot_file, slot_file_name
+from tonada.core.take.color_choices import color_choices
+from tonada.files.client_sheet import ExportHeader
+from tonada.files.slot_files import SLOT_TYPES, slot_file, slot_file_name
 from tonada.store import destinations
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound

@@ -9,11 +9,11 @@ from flask import Response, request
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
-from tonada.handoff.client_sheet import ExportHeader, pdf_sheet
-from tonada.handoff.file_format import Handoff
-from tonada.handoff.files import FILE_FORMATS, file_name, make_file
-from tonada.handoff.press_profile import usual_press
-from tonada.handoff.sheet_preview import preview_of
+from tonada.files.client_sheet import ExportHeader, pdf_sheet
+from tonada.files.file_format import Handoff
+from tonada.files.kinds import FILE_FORMATS, file_name, make_file
+from tonada.files.press_profile import usual_press
+from tonada.files.sheet_preview import preview_of
 from tonada.store import handoffs, sources, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound

@@ -16,7 +16,7 @@ from werkzeug.security import check_password_hash
 
 from tonada.core.errors import InputError
 from tonada.core.limits import WRONG_PASSPHRASES
-from tonada.reviewing.tokens import is_proven, read_token
+from tonada.sharing.tokens import is_proven, read_token
 from tonada.store import brands
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound

@@ -8,7 +8,7 @@ from flask import current_app, request
 
 from tonada.mail.messages import LINK_LEFT_OUT, Sent, review_sent
 from tonada.mail.server import MailRefused
-from tonada.reviewing.tokens import Token
+from tonada.sharing.tokens import Token
 from tonada.store.reviews import mails
 from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.links import LinkRow

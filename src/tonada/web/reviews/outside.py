@@ -8,10 +8,10 @@ from flask import Response, current_app
 
 from tonada.core.errors import InputError
 from tonada.document.review import OutsideAnswers
-from tonada.handoff.client_sheet import page_of, pdf_of
-from tonada.review.answers import read_answers
-from tonada.review.one_file import OneFile, offline_files, review_file
-from tonada.reviewing.tokens import new_token
+from tonada.files.client_sheet import page_of, pdf_of
+from tonada.frozen.answers import read_answers
+from tonada.frozen.one_file import OneFile, offline_files, review_file
+from tonada.sharing.tokens import new_token
 from tonada.store import brands
 from tonada.store.database import Connection
 from tonada.store.reviews import frozen, links, notices, remarks, verdicts

@@ -8,7 +8,7 @@ from datetime import datetime, timedelta
 from uuid import UUID
 
 from tonada.core.limits import EDITABLE_MINUTES
-from tonada.core.review.happenings import Happening, sentence_of
+from tonada.core.wording.happenings import Happening, sentence_of
 from tonada.document.review import About
 from tonada.store.database import Connection
 from tonada.store.reviews import links, remarks, verdicts

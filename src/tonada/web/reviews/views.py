@@ -7,8 +7,8 @@ from uuid import UUID
 from flask import Response, current_app, request
 
 from tonada.core.errors import InputError
-from tonada.review.page_set import page_set_in
-from tonada.reviewing.making import WantedLink, WantedReview, WantedTake, end_of, make_link, make_review
+from tonada.frozen.page_set import page_set_in
+from tonada.sharing.making import WantedLink, WantedReview, WantedTake, end_of, make_link, make_review
 from tonada.store import brands, takes
 from tonada.store.database import Connection
 from tonada.store.reviews import frozen, links, lists, mails, notices, remarks, verdicts

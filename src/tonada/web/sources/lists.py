@@ -10,7 +10,7 @@ from tonada.core.errors import ColorError, InputError
 from tonada.core.formats import ColorList, read_list
 from tonada.core.limits import MAX_PICKED_COLORS
 from tonada.core.source.kept import current_reading
-from tonada.reading.results import list_to_json, mood_to_json
+from tonada.intake.results import list_to_json, mood_to_json
 from tonada.store import sources
 from tonada.store.sources import FileContent, SourceRow
 from tonada.web.access import workspace_connection

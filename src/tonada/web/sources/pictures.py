@@ -11,7 +11,7 @@ import numpy as np
 
 from tonada.core.errors import InputError
 from tonada.core.source.pictures import Picture
-from tonada.reading.bounded import AGAIN, Answer, run_bounded
+from tonada.intake.bounded import AGAIN, Answer, run_bounded
 from tonada.store import sources
 from tonada.web.access import workspace_connection
 

@@ -12,7 +12,7 @@ from typing import Any, Final
 from flask import current_app
 
 from tonada.core.errors import TonadaError
-from tonada.reading.bounded import LONG, ReadingBusy, ReadingCancelled, ReadingInterrupted, run_bounded
+from tonada.intake.bounded import LONG, ReadingBusy, ReadingCancelled, ReadingInterrupted, run_bounded
 from tonada.store import sources
 from tonada.store.errors import StoreUnavailable
 from tonada.store.sources import Lease

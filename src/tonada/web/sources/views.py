@@ -12,9 +12,9 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from tonada.core.errors import InputError
 from tonada.core.take.texts import one_line
-from tonada.reading.bounded import AGAIN, Answer, TakesTooLong, run_bounded
-from tonada.reading.intake import Wanted
-from tonada.reading.results import mood_to_json
+from tonada.intake.bounded import AGAIN, Answer, TakesTooLong, run_bounded
+from tonada.intake.results import mood_to_json
+from tonada.intake.taking_in import Wanted
 from tonada.store import sources
 from tonada.store.sources import FileContent, SourceRow
 from tonada.web.access import workspace_connection

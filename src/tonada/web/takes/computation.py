@@ -20,7 +20,7 @@ from tonada.core.roles.ramp_rows import overlay_rows, rows_of
 from tonada.core.take.dependents import dependents_of
 from tonada.document.readings import ListWarning
 from tonada.document.take import TakeDocument, document_json
-from tonada.reading.results import list_to_json
+from tonada.intake.results import list_to_json
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.roles.models import RampsAnswer
 from tonada.web.security import csrf, limiter

@@ -1,7 +1,7 @@
 """What an SVG may hold: nothing that acts or reaches outside, and no more than a logo has a use for.
 
 All of it is checked before anything is drawn. What can't be decided from the text, such as how long a
-drawing takes, is left to the limits of the process that draws (`tonada.reading`).
+drawing takes, is left to the limits of the process that draws (`tonada.intake`).
 """
 
 from __future__ import annotations

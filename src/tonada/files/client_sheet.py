@@ -1,0 +1,285 @@
+"""The sheet for the client: HTML that prints well, and a tagged PDF made from it.
+
+One page, composed of the colours; more for those who ask.
+"""
+
+from __future__ import annotations
+
+import atexit
+import base64
+import os
+import re
+from dataclasses import dataclass
+from functools import lru_cache
+from importlib.resources import files
+from threading import Lock
+from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
+
+from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
+from PIL import ImageFile
+
+from tonada.core.color.contrast import rounded_down
+from tonada.core.color.press import Press
+from tonada.core.color.spaces import Hex
+from tonada.core.color.wcag import TEXTS
+from tonada.core.color.writing import written
+from tonada.core.pairs.evaluation import Evaluation, evaluate
+from tonada.core.proof.grounds import grounds_of
+from tonada.core.proof.typefaces import TYPEFACE_NAMES
+from tonada.core.roles.ramp_rows import rows_of
+from tonada.core.take.proof_settings import Element
+from tonada.core.take.take import Take
+from tonada.files.page_faces import face_data
+from tonada.files.sheet_front import front_of
+
+if TYPE_CHECKING:
+    from weasyprint import CSS
+    from weasyprint.text.fonts import FontConfiguration
+
+Paper: TypeAlias = Literal["A4", "Letter"]
+PAPERS: Final[tuple[Paper, ...]] = ("A4", "Letter")
+# In millimetres, as the page of the template has them.
+_PAPER_WIDTHS: Final[dict[Paper, float]] = {"A4": 210.0, "Letter": 215.9}
+_MARGIN: Final = 12.0
+# How wide a letter of the monospaced face is, in its size.
+_ADVANCE: Final = 0.6
+_FEW_STEPS: Final = 14
+FONTS: Final = files("tonada.files") / "fonts"
+_FACES: Final = (
+    ("Bricolage Grotesque", 400, "BricolageGrotesque-Regular.ttf"),
+    ("Bricolage Grotesque", 700, "BricolageGrotesque-Bold.ttf"),
+    ("Spline Sans Mono", 400, "SplineSansMono-Regular.ttf"),
+)
+# Pango's caches are shared by the threads of a process and not made for it: two sheets at once corrupt its
+# memory, and sooner or later end the worker.
+_ONE_AT_A_TIME: Final = Lock()
+# What is said of each ground, and in which order.
+_TOLD: Final = (Element.HEADING, Element.TEXT, Element.QUIET, Element.LINK, Element.LABEL)
+
+
+@dataclass(frozen=True, slots=True)
+class ExportHeader:
+    """brand and take: names. origin: of the files that developers read, the version and its address.
+
+    version: for the client, without an address, such as “version 4, 26 November 2026”. logo: a PNG, or None.
+    """
+
+    brand: str
+    take: str
+    origin: str
+    logo: bytes | None = None
+    version: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class SheetPages:
+    """What is behind the first page: values in every notation, tints and shades, what every ground
+    uses, and all pairs; with the night wherever there is one."""
+
+    values: bool = False
+    steps: bool = False
+    grounds: bool = False
+    pairs: bool = False
+
+
+FIRST_PAGE: Final = SheetPages()
+ALL_PAGES: Final = SheetPages(values=True, steps=True, grounds=True, pairs=True)
+
+
+def html_sheet(take: Take, head: ExportHeader, press: Press | None, pages: SheetPages = FIRST_PAGE) -> str:
+    """Return one file of HTML with everything in it: fonts, logo, style. It works without a network."""
+    return _page(take, head, press, pages, paper="A4")
+
+
+def pdf_sheet(
+    take: Take,
+    head: ExportHeader,
+    press: Press | None,
+    paper: Paper = "A4",
+    pages: SheetPages = FIRST_PAGE,
+) -> bytes:
+    """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
+    faces = take.proof.heading_face, take.proof.text_face
+    return pdf_of(_page(take, head, press, pages, paper=paper, embeds=False), faces)
+
+
+def page_of(template: str, *, embeds: bool, **values: Any) -> str:
+    """Return a page made from a template. embeds: whether the fonts are in it."""
+    faces = _font_faces() if embeds else ()
+    return _environment().get_template(template).render(faces=faces, **values)
+
+
+def pdf_of(page: str, letters: tuple[str, ...] = ()) -> bytes:
+    """Return a page as a PDF: fonts embedded, tagged (PDF/UA-1).
+
+    letters: typefaces of the sample pages that it sets something in, as “Letters” and their names.
+    """
+    with _ONE_AT_A_TIME:
+        weasyprint = _weasyprint()
+        # Nothing is fetched but what is in the page itself.
+        fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
+        html = weasyprint.HTML(string=page, url_fetcher=fetcher)
+        faces, configuration = _fonts()
+        styles = [faces, *(style for name in dict.fromkeys(letters) if (style := _letter_face(name)))]
+        made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=styles)
+    return bytes(made or b"")
+
+
+@lru_cache(maxsize=1)
+def _weasyprint() -> Any:
+    """Import WeasyPrint when it is first needed: it takes half a second, and only the PDF needs it.
+
+    It lets Pillow take images that are cut off, for the whole process; uploads must not profit from it.
+    """
+    before = ImageFile.LOAD_TRUNCATED_IMAGES
+    # fontTools writes the hour into every variable font that it cuts down, unless it is told one: the same
+    # sheet is to be the same file. (reproducible-builds.org, SOURCE_DATE_EPOCH: 1 January 1980)
+    os.environ.setdefault("SOURCE_DATE_EPOCH", "315532800")
+    import weasyprint
+    import weasyprint.text.fonts
+    import weasyprint.urls
+
+    ImageFile.LOAD_TRUNCATED_IMAGES = before
+    return weasyprint
+
+
+@lru_cache(maxsize=1)
+def _fonts() -> tuple[CSS, FontConfiguration]:
+    """Return the fonts, read once: reading them for every page would take a quarter of the time."""
+    weasyprint = _weasyprint()
+    configuration = weasyprint.text.fonts.FontConfiguration()
+    style = "".join(
+        f'@font-face {{ font-family: "{family}"; font-weight: {weight}; '
+        f"src: url(data:font/ttf;base64,{data}); }}"
+        for family, weight, data in _font_faces()
+    )
+    return weasyprint.CSS(string=style, font_config=configuration), configuration
+
+
+@lru_cache(maxsize=len(TYPEFACE_NAMES))
+def _letter_face(name: str) -> CSS | None:
+    """Return a typeface of the sample pages, read once: the configuration keeps every font it was given."""
+    data = face_data(name)
+    if data is None:
+        return None
+    style = (
+        f'@font-face {{ font-family: "Letters {name}"; font-weight: 100 900; '
+        f"src: url(data:font/woff2;base64,{data}); }}"
+    )
+    return _weasyprint().CSS(string=style, font_config=_fonts()[1])
+
+
+# Let go of before the interpreter is: the library's own clean-up needs it.
+atexit.register(_fonts.cache_clear)
+atexit.register(_letter_face.cache_clear)
+
+
+@lru_cache(maxsize=1)
+def _environment() -> Environment:
+    made = Environment(
+        loader=PackageLoader("tonada.files"),
+        autoescape=select_autoescape(),
+        trim_blocks=True,
+        undefined=StrictUndefined,
+    )
+    made.filters["css_text"] = _css_text
+    return made
+
+
+def _css_text(text: str) -> str:
+    """Return a text as it may stand between quotes in a stylesheet. Source: CSS Syntax 3, escaping."""
+    return re.sub(r"[^\w ]", lambda one: f"\\{ord(one[0]):x} ", text)
+
+
+@lru_cache(maxsize=1)
+def _font_faces() -> tuple[tuple[str, int, str], ...]:
+    return tuple(
+        (family, weight, base64.b64encode((FONTS / name).read_bytes()).decode())
+        for family, weight, name in _FACES
+    )
+
+
+def _page(
+    take: Take,
+    head: ExportHeader,
+    press: Press | None,
+    pages: SheetPages,
+    *,
+    paper: Paper,
+    embeds: bool = True,
+) -> str:
+    take = take if take.scheme == "day" else take.turned()
+    evaluation = evaluate(take)
+    night = evaluate(take.turned()) if take.other is not None else None
+    logo = base64.b64encode(head.logo).decode() if head.logo else None
+    return page_of(
+        "sheet.html",
+        embeds=embeds,
+        head=head,
+        logo=logo,
+        paper=paper,
+        press=press.name if press else None,
+        front=front_of(take, evaluation, press),
+        pages=pages,
+        cells=_cells(evaluation, press) if pages.values else [],
+        night_cells=_cells(night, press) if pages.values and night else [],
+        rows=_rows(take, paper) if pages.steps else [],
+        pairs=evaluation.pairs if pages.pairs else (),
+        night_pairs=night.pairs if pages.pairs and night else (),
+        level=take.level,
+        grounds=_grounds(take) if pages.grounds else [],
+        night_grounds=_grounds(take.turned()) if pages.grounds and night else [],
+        cut=rounded_down,
+        texts=TEXTS,
+    )
+
+
+def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:
+    """Return each colour in use with its values in the notations of the trade."""
+    cells: list[dict[str, Any]] = []
+    for cell in evaluation.measure:
+        printed = press.printed(cell.hex) if press else None
+        cells.append(
+            {
+                "name": cell.role_names or cell.name,
+                "share": cell.share,
+                "hex": cell.hex,
+                "rgb": written(cell.hex, "decimals"),
+                "hsl": written(cell.hex, "hsl"),
+                "cmyk": printed.text if printed else None,
+                "in_gamut": printed.in_gamut if printed else True,
+            }
+        )
+    return cells
+
+
+def _rows(take: Take, paper: Paper) -> list[dict[str, Any]]:
+    rows = [(row.name, [step.hex for step in row.steps]) for row in rows_of(take)]
+    return [{"name": name, "steps": steps, "labels": _labels_of(steps, paper)} for name, steps in rows]
+
+
+def _labels_of(steps: list[Hex], paper: Paper) -> dict[str, Any]:
+    """Return the values of a ramp as one line of a monospaced face, each beginning under its step.
+
+    Its size in points on paper and as a share of the line's width on a screen, in per cent. One line
+    instead of a text for each step: setting those took a fifth of the PDF's time.
+    """
+    pitch = 12 if len(steps) <= _FEW_STEPS else 9
+    size = 1 / (len(steps) * pitch * _ADVANCE)
+    return {
+        "text": "".join(step.ljust(pitch) for step in steps).rstrip(),
+        "points": size * (_PAPER_WIDTHS[paper] - 2 * _MARGIN) * 72 / 25.4,
+        "share": size * 100,
+    }
+
+
+def _grounds(take: Take) -> list[dict[str, Any]]:
+    """Return what may be set on each ground, as sentences can be made of it."""
+    return [
+        {
+            "name": ground.name,
+            "hex": ground.hex,
+            "elements": [one for one in ground.elements if one.element in _TOLD],
+        }
+        for ground in grounds_of(take)
+    ]

@@ -1,0 +1,148 @@
+"""What a client sees of some versions, put together once: figures, words, pictures, the sheet."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any, Final
+
+from tonada.core.color.press import Press
+from tonada.core.color.writing import WrittenAs, written
+from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.pages import PAGES
+from tonada.core.take.proof_settings import VoiceId
+from tonada.core.take.take import Take
+from tonada.core.wording.plain_words import plain_colors
+from tonada.document.page_figures import PageFigures
+from tonada.document.review import (
+    ReviewContent,
+    ShownColor,
+    ShownPage,
+    ShownTake,
+    ShownValue,
+    Width,
+    document_digest,
+)
+from tonada.document.take import TakeDocument
+from tonada.files.client_sheet import ExportHeader, SheetPages, pdf_sheet
+from tonada.frozen.page_set import ReviewFile, review_file_of
+
+# What a colleague may want to copy, and how each is called.
+NOTATIONS: Final[tuple[WrittenAs, ...]] = ("hex", "rgb", "hsl", "oklch")
+# The client's sheet has every value, since a link may be all that somebody gets.
+SHEET: Final = SheetPages(values=True)
+
+
+@dataclass(frozen=True, slots=True)
+class Material:
+    """A version that is to be shown. document: as it is kept. logo, picture: PNG, or None.
+
+    dated: for the sheet, such as “version 4, 26 November 2026”.
+    """
+
+    name: str
+    version: int
+    document: dict[str, Any]
+    dated: str
+    logo: bytes | None = None
+    picture: bytes | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Frame:
+    """What all versions of a review are shown in. voice: guessed for the brand."""
+
+    brand: str
+    studio: str
+    greeting: str
+    voice: VoiceId
+    pages: Sequence[str]
+    widths: Sequence[Width]
+
+
+@dataclass(frozen=True, slots=True)
+class Frozen:
+    """What a review shows, and its files."""
+
+    content: ReviewContent
+    files: tuple[ReviewFile, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Kept:
+    """Digests of the files of a take."""
+
+    logo: str | None
+    picture: str | None
+    sheet: str
+
+
+def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> Frozen:
+    """Return what a client sees of some versions, from now on."""
+    files: dict[str, ReviewFile] = {}
+
+    def keep(content: bytes, mimetype: str) -> str:
+        file = review_file_of(content, mimetype)
+        return files.setdefault(file.digest, file).digest
+
+    shown = []
+    for one in materials:
+        take = TakeDocument.model_validate(one.document).to_take()
+        head = ExportHeader(frame.brand, one.name, "", one.logo, one.dated)
+        kept = _Kept(
+            logo=keep(one.logo, "image/png") if one.logo else None,
+            picture=keep(one.picture, "image/png") if one.picture else None,
+            sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
+        )
+        shown.append(_shown(frame, one, take, kept))
+    names = {page.id: page.name for page in PAGES}
+    content = ReviewContent(
+        brand=frame.brand,
+        studio=frame.studio,
+        greeting=frame.greeting,
+        pages=tuple(ShownPage(id=page, name=names[page]) for page in frame.pages),
+        widths=tuple(frame.widths),
+        takes=tuple(shown),
+    )
+    return Frozen(content, tuple(files.values()))
+
+
+def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTake:
+    schemes = [take, *([take.turned()] if take.other else [])]
+    settings = TakeDocument.of(take).proof.model_dump(mode="json")
+    evaluations = [(one, evaluate(one)) for one in schemes]
+    return ShownTake(
+        name=material.name,
+        version=material.version,
+        digest=document_digest(material.document),
+        level=take.level,
+        failing=sum(evaluation.failing for _, evaluation in evaluations),
+        drawn={
+            one.scheme: {
+                "brand": frame.brand,
+                "settings": settings,
+                "figures": PageFigures.of(one, frame.voice).model_dump(mode="json"),
+            }
+            for one in schemes
+        },
+        colors={
+            one.scheme: tuple(
+                ShownColor(
+                    name=color.name,
+                    roles=color.roles,
+                    used_for=color.used_for,
+                    hex=color.hex,
+                    label=color.label,
+                    share=color.share,
+                    values=tuple(
+                        ShownValue(notation=kind, text=written(color.hex, kind)) for kind in NOTATIONS
+                    ),
+                )
+                for color in plain_colors(evaluation)
+            )
+            for one, evaluation in evaluations
+        },
+        logo=kept.logo,
+        picture=kept.picture,
+        sheet=kept.sheet,
+    )

@@ -1,5 +1,0 @@
-"""Reading what comes from outside: in a process of its own, which is ended when it takes too much.
-
-bounded   one reading in a process with limits      work     what such a process can be asked for
-intake    what an uploaded file becomes             results  what a source keeps of what was found
-"""

@@ -1,0 +1,1 @@
+"""Reviews are made of versions and shared by links with tokens."""
