@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Final
+from typing import Annotated, Any, Final, Generic, TypeVar
 
 import orjson
-from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
+from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, RootModel, StringConstraints
 
 from tonada.core import limits
 from tonada.core.color.ramp import MOST_MIXED
@@ -34,7 +34,12 @@ StepNumber = Annotated[int, Field(ge=1, le=2 * MOST_MIXED + 1)]
 
 
 class Described(BaseModel):
-    """A model whose schema is made once: the document of the API asks for it at every route."""
+    """A model whose schema is made once: the document of the API asks for it at every route.
+
+    What checks it is built when it is first asked for, or for all by build_models.
+    """
+
+    model_config = ConfigDict(defer_build=True)
 
     @classmethod
     def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
@@ -46,7 +51,25 @@ class Described(BaseModel):
         return made
 
 
+Value = TypeVar("Value")
+
+
+class Whole(RootModel[Value], Generic[Value]):
+    """An answer that is a value of the core as it is."""
+
+    model_config = ConfigDict(defer_build=True)
+
+
 _schemas: dict[Any, bytes] = {}
+
+
+def build_models() -> None:
+    """Build what checks each model: before a server parts into workers, so that they share it."""
+    waiting: list[type[BaseModel]] = [Described, Whole]
+    while waiting:
+        model = waiting.pop()
+        waiting += model.__subclasses__()
+        model.model_rebuild()
 
 
 class Model(Described):

@@ -6,9 +6,10 @@ import base64
 import io
 from dataclasses import dataclass
 from threading import Lock
-from typing import Final
+from typing import TYPE_CHECKING, Final
 
-import pypdfium2
+if TYPE_CHECKING:
+    from pypdfium2 import PdfPage
 
 # Dots for each point of the page: sharp at the size of the preview.
 SCALE: Final = 1.6
@@ -28,6 +29,9 @@ class Preview:
 
 def preview_of(pdf: bytes) -> Preview:
     """Return the pages of a PDF that was made here."""
+    # Asked for when a sheet is looked at: a start needn't wait for it.
+    import pypdfium2
+
     with _ONE_AT_A_TIME:
         document = pypdfium2.PdfDocument(pdf)
         try:
@@ -38,7 +42,7 @@ def preview_of(pdf: bytes) -> Preview:
     return Preview(pages, count, len(pdf))
 
 
-def _drawn(page: pypdfium2.PdfPage) -> str:
+def _drawn(page: PdfPage) -> str:
     made = io.BytesIO()
     page.render(scale=SCALE).to_pil().save(made, "PNG")
     return f"data:image/png;base64,{base64.b64encode(made.getvalue()).decode()}"

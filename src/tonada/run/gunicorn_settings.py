@@ -19,6 +19,7 @@ import threading
 from typing import Any
 
 from tonada.core.mends.srgb_boxes import boxes
+from tonada.document.parts import build_models
 from tonada.intake import bounded
 
 worker_class = "gthread"
@@ -56,6 +57,7 @@ def when_ready(server: Any) -> None:
     """
     importlib.import_module("scipy.optimize")
     boxes()
+    build_models()
     # What making them took for a moment goes back to the system.
     ctypes.CDLL(None).malloc_trim(0)
     gc.collect()

@@ -121,7 +121,7 @@ PREVIEW = """
 
 @dataclass(frozen=True, slots=True)
 class SourceRow:
-    """What colours came from. settings, extraction and picked are what `web.source_models` writes."""
+    """What colours came from. settings, extraction and picked are what `intake.results` writes."""
 
     id: UUID
     brand_id: UUID

@@ -70,7 +70,7 @@ ORDER = """
 
 @dataclass(frozen=True, slots=True)
 class TakeRow:
-    """A take as it is saved; document is what `web.documents` reads and writes."""
+    """A take as it is saved; document is what `document.take` reads and writes."""
 
     id: UUID
     brand_id: UUID

@@ -7,12 +7,12 @@ from typing import Final
 from uuid import UUID
 
 from flask import Response
-from pydantic import BaseModel
 
 from tonada.core import limits
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.voices import guessed_voice
 from tonada.core.take.take import SIGNALS, Role
+from tonada.document.parts import Described
 from tonada.document.take import TakeDocument
 from tonada.store import brand_copies, brands, sources, takes
 from tonada.store.brands import ListedBrand
@@ -42,7 +42,7 @@ BRANDS_A_PAGE: Final = 24
 _BESIDE: Final = frozenset((*SIGNALS, Role.LINE, Role.MUTED))
 
 
-class BrandPath(BaseModel):
+class BrandPath(Described):
     brand_id: UUID
 
 

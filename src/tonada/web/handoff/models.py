@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated
 from uuid import UUID
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints, WithJsonSchema
+from pydantic import AfterValidator, ConfigDict, Field, StringConstraints, WithJsonSchema
 
 from tonada.core import limits
 from tonada.core.color.press import Press
@@ -18,7 +18,7 @@ from tonada.core.recolouring import restyle
 from tonada.core.recolouring.old_colors import OldColor
 from tonada.core.recolouring.restyle import PairBeside
 from tonada.core.take.color_choices import TakeColor
-from tonada.document.parts import ColorKey, HexText, Identifier, Line, Model, Name
+from tonada.document.parts import ColorKey, Described, HexText, Identifier, Line, Model, Name
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import PAPERS, Paper, SheetPages
 from tonada.files.kinds import FILE_FORMATS, file_format
@@ -62,7 +62,7 @@ class OptionsModel(Model):
         return Options(**{name: getattr(self, name) for name in Options.__dataclass_fields__})
 
 
-class FilePath(BaseModel):
+class FilePath(Described):
     take_id: UUID
     number: int
     kind: FileKind
@@ -281,7 +281,7 @@ class FillAnswer(Model):
     choices: tuple[TakeColor, ...]
 
 
-class SlotFilePath(BaseModel):
+class SlotFilePath(Described):
     """destination: the id of one that ships, or of one's own."""
 
     take_id: UUID

@@ -8,7 +8,6 @@ from typing import Literal
 from uuid import UUID
 
 from flask import Response
-from pydantic import BaseModel, RootModel
 
 from tonada.core.errors import InputError
 from tonada.core.formats.detect import decode_text
@@ -22,7 +21,7 @@ from tonada.core.recolouring.sample_page import sample_page
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.color_choices import TakeColor, color_choices
 from tonada.core.take.take import Take
-from tonada.document.parts import Model
+from tonada.document.parts import Described, Model, Whole
 from tonada.document.take import TakeDocument
 from tonada.files.file_format import zipped
 from tonada.store import sources, takes
@@ -45,17 +44,17 @@ SAMPLE_POLICY = (
 )
 
 
-class SourcePath(BaseModel):
+class SourcePath(Described):
     source_id: UUID
 
 
-class RecolouredPath(BaseModel):
+class RecolouredPath(Described):
     take_id: UUID
     number: int
     source_id: UUID
 
 
-class SamplePath(BaseModel):
+class SamplePath(Described):
     take_id: UUID
     source_id: UUID
 
@@ -104,7 +103,7 @@ class UndecidedAnswer(Model):
     places: tuple[Undecided, ...]
 
 
-class RulesAnswer(RootModel[RuleChanges]):
+class RulesAnswer(Whole[RuleChanges]):
     """As the core has it."""
 
 

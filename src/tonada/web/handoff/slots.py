@@ -5,7 +5,6 @@ from __future__ import annotations
 from uuid import UUID
 
 from flask import Response
-from pydantic import BaseModel
 
 from tonada.core.errors import InputError
 from tonada.core.handoff.slots import SHIPPED, Destination, chosen_slots, fill_slots
@@ -14,6 +13,7 @@ from tonada.core.recolouring.old_colors import propose_mapping
 from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.color_choices import color_choices
+from tonada.document.parts import Described
 from tonada.files.client_sheet import ExportHeader
 from tonada.files.slot_files import SLOT_TYPES, slot_file, slot_file_name
 from tonada.store import destinations
@@ -44,7 +44,7 @@ computed = blueprint("slots_computed")
 csrf.exempt(computed)
 
 
-class DestinationPath(BaseModel):
+class DestinationPath(Described):
     destination_id: UUID
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated
 
-from pydantic import Field, RootModel
+from pydantic import Field
 
 from tonada.core.color.circles import CIRCLES, Circle
 from tonada.core.color.hue_rules import FREE, MOST_FREE_ANGLES, RULES
@@ -17,7 +17,7 @@ from tonada.core.pairs.variations import Variation
 from tonada.core.take.parts import Scheme
 from tonada.document.changes import TakeChange
 from tonada.document.page_figures import PageFigures
-from tonada.document.parts import Model
+from tonada.document.parts import Model, Whole
 from tonada.document.proof import VoiceText
 from tonada.document.take import TakeDocument
 
@@ -139,5 +139,5 @@ class ComparisonBody(Model):
     after: TakeDocument
 
 
-class ComparisonAnswer(RootModel[Comparison]):
+class ComparisonAnswer(Whole[Comparison]):
     pass

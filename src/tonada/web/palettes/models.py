@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from uuid import UUID
 
 from flask_openapi3.models.file import FileStorage
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import ConfigDict, Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.color.contrast import position_of, ratio_length
@@ -21,7 +21,7 @@ from tonada.core.ready.finding import SORTS, Sort, Use, note_color
 from tonada.core.ready.palette import Ground, ReadyPalette, RoleColor
 from tonada.core.source.mood_words import FIELDS, WORDS
 from tonada.core.take.parts import PLANNED_SHARES, Role
-from tonada.document.parts import HexText, Line, Model, Name
+from tonada.document.parts import Described, HexText, Line, Model, Name
 from tonada.document.take import TakeDocument
 
 Word = Annotated[str, StringConstraints(max_length=40)]
@@ -185,11 +185,11 @@ class PaletteVocabulary(Model):
         )
 
 
-class PalettePath(BaseModel):
+class PalettePath(Described):
     palette_id: Annotated[str, Field(min_length=1, max_length=80)]
 
 
-class OwnPalettePath(BaseModel):
+class OwnPalettePath(Described):
     palette_id: UUID
 
 
@@ -226,7 +226,7 @@ class StarBody(Model):
     starred: bool
 
 
-class FileForm(BaseModel):
+class FileForm(Described):
     model_config = ConfigDict(arbitrary_types_allowed=True)
 
     file: FileStorage = Field(description="A list of palettes: Tonada’s own format, or design tokens")

@@ -6,10 +6,10 @@ from datetime import date, datetime
 from typing import Annotated
 from uuid import UUID
 
-from pydantic import BaseModel, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
 from tonada.core import limits
-from tonada.document.parts import Line, Model, Name
+from tonada.document.parts import Described, Line, Model, Name
 from tonada.document.review import About, Place, RemarkText, ShortText, Width
 from tonada.store.reviews.lists import ListedReview
 from tonada.store.reviews.mails import MailRow, Studio
@@ -23,7 +23,7 @@ MailAddress = Annotated[
 Reason = Annotated[str, StringConstraints(max_length=limits.MAX_REMARK_LENGTH, strip_whitespace=True)]
 
 
-class ReviewPath(BaseModel):
+class ReviewPath(Described):
     review_id: UUID
 
 
@@ -35,7 +35,7 @@ class RemarkPath(ReviewPath):
     remark_id: UUID
 
 
-class TokenPath(BaseModel):
+class TokenPath(Described):
     token: str
 
 
@@ -332,5 +332,5 @@ class OutboxAnswer(Model):
     sends: str
 
 
-class MailPath(BaseModel):
+class MailPath(Described):
     mail_id: UUID

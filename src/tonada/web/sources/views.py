@@ -8,10 +8,11 @@ from uuid import UUID
 import werkzeug.datastructures
 from flask import Response, request
 from flask_openapi3.models.file import FileStorage
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import ConfigDict, Field
 
 from tonada.core.errors import InputError
 from tonada.core.take.texts import one_line
+from tonada.document.parts import Described
 from tonada.intake.bounded import AGAIN, Answer, TakesTooLong, run_bounded
 from tonada.intake.results import mood_to_json
 from tonada.intake.taking_in import Wanted
@@ -33,7 +34,7 @@ from tonada.web.sources.readings import readings
 api = blueprint("sources")
 
 
-class UploadForm(BaseModel):
+class UploadForm(Described):
     model_config = ConfigDict(arbitrary_types_allowed=True)
 
     file: FileStorage = Field(
@@ -42,7 +43,7 @@ class UploadForm(BaseModel):
     wanted: Wanted | None = Field(None, description="What to read it as, where its name leaves a choice")
 
 
-class SourcePath(BaseModel):
+class SourcePath(Described):
     source_id: UUID
 
 

@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import Field, RootModel, StringConstraints
+from pydantic import Field, StringConstraints
 
 from tonada.core import limits
 from tonada.core.color.notation import LONGEST_COLOR, Notation
@@ -20,7 +20,7 @@ from tonada.core.roles.proposal import ProposedRole
 from tonada.core.source.kept import SourceKind
 from tonada.core.take.dependents import Dependents
 from tonada.core.take.take import Role
-from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, PairId, Share
+from tonada.document.parts import Described, HexText, Identifier, Line, Model, Name, PairId, Share, Whole
 from tonada.document.take import TakeDocument
 from tonada.store.brands import BrandRow, Shelf
 from tonada.store.takes import TakeRow
@@ -213,11 +213,11 @@ class DependentsBody(Model):
     owner: Identifier
 
 
-class DependentsAnswer(RootModel[Dependents]):
+class DependentsAnswer(Whole[Dependents]):
     pass
 
 
-class EvaluationAnswer(RootModel[Evaluation]):
+class EvaluationAnswer(Whole[Evaluation]):
     pass
 
 

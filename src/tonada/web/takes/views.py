@@ -6,9 +6,9 @@ from typing import Final
 from uuid import UUID
 
 from flask import Response
-from pydantic import BaseModel
 
 from tonada.core.pairs.evaluation import evaluate
+from tonada.document.parts import Described
 from tonada.document.take import TakeDocument
 from tonada.store import brands, takes, versions
 from tonada.web.access import workspace_connection
@@ -33,7 +33,7 @@ api = blueprint("takes")
 VERSIONS_A_PAGE: Final = 100
 
 
-class TakePath(BaseModel):
+class TakePath(Described):
     take_id: UUID
 
 
