@@ -51,7 +51,7 @@ serve: setup ## start Tonada without demo brands
 	@exec .venv/bin/tonada serve
 
 lint: .venv/.installed-dev frontend/src/api/.typed ## ruff, mypy, vue-tsc, ESLint, Prettier
-	@.venv/bin/ruff check . && .venv/bin/ruff format --check .
+	@.venv/bin/ruff check . && .venv/bin/ruff format --check . && $(PYTHON) -m scripts.names
 	@.venv/bin/mypy
 	@cd frontend && $(subst scripts/,../scripts/,$(NODE)) npm run --silent check
 pytest: .venv/.installed-dev setup ## all pytest suites, the browser's included

@@ -66,7 +66,7 @@ const isTokenRefused = async (response: Response) =>
 
 /** The token, the limits and the greys of the contrast scale; asked for once. */
 export function readSession(): Promise<Session> {
-  session ??= given(client.GET('/api/session')).catch((reason: unknown) => {
+  session ??= answerOf(client.GET('/api/session')).catch((reason: unknown) => {
     session = undefined
     throw reason
   })
@@ -74,7 +74,7 @@ export function readSession(): Promise<Session> {
 }
 
 /** Return what a call answered; throw a ProblemError where it answered nothing. */
-export async function given<T>(call: Promise<{ data?: T; error?: unknown }>): Promise<T> {
+export async function answerOf<T>(call: Promise<{ data?: T; error?: unknown }>): Promise<T> {
   const { data } = await call
   if (data === undefined) throw new ProblemError(unreadable(0))
   return data

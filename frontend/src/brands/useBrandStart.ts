@@ -1,7 +1,7 @@
 /** The first step of a brand: from a logo, a stylesheet, colours, a mood, a palette, or its name alone. */
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 
@@ -32,7 +32,7 @@ export function useBrandStart() {
     name: 'source',
     params: { brandId: brand.id, takeId: brand.first_take ?? '' },
   })
-  const make = (called: string) => given(api.POST('/api/brands', { body: { name: called } }))
+  const make = (called: string) => answerOf(api.POST('/api/brands', { body: { name: called } }))
 
   async function attempt(work: () => Promise<unknown>) {
     error.value = ''

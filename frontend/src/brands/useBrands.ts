@@ -1,7 +1,7 @@
 /** The list of brands: which are shown, and what can be done with each of them. */
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
 import { usePages } from '@/ui/usePages'
 
@@ -22,7 +22,7 @@ export function useBrands() {
   const { items, isLoading, hasMore, reload, more } = usePages(
     async (after: string | null, signal) => {
       const query = { after, shelf: shelf.value, find: find.value.trim() || null }
-      const found = await given(api.GET('/api/brands', { params: { query }, signal }))
+      const found = await answerOf(api.GET('/api/brands', { params: { query }, signal }))
       return { items: found.brands, next: found.next }
     },
   )
@@ -31,7 +31,7 @@ export function useBrands() {
 
   const path = (brand: Brand) => ({ params: { path: { brand_id: brand.id } } })
   const archive = (brand: Brand, archived: boolean) =>
-    given(api.PUT('/api/brands/{brand_id}/archive', { ...path(brand), body: { archived } }))
+    answerOf(api.PUT('/api/brands/{brand_id}/archive', { ...path(brand), body: { archived } }))
 
   async function attempt(work: () => Promise<unknown>) {
     problem.value = ''
@@ -45,11 +45,11 @@ export function useBrands() {
 
   const WORK: Readonly<Record<Exclude<BrandAction, 'rename'>, (brand: Brand) => Promise<unknown>>> =
     {
-      copy: (brand) => given(api.POST('/api/brands/{brand_id}/copies', path(brand))),
+      copy: (brand) => answerOf(api.POST('/api/brands/{brand_id}/copies', path(brand))),
       archive: (brand) => archive(brand, true),
       open: (brand) => archive(brand, false),
       delete: (brand) => api.DELETE('/api/brands/{brand_id}', path(brand)),
-      restore: (brand) => given(api.POST('/api/brands/{brand_id}/restoration', path(brand))),
+      restore: (brand) => answerOf(api.POST('/api/brands/{brand_id}/restoration', path(brand))),
     }
   const WAYS_BACK: Readonly<Partial<Record<BrandAction, { said: string; back: BrandAction }>>> = {
     archive: { said: 'was archived.', back: 'open' },
@@ -71,7 +71,8 @@ export function useBrands() {
   const rename = (name: string) =>
     attempt(async () => {
       const brand = renamed.value
-      if (brand) await given(api.PUT('/api/brands/{brand_id}', { ...path(brand), body: { name } }))
+      if (brand)
+        await answerOf(api.PUT('/api/brands/{brand_id}', { ...path(brand), body: { name } }))
     })
 
   return {

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useInView } from './useInView'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import DotsIcon from '@/ui/DotsIcon.vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeSummary } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
 
@@ -27,7 +27,7 @@ const looking = (id: string) =>
   previewing(async (signal) => {
     if (id === route.params.takeId) return undefined
     const params = { path: { take_id: id } }
-    return (await given(api.GET('/api/takes/{take_id}', { params, signal }))).document
+    return (await answerOf(api.GET('/api/takes/{take_id}', { params, signal }))).document
   })
 
 const place = computed(() => props.takes.findIndex((one) => one.id === route.params.takeId))

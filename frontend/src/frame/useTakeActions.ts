@@ -1,7 +1,7 @@
 import { until } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { Take } from '@/api/types'
 import type { TakeAction } from './TakeTabs.vue'
 import { asKept } from '@/take/scheme'
@@ -61,7 +61,7 @@ export function useTakeActions() {
   const rename = (name: string) =>
     attempt(async () => {
       if (!take.take) return
-      await given(api.PATCH('/api/takes/{take_id}', { ...path(take.take.id), body: { name } }))
+      await answerOf(api.PATCH('/api/takes/{take_id}', { ...path(take.take.id), body: { name } }))
       await brand.refresh()
     })
 
@@ -87,7 +87,7 @@ export function useTakeActions() {
 
   const restore = (id: string) =>
     attempt(async () => {
-      await given(api.POST('/api/takes/{take_id}/restoration', path(id)))
+      await answerOf(api.POST('/api/takes/{take_id}/restoration', path(id)))
       if (deleted.value?.id === id) deleted.value = undefined
       showsDeleted.value = false
       await show(id)

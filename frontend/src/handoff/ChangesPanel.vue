@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { useCopy } from '@/ui/useCopy'
 import { useFollowing } from '@/ui/useFollowing'
 import { useTakeStore } from '@/take/take'
@@ -14,7 +14,9 @@ const { answer: found, problem } = useFollowing(
     return props.number && id ? { take_id: id, number: props.number } : undefined
   },
   (path, signal) =>
-    given(api.GET('/api/takes/{take_id}/versions/{number}/changes', { params: { path }, signal })),
+    answerOf(
+      api.GET('/api/takes/{take_id}/versions/{number}/changes', { params: { path }, signal }),
+    ),
 )
 </script>
 

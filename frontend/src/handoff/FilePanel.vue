@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { FileKind, FileOptions, HandoffVocabulary } from '@/api/types'
 import { useCopy } from '@/ui/useCopy'
 import SheetPreview from './SheetPreview.vue'
@@ -33,7 +33,7 @@ const body = computed(() => {
 })
 const { answer: preview, problem } = useFollowing(
   () => (format.value?.is_text && !isSheet.value ? body.value : undefined),
-  (body, signal) => given(api.POST('/api/handoff/preview', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/handoff/preview', { body, signal })),
   { wait: 120 },
 )
 const size = computed(() => {

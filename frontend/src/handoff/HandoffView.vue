@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { FileKind, FileOptions } from '@/api/types'
 import PaletteLink from '@/review/designer/PaletteLink.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
@@ -26,7 +26,7 @@ const take = useTakeStore()
 const route = useRoute()
 const router = useRouter()
 
-const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/handoff')))
+const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/handoff')))
 
 const PARTS = [
   { value: 'values', label: 'Values' },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { PreviewBody } from '@/api/types'
 import { countOf } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
@@ -13,7 +13,7 @@ const {
   isAsking,
 } = useFollowing(
   () => props.body,
-  (body, signal) => given(api.POST('/api/handoff/sheet', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/handoff/sheet', { body, signal })),
   { wait: 250 },
 )
 const said = computed(() => {

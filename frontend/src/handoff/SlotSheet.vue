@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import SlotEditor from './SlotEditor.vue'
 import { useDestinations } from './useDestinations'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { FilledSlot, HandoffVocabulary, SlotKind } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import ColorCombo from '@/take/ColorCombo.vue'
@@ -44,7 +44,7 @@ const { answer, problem: failure } = useFollowing(
   },
   async (body, signal) => ({
     of: body.destination,
-    ...(await given(api.POST('/api/slots', { body, signal }))),
+    ...(await answerOf(api.POST('/api/slots', { body, signal }))),
   }),
 )
 /** None until they are this destination's. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { Version } from '@/api/types'
 import { useCameBackStore } from '@/remarks/cameBack'
 import { useTakeStore } from '@/take/take'
@@ -23,7 +23,7 @@ async function lookAtApproved() {
   if (!id || !number) return
   try {
     const path = { take_id: id, number }
-    const found = await given(
+    const found = await answerOf(
       api.GET('/api/takes/{take_id}/versions/{number}', { params: { path } }),
     )
     if (id === take.take?.id)

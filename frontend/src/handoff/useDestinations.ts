@@ -1,5 +1,5 @@
 import { onMounted, ref, shallowRef } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { Destination, Slot } from '@/api/types'
 
 /** Destinations: those that ship, and the designer’s own, which are kept for the next site. */
@@ -19,14 +19,14 @@ export function useDestinations() {
   }
   const load = () =>
     attempt(async () => {
-      destinations.value = (await given(api.GET('/api/destinations'))).destinations
+      destinations.value = (await answerOf(api.GET('/api/destinations'))).destinations
     })
   onMounted(load)
 
   const copy = (from: Destination) =>
     attempt(async () => {
       const body = { name: `${from.name}, own`.slice(0, 80), slots: from.slots, revision: null }
-      const made = await given(api.POST('/api/destinations', { body }))
+      const made = await answerOf(api.POST('/api/destinations', { body }))
       await load()
       return made
     })
@@ -35,7 +35,7 @@ export function useDestinations() {
     attempt(async () => {
       const params = { path: { destination_id: destination.id } }
       const body = { name, slots: [...slots], revision: destination.revision }
-      await given(api.PUT('/api/destinations/{destination_id}', { params, body }))
+      await answerOf(api.PUT('/api/destinations/{destination_id}', { params, body }))
       await load()
     })
 
@@ -52,7 +52,7 @@ export function useDestinations() {
       const gone = removed.value
       if (!gone) return
       const params = { path: { destination_id: gone.id } }
-      await given(api.POST('/api/destinations/{destination_id}/restoration', { params }))
+      await answerOf(api.POST('/api/destinations/{destination_id}/restoration', { params }))
       removed.value = undefined
       await load()
     })

@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { FileKind, FileOptions, SlotKind, Version } from '@/api/types'
 import { useAnswer } from '@/ui/useAnswer'
 import { isSameDocument } from '@/take/same'
@@ -18,10 +18,10 @@ export function useHandoff() {
     const id = take.take?.id
     if (!id) return null
     const path = { take_id: id }
-    const found = await given(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
+    const found = await answerOf(api.GET('/api/takes/{take_id}/versions', { params: { path } }))
     const number = found.versions[0]?.number
     if (!number) return null
-    return given(
+    return answerOf(
       api.GET('/api/takes/{take_id}/versions/{number}', { params: { path: { ...path, number } } }),
     )
   }

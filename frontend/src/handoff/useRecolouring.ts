@@ -1,7 +1,7 @@
 /** A stylesheet that is kept as a source, in the colours of the take: what becomes what, and what of it changes. */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { OldColor, RuleMend } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 import { asKept } from '@/take/scheme'
@@ -40,16 +40,17 @@ export function useRecolouring() {
     }
   }
   const mapping = useFollowing(question, (asked, signal) =>
-    given(api.POST('/api/sources/{source_id}/old-colors', { ...asked, signal })),
+    answerOf(api.POST('/api/sources/{source_id}/old-colors', { ...asked, signal })),
   )
   const changes = useFollowing(
     question,
-    (asked, signal) => given(api.POST('/api/sources/{source_id}/recoloured', { ...asked, signal })),
+    (asked, signal) =>
+      answerOf(api.POST('/api/sources/{source_id}/recoloured', { ...asked, signal })),
     { wait: 120 },
   )
   const rules = useFollowing(
     question,
-    (asked, signal) => given(api.POST('/api/sources/{source_id}/rules', { ...asked, signal })),
+    (asked, signal) => answerOf(api.POST('/api/sources/{source_id}/rules', { ...asked, signal })),
     { wait: RULES_WAIT_MS },
   )
   const problem = computed(

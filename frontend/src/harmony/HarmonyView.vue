@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { api, given, readSession } from '@/api/client'
+import { api, answerOf, readSession } from '@/api/client'
 import type { Advice, Harmony, TakeChange, TakeDocument, Variation } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
@@ -27,7 +27,7 @@ defineEmits<{ files: [files: File[]]; paste: [text: string] }>()
 const take = useTakeStore()
 const change = useChange({ saysItself: true })
 const { selected, select } = useSelection('swatch')
-const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/harmony')))
+const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/harmony')))
 const { answer: session } = useAnswer(readSession)
 const greys = computed(() => session.value?.scale_greys ?? [])
 const isVarying = ref(false)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeDocument, Variation } from '@/api/types'
 import VariationCard from './VariationCard.vue'
 import { usePins } from './usePins'
@@ -16,7 +16,7 @@ const first = ref(sheetOf(props.document.harmony.seed ?? 1))
 /** Where they begin is for the server to say: choosing one of them gives the same sheet again. */
 const { answer, problem } = useFollowing(
   () => ({ document: props.document, first: first.value, count: COUNT }),
-  (body, signal) => given(api.POST('/api/variations', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/variations', { body, signal })),
 )
 const row = computed<readonly Variation[]>(() => answer.value?.variations ?? [])
 const { pins, isPinned, toggle } = usePins(() => props.takeId)

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeDocument } from '@/api/types'
 import { useFollowing } from '@/ui/useFollowing'
 
@@ -7,7 +7,7 @@ import { useFollowing } from '@/ui/useFollowing'
 export function useAdvice(document: () => TakeDocument | undefined) {
   const { answer } = useFollowing(
     document,
-    (asked, signal) => given(api.POST('/api/advice', { body: { document: asked }, signal })),
+    (asked, signal) => answerOf(api.POST('/api/advice', { body: { document: asked }, signal })),
     { isShared: true },
   )
   return computed(() => answer.value?.advice ?? [])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import SheetDialog from '@/ui/SheetDialog.vue'
 
 /** Who the studio is: what clients read, and where it is told what came back. Set once. */
@@ -16,7 +16,7 @@ async function read(isShown: boolean) {
   problem.value = ''
   isLoaded.value = false
   try {
-    const found = await given(api.GET('/api/studio'))
+    const found = await answerOf(api.GET('/api/studio'))
     studio.value = found.studio
     notified.value = found.notified
     sends.value = found.sends
@@ -30,7 +30,7 @@ watch(shown, read, { immediate: true })
 async function keep() {
   try {
     const body = { studio: studio.value.trim(), notified: notified.value.trim() }
-    await given(api.PUT('/api/studio', { body }))
+    await answerOf(api.PUT('/api/studio', { body }))
     shown.value = false
   } catch (reason) {
     problem.value = explain(reason)

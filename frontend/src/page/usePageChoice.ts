@@ -1,14 +1,14 @@
 /** Which sample page stands beside the views, and by day or by night: kept for every brand. */
 import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Scheme } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
 import { useAnswer } from '@/ui/useAnswer'
 
 export const usePageChoice = createGlobalState(() => {
   const take = useTakeStore()
-  const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/proof')))
+  const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/proof')))
   const page = useLocalStorage('tonada-page', 'home')
   /** As the view is, until another one is chosen here. */
   const scheme = ref<Scheme>(take.scheme)

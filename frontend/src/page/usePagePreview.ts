@@ -1,7 +1,7 @@
 /** What the page shows while something is only pointed at: a change that isn't made. */
 import { createSharedComposable } from '@vueuse/core'
 import { ref, shallowRef, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeChange, TakeDocument } from '@/api/types'
 import { createLatest } from '@/ui/asking'
 import { useTakeStore } from '@/take/take'
@@ -65,7 +65,7 @@ export const usePagePreview = createSharedComposable(() => {
       const made = change()
       if (!made || !take.document) return undefined
       const body = { document: take.document, change: made, page: null }
-      return (await given(api.POST('/api/changes', { body, signal }))).document
+      return (await answerOf(api.POST('/api/changes', { body, signal }))).document
     }
   /** The same for a change that the server would make. */
   const previewingChange = (change: () => TakeChange | undefined, from: Place = 'view') =>

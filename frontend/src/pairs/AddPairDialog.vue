@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { TakeChange, TakeDocument, Usage } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
@@ -37,7 +37,7 @@ const texts = computed(() => [
 async function keyOf(end: 'text' | 'ground'): Promise<string> {
   const chosen = end === 'text' ? text.value : ground.value
   if (chosen !== OWN) return chosen
-  return (await given(api.POST('/api/colors', { body: { text: typed.value[end] || '?' } }))).hex
+  return (await answerOf(api.POST('/api/colors', { body: { text: typed.value[end] || '?' } }))).hex
 }
 
 async function add() {

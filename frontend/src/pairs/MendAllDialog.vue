@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { MendedTake } from '@/api/types'
 import TakePage from '@/proof/TakePage.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
@@ -21,7 +21,7 @@ watch(shown, async (isShown) => {
   from = take.begin()
   if (!isShown || !from) return
   try {
-    mended.value = await given(api.POST('/api/mend-all', { body: { document: from.document } }))
+    mended.value = await answerOf(api.POST('/api/mend-all', { body: { document: from.document } }))
   } catch (reason) {
     problem.value = explain(reason)
   }

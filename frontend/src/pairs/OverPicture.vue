@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Region, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
@@ -69,14 +69,14 @@ const { answer: found, problem } = useFollowing(
   },
   ({ body, stops, source, region: part }, signal) =>
     source
-      ? given(
+      ? answerOf(
           api.POST('/api/sources/{source_id}/backdrop', {
             params: { path: { source_id: source } },
             body: { ...body, region: part, as_proved: false },
             signal,
           }),
         )
-      : given(api.POST('/api/gradient', { body: { ...body, stops }, signal })),
+      : answerOf(api.POST('/api/gradient', { body: { ...body, stops }, signal })),
 )
 
 const opacity = computed(() => {

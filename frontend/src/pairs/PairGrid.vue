@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { GridBody, TakeDocument } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { formatRatio } from '@/ui/format'
@@ -10,7 +10,7 @@ const props = defineProps<{ document: TakeDocument; tried: boolean }>()
 const order = shallowRef<GridBody['order']>('roles')
 const { answer: grid, problem } = useFollowing(
   () => ({ document: props.document, order: order.value, tried: props.tried }),
-  (body, signal) => given(api.POST('/api/grid', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/grid', { body, signal })),
 )
 
 const ORDERS = [

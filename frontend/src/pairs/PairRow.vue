@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import PairRuler from './PairRuler.vue'
 import PairSample from './PairSample.vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { PairFigures } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
 import { useTakeStore } from '@/take/take'
@@ -20,7 +20,7 @@ const { previewing } = usePagePreview()
 const looking = previewing(async (signal) => {
   if (isFine.value || !take.document) return undefined
   const body = { document: take.document, pair: props.pair.id, mode: 'hue' as const }
-  return (await given(api.POST('/api/mends', { body, signal }))).mends[0]?.document
+  return (await answerOf(api.POST('/api/mends', { body, signal }))).mends[0]?.document
 })
 </script>
 

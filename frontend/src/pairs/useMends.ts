@@ -1,6 +1,6 @@
 import { computed, toValue } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { MendMode, TakeDocument } from '@/api/types'
 import { useFollowing } from '@/ui/useFollowing'
 
@@ -15,7 +15,7 @@ export function useMends(
       const [document, pair] = [toValue(take), toValue(pairId)]
       return document && pair ? { document, pair, mode: toValue(mode) } : undefined
     },
-    (body, signal) => given(api.POST('/api/mends', { body, signal })),
+    (body, signal) => answerOf(api.POST('/api/mends', { body, signal })),
     { keeps: false },
   )
   /** best: what any colour in the place of the text, or of the ground, could reach. */

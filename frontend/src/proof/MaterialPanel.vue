@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { setProof } from './settings'
@@ -80,7 +80,7 @@ async function lay() {
   const change = { kind: 'add overlay', name, color, on_picture: true } as const
   try {
     const body = { document, change, page: null }
-    const { document: laid } = await given(api.POST('/api/changes', { body }))
+    const { document: laid } = await answerOf(api.POST('/api/changes', { body }))
     const id = laid.proof.overlay ?? ''
     const alphas = await Promise.all(
       ground.elements
@@ -108,7 +108,7 @@ async function least(
 ) {
   const { deciding: size = null, weight = null } =
     props.proof.styles.find((one) => one.style === style) ?? {}
-  const found = await given(
+  const found = await answerOf(
     api.POST('/api/sources/{source_id}/backdrop', {
       params: { path: { source_id: source } },
       body: {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { ProofFigures } from '@/api/types'
 import { formatRatio } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
@@ -34,7 +34,7 @@ const { answer: found, problem } = useFollowing(
   },
   ({ source, body }, signal) => {
     const params = { path: { source_id: source } }
-    return given(api.POST('/api/sources/{source_id}/backdrop', { params, body, signal }))
+    return answerOf(api.POST('/api/sources/{source_id}/backdrop', { params, body, signal }))
   },
 )
 </script>

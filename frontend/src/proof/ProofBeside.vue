@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { inScheme } from '@/take/scheme'
 import type { Scheme } from '@/take/scheme'
 import { useFollowing } from '@/ui/useFollowing'
@@ -31,9 +31,11 @@ const { answer: loaded, problem } = useFollowing(
 )
 const of = (id: string) => loaded.value?.find((one) => one.id === id)
 async function load(id: string, scheme: Scheme) {
-  const saved = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))
+  const saved = await answerOf(
+    api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }),
+  )
   const document = inScheme(saved.document, scheme)
-  const proof = await given(
+  const proof = await answerOf(
     api.POST('/api/proof', { body: { document, voice: brand.detail?.voice ?? null } }),
   )
   return { id, document, proof }

@@ -3,7 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { useElementSize, useFullscreen } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import EmptyStep from '@/ui/EmptyStep.vue'
 import SidePanel from '@/panel/SidePanel.vue'
@@ -46,7 +46,7 @@ const route = useRoute()
 const router = useRouter()
 const { selected, select } = useSelection('part')
 
-const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/proof')))
+const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/proof')))
 
 /** Besides the pages there is one sheet without any: the colours alone. */
 const SCATTER = 'scatter'

@@ -38,7 +38,7 @@ const rows = computed(() =>
     name: NAMES[one.style],
     shown: width.value === 'wide' ? one.size : one[width.value],
     isSet: props.settings.narrow_sizes.some(
-      (given) => given.width === width.value && given.style === one.style,
+      (typed) => typed.width === width.value && typed.style === one.style,
     ),
   })),
 )

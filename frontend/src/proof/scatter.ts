@@ -31,15 +31,15 @@ export function arranged(parts: readonly Part[], arrangement: Arrangement): Shap
 
 /** Each place gets the colour that is furthest behind its share, so that every part of the sheet is mixed. */
 function dealt(parts: readonly Part[], count: number): Part[] {
-  const given = new Map<string, number>()
+  const covered = new Map<string, number>()
   return Array.from({ length: count }, (_, row) => {
     const next = [...parts].sort((one, other) => owed(other, row) - owed(one, row))[0]
-    if (next) given.set(next.key, (given.get(next.key) ?? 0) + 1)
+    if (next) covered.set(next.key, (covered.get(next.key) ?? 0) + 1)
     return next
   }).filter((one) => one !== undefined)
 
   function owed(part: Part, row: number) {
-    return part.share * (row + 1) - (given.get(part.key) ?? 0)
+    return part.share * (row + 1) - (covered.get(part.key) ?? 0)
   }
 }
 

@@ -1,5 +1,5 @@
 import { onScopeDispose, shallowRef, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 import { createPaced } from '@/ui/asking'
@@ -19,7 +19,7 @@ export function useProof(
   const paced = createPaced(async (asked: TakeDocument) => {
     try {
       const body = { document: asked, voice: brand.detail?.voice ?? null }
-      const found = await given(api.POST('/api/proof', { body }))
+      const found = await answerOf(api.POST('/api/proof', { body }))
       // What came meanwhile is newer.
       figures.value = came() ?? found
       question.answered()

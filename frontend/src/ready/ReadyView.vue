@@ -13,7 +13,7 @@ import type { Wanted } from './useFinding'
 import { useOwnPalettes } from './useOwnPalettes'
 import { useTaking } from './useTaking'
 import { useTried } from './useTried'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Palette } from '@/api/types'
 import { useSelection } from '@/take/useSelection'
 import { useBrandStore } from '@/take/brand'
@@ -24,7 +24,7 @@ import { useAnswer } from '@/ui/useAnswer'
 
 const take = useTakeStore()
 const brand = useBrandStore()
-const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/palettes')))
+const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/palettes')))
 const held = computed(
   () => take.document?.swatches.filter((one) => one.held).map((one) => one.hex) ?? [],
 )
@@ -48,7 +48,7 @@ async function findChosen(id: string | undefined) {
   chosen.value = undefined
   if (!id || !palettes.value) return
   const params = { path: { palette_id: id }, query: { level: 'AA' as const } }
-  const found = await given(api.GET('/api/palettes/{palette_id}/take', { params })).catch(
+  const found = await answerOf(api.GET('/api/palettes/{palette_id}/take', { params })).catch(
     () => undefined,
   )
   if (found && selected.value === id) chosen.value = found.palette

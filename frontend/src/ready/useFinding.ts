@@ -1,7 +1,7 @@
 /** What palettes are to be like, and those that were found: kept while one looks at other steps. */
 import { createGlobalState } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef } from 'vue'
-import { api, given, ProblemError } from '@/api/client'
+import { api, answerOf, ProblemError } from '@/api/client'
 import type { FoundPalettes, Palette, PaletteNote, PaletteQuestion } from '@/api/types'
 import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
@@ -75,7 +75,7 @@ export function useFinding(held: () => readonly string[]) {
   async function ask(start: number) {
     isAsking.value = true
     try {
-      const found = await given(api.POST('/api/palettes/search', { body: body(start) }))
+      const found = await answerOf(api.POST('/api/palettes/search', { body: body(start) }))
       answer.value = found
       palettes.value = start ? [...(palettes.value ?? []), ...found.palettes] : found.palettes
       question.answered()

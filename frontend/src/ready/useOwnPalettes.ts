@@ -1,6 +1,6 @@
 /** The studio's own palettes: kept, renamed, starred, deleted with a way back, exported and imported. */
 import { ref, shallowRef } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { Palette, TakeDocument } from '@/api/types'
 import { countOf } from '@/ui/format'
 
@@ -32,7 +32,7 @@ export function useOwnPalettes(on: { changed: (palette: Palette) => void; listed
 
   const keep = (name: string, tags: string[], document: TakeDocument) =>
     attempt(async () => {
-      const kept = await given(api.POST('/api/palettes', { body: { name, tags, document } }))
+      const kept = await answerOf(api.POST('/api/palettes', { body: { name, tags, document } }))
       said.value = [`“${kept.name}” is one of the studio’s palettes now.`]
       await on.listed()
     })
@@ -40,7 +40,7 @@ export function useOwnPalettes(on: { changed: (palette: Palette) => void; listed
   const change = (palette: Palette, name: string, tags: string[]) =>
     attempt(async () => {
       const body = { name, tags }
-      on.changed(await given(api.PUT('/api/palettes/{palette_id}', { ...path(palette), body })))
+      on.changed(await answerOf(api.PUT('/api/palettes/{palette_id}', { ...path(palette), body })))
     })
 
   const remove = (palette: Palette) =>
@@ -53,14 +53,14 @@ export function useOwnPalettes(on: { changed: (palette: Palette) => void; listed
   const restore = () =>
     attempt(async () => {
       if (!gone.value) return
-      await given(api.POST('/api/palettes/{palette_id}/restoration', path(gone.value)))
+      await answerOf(api.POST('/api/palettes/{palette_id}/restoration', path(gone.value)))
       gone.value = undefined
       await on.listed()
     })
 
   const addFile = (file: File) =>
     attempt(async () => {
-      const added = await given(
+      const added = await answerOf(
         api.POST('/api/palettes/files', {
           // The document types a file as text; what travels is the form.
           body: { file: '' },
@@ -83,7 +83,7 @@ export function useOwnPalettes(on: { changed: (palette: Palette) => void; listed
     // By itself, so that it takes away nothing that was said of what somebody did.
     try {
       do {
-        left.value = (await given(api.POST('/api/palettes/proofs'))).left
+        left.value = (await answerOf(api.POST('/api/palettes/proofs'))).left
       } while (left.value && isWanted())
       if (isWanted()) await on.listed()
     } catch (reason) {

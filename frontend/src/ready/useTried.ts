@@ -1,6 +1,6 @@
 /** The palette that is tried: what the brand's own page looks like in it, whole or for what is free. */
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { Palette, TakeDocument } from '@/api/types'
 import { createLatest } from '@/ui/asking'
 import { useTakeStore } from '@/take/take'
@@ -31,7 +31,7 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
 
   /** The whole palette on the page that this take has: its words, pictures and type stay. */
   async function whole(palette: Palette, signal: AbortSignal): Promise<Tried> {
-    const found = await given(
+    const found = await answerOf(
       api.GET('/api/palettes/{palette_id}/take', {
         params: {
           path: { palette_id: palette.id },
@@ -52,7 +52,7 @@ export function useTried(chosen: () => Palette | undefined, aaa: () => boolean) 
   ): Promise<Tried> {
     const colors = palette.colors.map(({ role, hex }) => ({ role, hex }))
     const change = { kind: 'ready-made' as const, name: palette.name, colors }
-    const made = await given(
+    const made = await answerOf(
       api.POST('/api/changes', { body: { document, change, page: null }, signal }),
     )
     return {

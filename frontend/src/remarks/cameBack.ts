@@ -1,7 +1,7 @@
 /** What clients said of the open take, and what of it they approved. */
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { CameBack } from '@/api/types'
 import { createLatest } from '@/ui/asking'
 
@@ -17,14 +17,14 @@ export const useCameBackStore = defineStore('came-back', () => {
     if (!take) return
     const path = { take_id: take }
     const answer = await latest.ask((signal) =>
-      given(api.GET('/api/takes/{take_id}/came-back', { params: { path }, signal })),
+      answerOf(api.GET('/api/takes/{take_id}/came-back', { params: { path }, signal })),
     )
     if (answer) found.value = answer
   }
 
   async function resolve(review: string, remark: string) {
     const path = { review_id: review, remark_id: remark }
-    await given(
+    await answerOf(
       api.PUT('/api/reviews/{review_id}/remarks/{remark_id}/resolution', {
         params: { path },
         body: { resolved: true },

@@ -2,12 +2,12 @@
 import { computed, ref, watch } from 'vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { useAnswer } from '@/ui/useAnswer'
 
 const emit = defineEmits<{ keep: [words: string[], field: string | null] }>()
 const shown = defineModel<boolean>({ required: true })
-const { answer: vocabulary, ask } = useAnswer(() => given(api.GET('/api/moods')), false)
+const { answer: vocabulary, ask } = useAnswer(() => answerOf(api.GET('/api/moods')), false)
 const words = ref<string[]>([])
 const field = ref('')
 

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { ACCEPTED } from '@/api/constants'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { countOf } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
 
@@ -21,7 +21,7 @@ watch(
 )
 const { answer: understood, problem } = useFollowing(
   () => (text.value.trim() ? { text: text.value } : undefined),
-  (body, signal) => given(api.POST('/api/lists', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/lists', { body, signal })),
   { keeps: false, wait: 120 },
 )
 

@@ -3,7 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Source, SourceReading } from '@/api/types'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import RulePairs from './RulePairs.vue'
 import UndecidedList from './UndecidedList.vue'
 import { useLimits } from '@/take/useLimits'
@@ -28,7 +28,7 @@ const ask = useDebounceFn(() => {
 const { answer: undecided } = useFollowing(
   () => props.source.id,
   (id, signal) =>
-    given(
+    answerOf(
       api.GET('/api/sources/{source_id}/undecided', {
         params: { path: { source_id: id } },
         signal,

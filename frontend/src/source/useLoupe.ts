@@ -1,5 +1,5 @@
 import { onScopeDispose, shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Loupe } from '@/api/types'
 import { createPaced } from '@/ui/asking'
 
@@ -17,7 +17,7 @@ export function useLoupe() {
   async function read({ source, place, square }: { source: string; place: Place; square: Square }) {
     const params = { path: { source_id: source } }
     try {
-      loupe.value = await given(
+      loupe.value = await answerOf(
         api.POST('/api/sources/{source_id}/loupe', { params, body: { ...place, square } }),
       )
     } catch {

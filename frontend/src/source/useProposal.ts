@@ -1,6 +1,6 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Choice, FoundColor, Proposal, Source, TakeDocument } from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
 import { isKnown } from '@/take/roles'
@@ -122,7 +122,7 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       level: of?.level ?? 'AA',
     } as const
     try {
-      const answer = await given(api.POST('/api/proposals', { body }))
+      const answer = await answerOf(api.POST('/api/proposals', { body }))
       if (number !== asked) return
       answered.value = { proposal: answer, colors: about, take: of }
       question.answered()

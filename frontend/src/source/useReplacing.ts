@@ -1,6 +1,6 @@
 /** A source's file replaced: the new one is read, stands beside the old one, and moves what is wanted. */
 import { computed, ref, shallowRef } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { BesideRow, Source } from '@/api/types'
 import { pickedFiles } from '@/ui/pickedFiles'
 import { useBrandStore } from '@/take/brand'
@@ -44,7 +44,7 @@ export function useReplacing(select: (id: string) => void) {
       const after = await brand.addFiles(files, kind)
       if (!after) return
       const params = { path: { source_id: after.id, before_id: before.id } }
-      const { rows } = await given(
+      const { rows } = await answerOf(
         api.GET('/api/sources/{source_id}/beside/{before_id}', { params }),
       )
       replaced.value = { before, after, rows }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import AppMark from '@/head/AppMark.vue'
 import ViewMenu from '@/head/ViewMenu.vue'
 import { formatAge } from '@/ui/format'
@@ -11,7 +11,7 @@ import { useEvents } from '@/ui/useEvents'
 
 /** The mails that went out; without a mail server, those that would have. */
 const route = useRoute()
-const { answer: outbox, ask } = useAnswer(() => given(api.GET('/api/mails')))
+const { answer: outbox, ask } = useAnswer(() => answerOf(api.GET('/api/mails')))
 const { problem, askAgain } = useUnanswered()
 useEvents('/api/reviews/events', () => void ask())
 

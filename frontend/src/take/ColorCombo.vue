@@ -8,7 +8,7 @@ import {
   ComboboxOptions,
 } from '@headlessui/vue'
 import { computed, ref } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 
 /** A colour to be chosen by its name, or typed in any notation. */
 export interface ColorOption {
@@ -50,7 +50,7 @@ async function choose(key: string) {
   }
   try {
     const body = { text: key.slice(TYPED.length) }
-    emit('update:modelValue', (await given(api.POST('/api/colors', { body }))).hex)
+    emit('update:modelValue', (await answerOf(api.POST('/api/colors', { body }))).hex)
   } catch (reason) {
     problem.value = explain(reason)
   }

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { useChange } from './useChange'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import { linesOf } from './dependents'
 import { colorChoices, targetFrom } from './roles'
 import { useTakeStore } from './take'
@@ -28,7 +28,7 @@ async function ask() {
   if (!document) return
   try {
     const body = { document, owner: props.owner }
-    uses.value = linesOf(await given(api.POST('/api/dependents', { body })))
+    uses.value = linesOf(await answerOf(api.POST('/api/dependents', { body })))
   } catch (reason) {
     change.problem.value = explain(reason)
     return

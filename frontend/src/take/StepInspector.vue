@@ -21,7 +21,9 @@ const step = computed(() =>
     .find((row) => row.owner === props.target.swatch)
     ?.steps.find((one) => one.step === props.target.step),
 )
-const given = computed(() => (take.shown?.roles ?? []).filter((one) => isSame(one, props.target)))
+const assigned = computed(() =>
+  (take.shown?.roles ?? []).filter((one) => isSame(one, props.target)),
+)
 const free = computed(() => [
   { value: '', label: 'Give it a role…' },
   ...(take.shown?.roles ?? [])
@@ -29,7 +31,7 @@ const free = computed(() => [
     .map((one) => ({ value: one.role, label: roleLabel(take.shown?.roles ?? [], one.role) })),
 ])
 const pairs = computed(() => {
-  const roles = new Set(given.value.map(({ role }) => role))
+  const roles = new Set(assigned.value.map(({ role }) => role))
   return (take.evaluation?.pairs ?? []).filter(
     (pair) => roles.has(pair.text) || roles.has(pair.ground),
   )
@@ -66,7 +68,7 @@ function give(role: string) {
         </p>
       </div>
     </div>
-    <p v-for="one in given" :key="one.role" class="mt-2">
+    <p v-for="one in assigned" :key="one.role" class="mt-2">
       <b class="font-semibold">{{ roleLabel(take.shown.roles, one.role) }}.</b> {{ one.reason }}
     </p>
     <ChoiceList

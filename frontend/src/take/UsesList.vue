@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { linesOf } from './dependents'
 import { useTakeStore } from './take'
 import { useFollowing } from '@/ui/useFollowing'
@@ -11,7 +11,7 @@ const { answer } = useFollowing(
   () => (take.document ? { document: take.document, owner: props.owner } : undefined),
   async (body, signal) => ({
     of: body.owner,
-    lines: linesOf(await given(api.POST('/api/dependents', { body, signal }))),
+    lines: linesOf(await answerOf(api.POST('/api/dependents', { body, signal }))),
   }),
   { isShared: true },
 )

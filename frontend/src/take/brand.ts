@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { api, explain, given, isUnreachable, readSession, UserError } from '@/api/client'
+import { api, explain, answerOf, isUnreachable, readSession, UserError } from '@/api/client'
 import type { BrandDetail, PickedColor, Source, SourceReading } from '@/api/types'
 import { formatMegabytes } from '@/ui/format'
 
@@ -25,7 +25,7 @@ export const useBrandStore = defineStore('brand', () => {
   async function open(brandId: string) {
     const number = ++asked
     if (detail.value?.brand.id !== brandId) detail.value = removed.value = undefined
-    const found = await given(
+    const found = await answerOf(
       api.GET('/api/brands/{brand_id}', { params: { path: { brand_id: brandId } } }),
     )
     // Another brand was opened, or this one asked for again: that answer counts.
@@ -41,7 +41,7 @@ export const useBrandStore = defineStore('brand', () => {
   async function addFiles(files: File[], wanted: 'list' | 'stylesheet' | null = null) {
     return adding(files.map((file) => file.name).join(', '), async (brandId, signal) => {
       await checkSize(files)
-      const source = await given(
+      const source = await answerOf(
         api.POST('/api/brands/{brand_id}/sources', {
           params: { path: { brand_id: brandId } },
           // The document types a file as text; what travels is the form.
@@ -56,7 +56,7 @@ export const useBrandStore = defineStore('brand', () => {
 
   const addText = (text: string) =>
     adding('what was typed', (brandId, signal) =>
-      given(
+      answerOf(
         api.POST('/api/brands/{brand_id}/lists', {
           params: { path: { brand_id: brandId } },
           body: { text },
@@ -67,7 +67,7 @@ export const useBrandStore = defineStore('brand', () => {
 
   const addMood = (words: string[], field: string | null) =>
     adding('the mood', (brandId, signal) =>
-      given(
+      answerOf(
         api.POST('/api/brands/{brand_id}/moods', {
           params: { path: { brand_id: brandId } },
           body: { words, field },
@@ -118,7 +118,7 @@ export const useBrandStore = defineStore('brand', () => {
   /** How far a reading is; undefined where the server can't say so now, since it goes on all the same. */
   async function progressOf(source: Source, signal: AbortSignal): Promise<Source | undefined> {
     try {
-      return await given(api.GET('/api/sources/{source_id}', { ...path(source), signal }))
+      return await answerOf(api.GET('/api/sources/{source_id}', { ...path(source), signal }))
     } catch (reason) {
       if (!signal.aborted && isUnreachable(reason)) return undefined
       throw reason
@@ -161,7 +161,9 @@ export const useBrandStore = defineStore('brand', () => {
   const path = (source: Source) => ({ params: { path: { source_id: source.id } } })
 
   const rename = (source: Source, name: string) =>
-    attempt(() => given(api.PUT('/api/sources/{source_id}', { ...path(source), body: { name } })))
+    attempt(() =>
+      answerOf(api.PUT('/api/sources/{source_id}', { ...path(source), body: { name } })),
+    )
 
   /** What is still to be asked of a source whose reading is on its way. */
   const wanted = new Map<string, Partial<SourceReading>>()
@@ -179,7 +181,7 @@ export const useBrandStore = defineStore('brand', () => {
       const now = detail.value?.sources.find((one) => one.id === source.id) ?? source
       const body = { ...now.settings, ...next }
       await attempt(() =>
-        given(api.PUT('/api/sources/{source_id}/reading', { ...path(source), body })),
+        answerOf(api.PUT('/api/sources/{source_id}/reading', { ...path(source), body })),
       )
     }
     wanted.delete(source.id)
@@ -187,7 +189,7 @@ export const useBrandStore = defineStore('brand', () => {
 
   const setPicked = (source: Source, colors: PickedColor[]) =>
     attempt(() =>
-      given(api.PUT('/api/sources/{source_id}/picked', { ...path(source), body: { colors } })),
+      answerOf(api.PUT('/api/sources/{source_id}/picked', { ...path(source), body: { colors } })),
     )
 
   async function remove(source: Source) {
@@ -207,7 +209,7 @@ export const useBrandStore = defineStore('brand', () => {
   async function restore() {
     const source = removed.value
     if (!source) return
-    await attempt(() => given(api.POST('/api/sources/{source_id}/restoration', path(source))))
+    await attempt(() => answerOf(api.POST('/api/sources/{source_id}/restoration', path(source))))
     if (!problem.value) removed.value = undefined
   }
 

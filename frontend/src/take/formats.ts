@@ -1,5 +1,5 @@
 /** Documents that this browser kept before the server was brought up to date. */
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeDocument } from '@/api/types'
 import { EMPTY_TAKE } from '@/api/constants'
 import type { Unsent } from './unsent'
@@ -11,7 +11,7 @@ export const isCurrent = (document: TakeDocument) =>
 const inCurrentFormat = async (document: TakeDocument): Promise<TakeDocument> =>
   isCurrent(document)
     ? document
-    : (await given(api.POST('/api/documents', { body: { document } }))).document
+    : (await answerOf(api.POST('/api/documents', { body: { document } }))).document
 
 /** What a window has left, in the format of today. */
 export async function unsentInCurrentFormat(left: Unsent): Promise<Unsent> {

@@ -5,7 +5,7 @@
  * until the server has said so; the server takes the same document twice without complaint.
  */
 import { ref, shallowRef } from 'vue'
-import { api, explain, given, isUnreachable, ProblemError } from '@/api/client'
+import { api, explain, answerOf, isUnreachable, ProblemError } from '@/api/client'
 import type { Take, TakeDocument } from '@/api/types'
 import { isSameDocument } from './same'
 import { unsent } from './unsent'
@@ -68,7 +68,7 @@ export function createSaving(opened: Take) {
 
   async function put(sent: NonNullable<Unsent['pending']>) {
     const path = { take_id: id }
-    const saved = await given(api.PUT('/api/takes/{take_id}', { params: { path }, body: sent }))
+    const saved = await answerOf(api.PUT('/api/takes/{take_id}', { params: { path }, body: sent }))
     pending = null
     stored = sent.document
     revision = saved.revision
@@ -124,7 +124,9 @@ export function createSaving(opened: Take) {
 
   /** The take was deleted in another window: bring it back, and send again what was refused. */
   async function restore() {
-    await given(api.POST('/api/takes/{take_id}/restoration', { params: { path: { take_id: id } } }))
+    await answerOf(
+      api.POST('/api/takes/{take_id}/restoration', { params: { path: { take_id: id } } }),
+    )
     state.value = 'saved'
     problem.value = ''
     send()

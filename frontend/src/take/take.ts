@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { api, given, UserError } from '@/api/client'
+import { api, answerOf, UserError } from '@/api/client'
 import type { Evaluation, ProofFigures, Take, TakeChange, TakeDocument } from '@/api/types'
 import { useEvaluation } from './useEvaluation'
 import { useHistory } from './useHistory'
@@ -98,7 +98,7 @@ export const useTakeStore = defineStore('take', () => {
     await before?.settled()
     const path = { take_id: takeId }
     const [found, figures] = await Promise.all([
-      given(api.GET('/api/takes/{take_id}', { params: { path } })),
+      answerOf(api.GET('/api/takes/{take_id}', { params: { path } })),
       figuresOf(takeId),
     ])
     const adopted = before?.isUnsaved() ? undefined : await unsent.adopt(takeId)
@@ -118,7 +118,7 @@ export const useTakeStore = defineStore('take', () => {
 
   /** They come beside the take, so that it is shown at once; without them they are asked for as always. */
   const figuresOf = (takeId: string) =>
-    given(
+    answerOf(
       api.GET('/api/takes/{take_id}/evaluation', { params: { path: { take_id: takeId } } }),
     ).catch(() => undefined)
 
@@ -300,7 +300,7 @@ export const useTakeStore = defineStore('take', () => {
     mustBeChangeable()
     await allSaved()
     if (!take.value) return
-    await given(
+    await answerOf(
       api.POST('/api/takes/{take_id}/versions', {
         params: { path: { take_id: take.value.id } },
         body: { description, is_automatic },
@@ -310,7 +310,7 @@ export const useTakeStore = defineStore('take', () => {
 
   function createFrom(from: TakeDocument | undefined): Promise<Take> {
     const brandId = take.value?.brand_id ?? ''
-    return given(
+    return answerOf(
       api.POST('/api/brands/{brand_id}/takes', {
         params: { path: { brand_id: brandId } },
         body: { document: from ?? EMPTY_TAKE, name: null },

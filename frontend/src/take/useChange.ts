@@ -1,6 +1,6 @@
 import { storeToRefs } from 'pinia'
 import { onScopeDispose, ref, watch } from 'vue'
-import { api, explain, given, isUnreachable } from '@/api/client'
+import { api, explain, answerOf, isUnreachable } from '@/api/client'
 import type { Evaluation, PageWanted, ProofFigures, TakeChange, TakeDocument } from '@/api/types'
 import { usePageWanted } from './pageWanted'
 import { isSameDocument } from './same'
@@ -18,13 +18,13 @@ interface Shown {
 }
 const WAITS = 'The server can’t be reached. The change is kept, and made when it is back.'
 
-interface Ways {
+interface Options {
   /** Whether whoever asks shows the problem in a place of its own; else it is said in the frame. */
   saysItself?: boolean
 }
 
 /** Changes and their figures. A gesture shows each answer and records the last one as one step. */
-export function useChange({ saysItself = false }: Ways = {}) {
+export function useChange({ saysItself = false }: Options = {}) {
   const take = useTakeStore()
   const { wanted } = usePageWanted()
   const problem = saysItself ? ref('') : storeToRefs(take).changeProblem
@@ -56,7 +56,7 @@ export function useChange({ saysItself = false }: Ways = {}) {
     if (take.waitingChanges) throw new TypeError(WAITS)
     const page = wanted.value ?? null
     const { document } = from
-    const made = await given(api.POST('/api/changes', { body: { document, change, page } }))
+    const made = await answerOf(api.POST('/api/changes', { body: { document, change, page } }))
     return { ...made, pageScheme: page?.scheme }
   }
 

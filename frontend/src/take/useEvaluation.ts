@@ -1,6 +1,6 @@
 import { onScopeDispose, shallowReadonly, shallowRef, toValue, watch } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Evaluation, TakeDocument } from '@/api/types'
 import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
@@ -16,7 +16,7 @@ export function useEvaluation(take: MaybeRefOrGetter<TakeDocument | undefined>) 
   const paced = createPaced(async (document: TakeDocument) => {
     const asked = opened
     try {
-      const figures = await given(api.POST('/api/evaluate', { body: { document } }))
+      const figures = await answerOf(api.POST('/api/evaluate', { body: { document } }))
       // What became known meanwhile is newer.
       if (asked === opened && known === undefined) evaluation.value = figures
       question.answered()

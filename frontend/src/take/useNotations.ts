@@ -1,6 +1,6 @@
 import { createSharedComposable, useLocalStorage } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { ColorNotations, Notation } from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
 
@@ -19,7 +19,7 @@ export const useNotations = createSharedComposable(() => {
     const missing = [...new Set(hexes)].filter((hex) => !known.value.has(hex))
     if (!missing.length) return
     try {
-      const { values } = await given(api.POST('/api/values', { body: { hexes: missing } }))
+      const { values } = await answerOf(api.POST('/api/values', { body: { hexes: missing } }))
       known.value = new Map([...known.value, ...values.map((one) => [one.hex, one] as const)])
       question.answered()
     } catch (reason) {

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { Row } from '@/api/types'
 import { useTakeStore } from './take'
 import { useFollowing } from '@/ui/useFollowing'
@@ -27,7 +27,7 @@ export function useRamps({ isShared }: { isShared: boolean }) {
     (_, signal) => {
       const { shown: document } = take
       if (!document) throw new Error('No take is open.')
-      return given(api.POST('/api/ramps', { body: { document }, signal }))
+      return answerOf(api.POST('/api/ramps', { body: { document }, signal }))
     },
     { isPaced: true, isShared },
   )

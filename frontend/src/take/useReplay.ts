@@ -3,7 +3,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, onScopeDispose, ref } from 'vue'
 import type { ShallowRef } from 'vue'
-import { api, explain, given, isUnreachable } from '@/api/client'
+import { api, explain, answerOf, isUnreachable } from '@/api/client'
 import type { Evaluation, TakeDocument } from '@/api/types'
 import { inScheme } from './scheme'
 import type { Intent } from './unsent'
@@ -60,7 +60,7 @@ export function useReplay({ saving, kept, change }: Work) {
     if (!own || !base || !first) return
     try {
       const document = inScheme(base, first.scheme)
-      const made = await given(
+      const made = await answerOf(
         api.POST('/api/changes', { body: { document, change: first.change, page: null } }),
       )
       // Something else was changed, taken back or opened meanwhile: what comes first now is made again.

@@ -1,6 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { useTakeStore } from './take'
 import { useFollowing } from '@/ui/useFollowing'
 
@@ -19,7 +19,7 @@ export const useSight = createSharedComposable(() => {
         ? undefined
         : { document, sight: kind, severity: severity.value }
     },
-    (body, signal) => given(api.POST('/api/sight', { body, signal })),
+    (body, signal) => answerOf(api.POST('/api/sight', { body, signal })),
     { wait: 120, isShared: true },
   )
   // What is chosen is shown at once; only what is dragged is waited for.

@@ -1,6 +1,6 @@
 /** Questions that a view asks once: failures are said together, and asked again together. */
 import { expect, it } from 'vitest'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import { endScope, inScope } from '@/testing/scopes'
 import { answer, later, Refusal, settled } from '@/testing/server'
 import { useAnswer, useUnanswered } from '@/ui/useAnswer'
@@ -10,7 +10,7 @@ it('a question without an answer is said, asked again with all others, and forgo
   answer('GET /api/brands', () => {
     throw new TypeError('offline')
   })
-  const read = () => given(api.GET('/api/brands'))
+  const read = () => answerOf(api.GET('/api/brands'))
   const { answer: brands } = inScope(() => useAnswer(read))
   await settled()
   expect(problem.value).toContain('can’t be reached')

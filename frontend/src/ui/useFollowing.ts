@@ -5,7 +5,7 @@ import { createLatest, createPaced } from './asking'
 import { useQuestion } from './useAnswer'
 import { explain } from '@/api/client'
 
-interface Ways {
+interface Options {
   /** Whether the answer before stays until the new one is there; else there is none in between. */
   keeps?: boolean
   /** Milliseconds without a change before anything is asked. */
@@ -20,7 +20,7 @@ interface Ways {
 export function useFollowing<Question, Answer>(
   question: () => Question | undefined,
   read: (question: Question, signal: AbortSignal) => Promise<Answer>,
-  { keeps = true, wait = 0, isPaced = false, isShared = false }: Ways = {},
+  { keeps = true, wait = 0, isPaced = false, isShared = false }: Options = {},
 ) {
   const answer = shallowRef<Answer>()
   const problem = ref('')

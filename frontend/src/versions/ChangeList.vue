@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { TakeDocument } from '@/api/types'
 import { formatDifference, formatRatio } from '@/ui/format'
 import { useFollowing } from '@/ui/useFollowing'
@@ -7,7 +7,7 @@ import { useFollowing } from '@/ui/useFollowing'
 const props = defineProps<{ title: string; before: TakeDocument; after: TakeDocument }>()
 const { answer: changes } = useFollowing(
   () => ({ before: props.before, after: props.after }),
-  (body, signal) => given(api.POST('/api/comparisons', { body, signal })),
+  (body, signal) => answerOf(api.POST('/api/comparisons', { body, signal })),
   { isShared: true },
 )
 const OUTCOMES = { passes: 'passes', fails: 'fails', exempt: 'is exempt', unknown: 'is unknown' }

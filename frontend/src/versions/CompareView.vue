@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import TakeColumn from './TakeColumn.vue'
 import { useBrandStore } from '@/take/brand'
 import { useAnswer } from '@/ui/useAnswer'
@@ -26,8 +26,12 @@ const { answer: columns, ask } = useAnswer(() => Promise.all(chosen.value.map(lo
 watch(chosen, ask)
 
 async function load(id: string) {
-  const take = await given(api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }))
-  const evaluation = await given(api.POST('/api/evaluate', { body: { document: take.document } }))
+  const take = await answerOf(
+    api.GET('/api/takes/{take_id}', { params: { path: { take_id: id } } }),
+  )
+  const evaluation = await answerOf(
+    api.POST('/api/evaluate', { body: { document: take.document } }),
+  )
   return { take, evaluation }
 }
 

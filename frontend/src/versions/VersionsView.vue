@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { ListedVersion } from '@/api/types'
 import SidePanel from '@/panel/SidePanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
@@ -28,7 +28,7 @@ const {
   more,
 } = usePages(async (before: number | null, signal) => {
   const path = { take_id: take.take?.id ?? '' }
-  const found = await given(
+  const found = await answerOf(
     api.GET('/api/takes/{take_id}/versions', { params: { path, query: { before } }, signal }),
   )
   return { items: found.versions, next: found.next }
@@ -49,7 +49,7 @@ const { answer: shown } = useFollowing(
   { isShared: true },
 )
 function readVersion(path: { take_id: string; number: number }, signal?: AbortSignal) {
-  return given(api.GET('/api/takes/{take_id}/versions/{number}', { params: { path }, signal }))
+  return answerOf(api.GET('/api/takes/{take_id}/versions/{number}', { params: { path }, signal }))
 }
 
 async function cut(text: string) {

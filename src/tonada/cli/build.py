@@ -20,7 +20,7 @@ TO_HELP: Final = "as `tonada export` writes (default: tonada, the whole take)"
 
 def build(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `build`."""
-    command.add_argument("given", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or CSS colours")
+    command.add_argument("inputs", nargs="*", metavar="FILE|COLOR", help="a picture, a list, or CSS colours")
     command.add_argument(
         "--mood", nargs="+", default=(), metavar="WORD", help="a mood for the free colours, such as calm"
     )
@@ -32,7 +32,7 @@ def build(command: argparse.ArgumentParser) -> None:
 
 def _build(parsed: argparse.Namespace) -> int:
     # Before anything that starts threads: the command forks itself to read a file.
-    found = _read_file(parsed.given)
+    found = _read_file(parsed.inputs)
 
     from tonada.core.mends.shortfalls import shortfalls
     from tonada.core.roles.build import build_take
@@ -42,29 +42,33 @@ def _build(parsed: argparse.Namespace) -> int:
 
     file_format(parsed.to)  # an unknown one is refused before anything is made
     if found:
-        kind, candidates, name = found["kind"], _of_file(found), Path(parsed.given[0]).name
+        kind, candidates, name = found["kind"], _of_file(found), Path(parsed.inputs[0]).name
     else:
-        kind, colors, name = _of_words(parsed.given, tuple(parsed.mood))
+        kind, colors, name = _of_words(parsed.inputs, tuple(parsed.mood))
         candidates = candidates_of(kind, colors).candidates
     proposal = propose_roles(candidates, WHOLES[kind])
     take = build_take(candidates, proposal, source=None, source_name=name)
     notes = list(proposal.impossible)
-    if parsed.given and parsed.mood:
+    if parsed.inputs and parsed.mood:
         take, note = _in_mood(take, tuple(parsed.mood))
         notes.append(note)
     short = shortfalls(take)
     if parsed.out:
         parsed.out.write_bytes(take_file(take, name, parsed.to))
     roles = [
-        {"role": one.role, "hex": take.value_at(one.swatch, one.step), "reason": one.reason}
-        for one in take.roles
+        {
+            "role": assigned.role,
+            "hex": take.value_at(assigned.swatch, assigned.step),
+            "reason": assigned.reason,
+        }
+        for assigned in take.roles
     ]
     if parsed.json:
         answer = {"roles": roles, "notes": notes, "short": short}
         answer |= {"impossible": list(proposal.impossible), "failing": len(short)}
         print(json.dumps(answer, ensure_ascii=False))
     else:
-        lines = [f"{one['role']:<10}{one['hex']}  {one['reason']}" for one in roles]
+        lines = [f"{role['role']:<10}{role['hex']}  {role['reason']}" for role in roles]
         checked = len(take.pairs) + len(take.turned().pairs)
         verdict = f"{checked} pairs checked by day and night: " + (
             f"{len(short)} fail AA." if short else "all pass AA."
@@ -73,18 +77,18 @@ def _build(parsed: argparse.Namespace) -> int:
     return 1 if short else 0
 
 
-def _read_file(given: list[str]) -> dict[str, Any] | None:
+def _read_file(inputs: list[str]) -> dict[str, Any] | None:
     """Return what a file was read as, or None where no file is given."""
     from tonada.core.errors import InputError
     from tonada.core.formats.endings import STYLE_ENDINGS
     from tonada.core.formats.registry import LIST_ENDINGS
     from tonada.intake.bounded import LONG, run_bounded
 
-    files = [Path(one) for one in given if Path(one).is_file()]
+    files = [Path(entry) for entry in inputs if Path(entry).is_file()]
     if not files:
         return None
-    if len(given) > 1:
-        raise InputError("Give one file, or colours.", field="given")
+    if len(inputs) > 1:
+        raise InputError("Give one file, or colours.", field="inputs")
     data = files[0].read_bytes()
     # Lists and stylesheets need no process of their own.
     if files[0].name.lower().endswith(STYLE_ENDINGS + LIST_ENDINGS):
@@ -96,17 +100,17 @@ def _read_file(given: list[str]) -> dict[str, Any] | None:
     return {"kind": "image", "extraction": run_bounded("colors", asked, [data], budget=LONG).result}
 
 
-def _of_words(given: list[str], mood: tuple[str, ...]) -> tuple[SourceKind, tuple[SourceColor, ...], str]:
+def _of_words(inputs: list[str], mood: tuple[str, ...]) -> tuple[SourceKind, tuple[SourceColor, ...], str]:
     """Return the colours that were typed, or those of a mood; what they are; a name."""
     from tonada.core.errors import InputError
     from tonada.core.roles.candidates import SourceColor
     from tonada.document.readings import colors_of, read_kept
     from tonada.intake.results import mood_to_json
 
-    if given:
-        return "list", tuple(SourceColor(_opaque(text)) for text in given), "a list"
+    if inputs:
+        return "list", tuple(SourceColor(_opaque(text)) for text in inputs), "a list"
     if not mood:
-        raise InputError("Give a file, colours, or words for a mood.", field="given")
+        raise InputError("Give a file, colours, or words for a mood.", field="inputs")
     return "mood", colors_of(read_kept("mood", mood_to_json(mood, None))), ", ".join(mood)
 
 
@@ -129,7 +133,7 @@ def _of_file(found: dict[str, Any]) -> tuple[Candidate, ...]:
     ground = leaves_out(getattr(kept, "ground", None))
     candidates = candidates_of(found["kind"], colors_of(kept), leave_out_ground=ground).candidates
     if not candidates:
-        raise InputError("The picture has a background, but no colours on it.", field="given")
+        raise InputError("The picture has a background, but no colours on it.", field="inputs")
     return candidates
 
 

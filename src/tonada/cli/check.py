@@ -113,9 +113,9 @@ def run(parsed: argparse.Namespace) -> int:
     if parsed.update_baseline:
         return _update(settings, pairs)
     pairs = _without_known(pairs, settings.baseline)
-    fails = any(_counts(one, settings) for one in pairs)
+    fails = any(_counts(pair, settings) for pair in pairs)
     kind = "json" if parsed.json else "junit" if parsed.junit else parsed.format
-    shown = [one for one in pairs if one.is_open] if parsed.quiet else pairs
+    shown = [pair for pair in pairs if pair.is_open] if parsed.quiet else pairs
     print(_report(shown, pairs, kind, settings))
     return 1 if fails else 0
 
@@ -138,7 +138,7 @@ def _fix(settings: Settings) -> None:
     from tonada.core.color.wcag import USUAL_LEVEL
 
     def is_ignored(selector: str) -> bool:
-        return any(fnmatchcase(selector, one.selector) for one in settings.ignore)
+        return any(fnmatchcase(selector, entry.selector) for entry in settings.ignore)
 
     fix(_names(settings.files), settings.level or USUAL_LEVEL, is_ignored)
 
@@ -150,7 +150,7 @@ def _report(shown: Sequence[CheckedPair], pairs: Sequence[CheckedPair], kind: st
     if kind == "json":
         return json.dumps(reports.as_data(shown), ensure_ascii=False)
     if kind == "junit":
-        names = {one.file for one in pairs}
+        names = {pair.file for pair in pairs}
         name = names.pop() if len(names) == 1 else "contrast"
         return reports.as_junit(shown, name or "contrast", strict=settings.strict)
     if kind == "sarif":
@@ -178,7 +178,7 @@ def _pairs_of(settings: Settings) -> list[CheckedPair]:
 
         take = read_own(data)[0]
         held = take if settings.level is None else replace(take, level=settings.level)
-        found += [replace(one, file=shown) for one in check_take(held)]
+        found += [replace(entry, file=shown) for entry in check_take(held)]
     if others:
         found += check_files(others, settings.level)
     return found
@@ -192,16 +192,16 @@ def _names(files: Sequence[str]) -> list[str]:
     from tonada.core.errors import InputError
 
     names: dict[str, None] = {}
-    for one in files:
+    for file in files:
         is_pattern = (
-            one != STANDARD_INPUT
-            and "://" not in one
-            and any(mark in one for mark in "*?[")
-            and not Path(one).exists()
+            file != STANDARD_INPUT
+            and "://" not in file
+            and any(mark in file for mark in "*?[")
+            and not Path(file).exists()
         )
-        found = sorted(glob.glob(one, recursive=True)) if is_pattern else [one]
+        found = sorted(glob.glob(file, recursive=True)) if is_pattern else [file]
         if not found:
-            raise InputError(f"No file matches “{one[:80]}”.", field="files")
+            raise InputError(f"No file matches “{file[:80]}”.", field="files")
         names |= dict.fromkeys(found)
     return list(names)
 
@@ -249,13 +249,13 @@ def _read_settings(table: Any, name: str) -> Settings:
     if table.get("level", "AA") not in ("A", "AA", "AAA"):
         raise InputError(f"level in {name} is A, AA or AAA.", field=name)
     ignore = []
-    for one in table.get("ignore", []):
-        is_whole = isinstance(one, dict) and isinstance(one.get("selector"), str) and one.get("reason")
+    for entry in table.get("ignore", []):
+        is_whole = isinstance(entry, dict) and isinstance(entry.get("selector"), str) and entry.get("reason")
         if not is_whole:
             raise InputError(f"Each ignore in {name} has a selector and a reason.", field=name)
-        ignore.append(Ignored(one["selector"], str(one["reason"])))
+        ignore.append(Ignored(entry["selector"], str(entry["reason"])))
     files = table.get("files", [])
-    if not all(isinstance(one, str) for one in files):
+    if not all(isinstance(file, str) for file in files):
         raise InputError(f"files in {name} is a list of names.", field=name)
     return Settings(
         tuple(files), table.get("level"), table.get("strict", False), table.get("baseline"), tuple(ignore)
@@ -265,11 +265,11 @@ def _read_settings(table: Any, name: str) -> Settings:
 def _without_ignored(pairs: Sequence[CheckedPair], ignore: Sequence[Ignored]) -> list[CheckedPair]:
     """Return the pairs, those exempt that a setting ignores."""
     made = []
-    for one in pairs:
-        said = next((rule for rule in ignore if fnmatchcase(one.text, rule.selector)), None)
-        exempt = said is not None and one.is_open
+    for pair in pairs:
+        said = next((rule for rule in ignore if fnmatchcase(pair.text, rule.selector)), None)
+        exempt = said is not None and pair.is_open
         made.append(
-            replace(one, outcome="exempt", reason=f"ignored: {said.reason}") if said and exempt else one
+            replace(pair, outcome="exempt", reason=f"ignored: {said.reason}") if said and exempt else pair
         )
     return made
 
@@ -295,10 +295,10 @@ def _without_known(pairs: Sequence[CheckedPair], baseline: str | None) -> list[C
             field="baseline",
         )
     return [
-        replace(one, outcome="exempt", reason="known, in the baseline")
-        if one.is_open and _fingerprint(one) in known
-        else one
-        for one in pairs
+        replace(pair, outcome="exempt", reason="known, in the baseline")
+        if pair.is_open and _fingerprint(pair) in known
+        else pair
+        for pair in pairs
     ]
 
 
@@ -307,7 +307,7 @@ def _update(settings: Settings, pairs: Sequence[CheckedPair]) -> int:
 
     if settings.baseline is None:
         raise InputError("Give the file: --baseline FILE.", field="baseline")
-    failing = sorted({_fingerprint(one) for one in pairs if _counts(one, settings)})
+    failing = sorted({_fingerprint(pair) for pair in pairs if _counts(pair, settings)})
     content = json.dumps({"version": BASELINE_VERSION, "pairs": failing}, ensure_ascii=False, indent=1)
     Path(settings.baseline).write_text(content + "\n", encoding="utf-8")
     print(f"{settings.baseline}: {len(failing)} known.")

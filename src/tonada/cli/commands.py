@@ -50,8 +50,8 @@ def main(arguments: Sequence[str] | None = None) -> int:
     """Run one command and return its exit code."""
     from tonada.core.errors import TonadaError
 
-    given = sys.argv[1:] if arguments is None else list(arguments)
-    parsed = parser_for(next((word for word in given if not word.startswith("-")), "")).parse_args(given)
+    typed = sys.argv[1:] if arguments is None else list(arguments)
+    parsed = parser_for(next((word for word in typed if not word.startswith("-")), "")).parse_args(typed)
     try:
         code: int = parsed.run(parsed)
         sys.stdout.flush()

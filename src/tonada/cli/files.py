@@ -124,7 +124,7 @@ def _slots(parsed: argparse.Namespace) -> int:
 
     take, name = read_own(parsed.file.read_bytes())
     brand, _, take_name = name.partition(", ")
-    destination = next(one for one in SHIPPED if one.id == parsed.destination)
+    destination = next(destination for destination in SHIPPED if destination.id == parsed.destination)
     filled = fill_slots(take, destination, chosen_slots(take, destination.id))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
     return _give(slot_file(destination, filled, head, parsed.to), parsed)
@@ -147,11 +147,11 @@ def _recolour(parsed: argparse.Namespace) -> int:
 
     take, _ = read_own(parsed.take.read_bytes())
     files = [StyleFile(parsed.file.name, decode_text(parsed.file.read_bytes()), parsed.pictures)]
-    mapping = {old: one.key for one in propose_mapping(take, files) for old in one.members}
+    mapping = {old: entry.key for entry in propose_mapping(take, files) for old in entry.members}
     made = restyle(take, files, mapping, "properties" if parsed.properties else "values")
     sys.stdout.write(made.diff if parsed.diff else made.files[0].text)
-    for one in made.undecided:
-        often = f", {one.count} times" if one.count > 1 else ""
-        place = f"{one.file}:{one.line}:{one.column}"
-        print(f"{place}: stays: {one.text} ({one.reason}{often})", file=sys.stderr)
+    for entry in made.undecided:
+        often = f", {entry.count} times" if entry.count > 1 else ""
+        place = f"{entry.file}:{entry.line}:{entry.column}"
+        print(f"{place}: stays: {entry.text} ({entry.reason}{often})", file=sys.stderr)
     return 0

@@ -58,12 +58,14 @@ def _palettes(parsed: argparse.Namespace) -> int:
     shown = found[: parsed.max]
     if parsed.json:
         print(
-            json.dumps({"found": len(found), "palettes": [_said(one) for one in shown]}, ensure_ascii=False)
+            json.dumps(
+                {"found": len(found), "palettes": [_said(entry) for entry in shown]}, ensure_ascii=False
+            )
         )
         return 0
-    for one in shown:
-        colors = " ".join(color.hex for color in one.colors)
-        print(f"{one.name:<26}{colors}  {one.traits.hues} hues, {one.traits.ground}")
+    for palette in shown:
+        colors = " ".join(color.hex for color in palette.colors)
+        print(f"{palette.name:<26}{colors}  {palette.traits.hues} hues, {palette.traits.ground}")
     print(f"{len(found)} of {len(palettes)} found.")
     return 0
 
@@ -88,8 +90,8 @@ def _find(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> lis
     from tonada.core.ready.finding import Question, find, index_of
 
     question = Question(
-        notes=tuple(read_color(one, field="near").hex for one in parsed.near),
-        held=tuple(read_color(one, field="with").hex for one in parsed.held),
+        notes=tuple(read_color(entry, field="near").hex for entry in parsed.near),
+        held=tuple(read_color(entry, field="with").hex for entry in parsed.held),
         words=parsed.words,
         moods=tuple(parsed.mood),
         trades=tuple(parsed.trade),
@@ -108,7 +110,7 @@ def _take(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> int
     from tonada.core.ready.taking import ready_take
 
     wanted = parsed.take.casefold()
-    palette = next((one for one in palettes if one.name.casefold() == wanted), None)
+    palette = next((palette for palette in palettes if palette.name.casefold() == wanted), None)
     if palette is None:
         raise InputError(f"There is no palette called “{parsed.take[:40]}”.", field="take")
     take = ready_take(palette.colors, palette.name, "AAA" if parsed.aaa else "AA")
@@ -118,7 +120,9 @@ def _take(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> int
     if parsed.json:
         print(json.dumps({**_said(palette), "short": short}, ensure_ascii=False))
     else:
-        roles = (f"{one.role:<10}{take.value_at(one.swatch, one.step)}" for one in take.roles)
+        roles = (
+            f"{assigned.role:<10}{take.value_at(assigned.swatch, assigned.step)}" for assigned in take.roles
+        )
         verdict = f"{len(short)} fail." if short else f"Every pair passes {take.level}, by day and by night."
         print("\n".join([*roles, verdict, *short]))
     return 1 if short else 0
@@ -127,7 +131,7 @@ def _take(palettes: tuple[ReadyPalette, ...], parsed: argparse.Namespace) -> int
 def _said(palette: ReadyPalette) -> dict[str, Any]:
     return {
         "name": palette.name,
-        "colors": {str(one.role): one.hex for one in palette.colors},
+        "colors": {str(color.role): color.hex for color in palette.colors},
         "hues": palette.traits.hues,
         "ground": palette.traits.ground,
         "character": palette.traits.character,

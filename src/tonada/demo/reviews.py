@@ -94,7 +94,7 @@ def _made(
 
 
 def _sent(review: ReviewRow) -> Sent:
-    names = [str(one["name"]) for one in review.content["takes"]]
+    names = [str(take["name"]) for take in review.content["takes"]]
     brand = str(review.content["brand"])
     return Sent(brand, STUDIO.studio, review.greeting, names, LINK_LEFT_OUT, "", _colors(review))
 
@@ -105,7 +105,7 @@ def _back(review: ReviewRow, what: str, words: str) -> CameBack:
 
 
 def _colors(review: ReviewRow) -> list[str]:
-    return [str(one["hex"]) for one in review.content["takes"][0]["colors"]["day"][:6]]
+    return [str(entry["hex"]) for entry in review.content["takes"][0]["colors"]["day"][:6]]
 
 
 def _mail(connection: Connection, workspace: UUID, review: ReviewRow, letter: Letter) -> None:

@@ -165,8 +165,10 @@ def _set_by_eye(take: Take) -> Take:
     copper = take.assignment(Role.SECONDARY).swatch
     chosen = {**typed, Role.LINK: copper}
     roles = tuple(
-        Assignment(one.role, chosen[Role(one.role)], "Chosen by you.") if one.role in chosen else one
-        for one in take.roles
+        Assignment(assigned.role, chosen[Role(assigned.role)], "Chosen by you.")
+        if assigned.role in chosen
+        else assigned
+        for assigned in take.roles
     )
     pairs = tuple(_by_eye(pair) for pair in take.pairs)
     return replace(take, swatches=(*take.swatches, *swatches), roles=roles, pairs=pairs)

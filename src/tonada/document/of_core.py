@@ -51,14 +51,14 @@ _MODELS: Final[dict[type[Any], type[OfCore]]] = {}
 def of_core(value: Any) -> Any:
     """Return the model of a value of the core, also within a tuple; anything else as it is."""
     if isinstance(value, tuple):
-        return tuple(of_core(one) for one in value)
+        return tuple(of_core(entry) for entry in value)
     model = _MODELS.get(type(value))
     return model.of(value) if model else value
 
 
 def _to_core(value: Any) -> Any:
     if isinstance(value, tuple):
-        return tuple(_to_core(one) for one in value)
+        return tuple(_to_core(entry) for entry in value)
     return value.to_core() if isinstance(value, OfCore) else value
 
 

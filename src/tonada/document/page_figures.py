@@ -59,15 +59,15 @@ class GroundAnswer(Model):
     series: tuple[SeriesColor, ...]
 
     @classmethod
-    def of(cls, one: Ground, take: Take) -> GroundAnswer:
+    def of(cls, ground: Ground, take: Take) -> GroundAnswer:
         return cls(
-            id=one.id,
-            name=one.name,
-            key=one.key,
-            hex=one.hex,
-            is_own=one.is_own,
-            elements=one.elements,
-            series=tuple(SeriesColor.of(take, key, one.hex) for key in series_of(take, one.hex)),
+            id=ground.id,
+            name=ground.name,
+            key=ground.key,
+            hex=ground.hex,
+            is_own=ground.is_own,
+            elements=ground.elements,
+            series=tuple(SeriesColor.of(take, key, ground.hex) for key in series_of(take, ground.hex)),
         )
 
 
@@ -136,10 +136,10 @@ class PageFigures(Model):
         grounds = grounds_of(take)
         overlay = take.overlay(take.proof.overlay) if take.proof.overlay else None
         return cls(
-            grounds=tuple(GroundAnswer.of(one, take) for one in grounds),
+            grounds=tuple(GroundAnswer.of(ground, take) for ground in grounds),
             sections=tuple(
                 StandsOn(page=page, section=section, ground=ground)
-                for page, section, ground in section_grounds(take, [one.id for one in grounds], voice)
+                for page, section, ground in section_grounds(take, [ground.id for ground in grounds], voice)
             ),
             styles=tuple(_style(take, style) for style in TEXT_STYLES),
             layer=LayerAnswer(hex=take.value_at(overlay.swatch, overlay.step), alpha=overlay.alpha)

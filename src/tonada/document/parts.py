@@ -43,7 +43,7 @@ class Described(BaseModel):
 
     @classmethod
     def model_json_schema(cls, *args: Any, **kwargs: Any) -> dict[str, Any]:
-        key = (cls, args, tuple(sorted(kwargs.items(), key=lambda one: one[0])))
+        key = (cls, args, tuple(sorted(kwargs.items(), key=lambda kwarg: kwarg[0])))
         if key not in _schemas:
             _schemas[key] = orjson.dumps(super().model_json_schema(*args, **kwargs))
         # Parsed each time, since what comes back may be changed; quicker than a deep copy.

@@ -19,8 +19,8 @@ Settings = TypeVar("Settings", bound="DataclassInstance")
 
 def _none_is_usual(schema: dict[str, Any]) -> None:
     """A field that isn't sent has no usual value: it stays as it is."""
-    for one in schema["properties"].values():
-        one.pop("default", None)
+    for property_ in schema["properties"].values():
+        property_.pop("default", None)
 
 
 _PART = ConfigDict(json_schema_extra=_none_is_usual)

@@ -46,13 +46,13 @@ class GroundModel(OfCore):
     uses: Annotated[tuple[UseModel, ...], Field(max_length=len(Element))] = ()
 
     def to_core(self) -> proof_parts.GroundSettings:
-        uses = tuple((one.element, one.key) for one in self.uses)
+        uses = tuple((use.element, use.key) for use in self.uses)
         return proof_parts.GroundSettings(self.id, self.name, self.ground, uses)
 
     @classmethod
-    def of(cls, one: proof_parts.GroundSettings) -> GroundModel:
-        uses = tuple(UseModel(element=element, key=key) for element, key in one.uses)
-        return cls(id=one.id, name=one.name, ground=one.ground, uses=uses)
+    def of(cls, settings: proof_parts.GroundSettings) -> GroundModel:
+        uses = tuple(UseModel(element=element, key=key) for element, key in settings.uses)
+        return cls(id=settings.id, name=settings.name, ground=settings.ground, uses=uses)
 
 
 PixelSize = Annotated[float, Field(ge=LEAST_SIZE, le=LARGEST_SIZE)]
@@ -125,9 +125,9 @@ class ProofModel(OfCore):
         plain = {name: getattr(self, name) for name in type(self).model_fields if name not in _SHAPED}
         return proof_parts.ProofSettings(
             **plain,
-            sizes=tuple((one.style, proof_parts.TextSize(one.size, one.weight)) for one in self.sizes),
-            sections=tuple((one.page, one.section, one.ground) for one in self.sections),
-            narrow_sizes=tuple((one.width, one.style, one.size) for one in self.narrow_sizes),
+            sizes=tuple((size.style, proof_parts.TextSize(size.size, size.weight)) for size in self.sizes),
+            sections=tuple((section.page, section.section, section.ground) for section in self.sections),
+            narrow_sizes=tuple((size.width, size.style, size.size) for size in self.narrow_sizes),
             duotone=(self.duotone.dark, self.duotone.light) if self.duotone else None,
         )
 

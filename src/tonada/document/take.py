@@ -163,7 +163,8 @@ class HarmonyModel(OfCore):
     def to_core(self) -> palette.HarmonySettings:
         fields = {name: getattr(self, name) for name in type(self).model_fields if name not in BEGINNINGS}
         began: dict[str, Any] = {
-            name: tuple((one.swatch, one.hex) for one in getattr(self, name)) for name in BEGINNINGS
+            name: tuple((assigned.swatch, assigned.hex) for assigned in getattr(self, name))
+            for name in BEGINNINGS
         }
         return palette.HarmonySettings(**fields, **began)
 

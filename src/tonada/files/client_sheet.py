@@ -279,7 +279,7 @@ def _grounds(take: Take) -> list[dict[str, Any]]:
         {
             "name": ground.name,
             "hex": ground.hex,
-            "elements": [one for one in ground.elements if one.element in _TOLD],
+            "elements": [element for element in ground.elements if element.element in _TOLD],
         }
         for ground in grounds_of(take)
     ]

@@ -59,7 +59,7 @@ ARCHIVE: Final = FileFormat(
     make=_archive,
     options=True,
 )
-FILE_FORMATS: Final[Mapping[str, FileFormat]] = {one.kind: one for one in (*_IN_ARCHIVE, ARCHIVE)}
+FILE_FORMATS: Final[Mapping[str, FileFormat]] = {entry.kind: entry for entry in (*_IN_ARCHIVE, ARCHIVE)}
 
 
 def file_format(kind: str) -> FileFormat:

@@ -109,7 +109,7 @@ class Front:
     @property
     def beyond_print(self) -> bool:
         """Whether a press can't show one of the colours."""
-        return not all(one.in_gamut for one in (*(area.values for area in self.areas), *self.others))
+        return not all(area.in_gamut for area in (*(area.values for area in self.areas), *self.others))
 
 
 def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
@@ -141,8 +141,8 @@ def _values(take: Take, name: str, value: Hex, press: Press | None) -> Values:
 def _label_on(take: Take, value: Hex) -> Hex:
     """Return what can be read on a colour: Ink or Paper, else black or white."""
     own = [take.hex_of(role) for role in (Role.INK, Role.PAPER) if take.has_role(role)]
-    readable = [one for one in own if ratio_between(one, value) >= TEXT_RATIO]
-    return max(readable or ("#000000", "#ffffff"), key=lambda one: ratio_between(one, value))
+    readable = [entry for entry in own if ratio_between(entry, value) >= TEXT_RATIO]
+    return max(readable or ("#000000", "#ffffff"), key=lambda entry: ratio_between(entry, value))
 
 
 def _areas(take: Take, evaluation: Evaluation, press: Press | None) -> Iterator[Area]:
@@ -186,16 +186,16 @@ def _part(
 
 def _uses(ground: Ground) -> dict[str, Hex]:
     """Return the colour of each element that is shown, and of the button's face."""
-    found = {one.element.value: one.hex for one in ground.elements}
-    face = next((one.over for one in ground.elements if one.element == Element.LABEL), ground.hex)
+    found = {element.element.value: element.hex for element in ground.elements}
+    face = next((element.over for element in ground.elements if element.element == Element.LABEL), ground.hex)
     return {name.replace(" ", "_"): value for name, value in found.items()} | {"face": face}
 
 
 def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
     """Yield pairs of text that pass, those that carry all text first, no two alike."""
-    texts = [one for one in pairs if one.usage in TEXTS and not one.is_exempt]
-    wanted = [one for one in texts if one.ratio >= LARGE_TEXT[take.level]]
-    wanted.sort(key=lambda one: one.ratio < ALL_TEXT[take.level])
+    texts = [pair for pair in pairs if pair.usage in TEXTS and not pair.is_exempt]
+    wanted = [text for text in texts if text.ratio >= LARGE_TEXT[take.level]]
+    wanted.sort(key=lambda pair: pair.ratio < ALL_TEXT[take.level])
     seen: set[tuple[Hex, Hex]] = set()
     for one in wanted:
         if (one.text_hex, one.ground_hex) in seen or len(seen) >= MOST_PAIRS:
@@ -228,6 +228,6 @@ def _letters(take: Take) -> tuple[Letters, ...]:
 def _shares(measure: Sequence[Cell]) -> str:
     """Return the shares of the page in a sentence, those under one in a hundred left out."""
     named = [(cell.role_names or cell.name, round(100 * cell.share)) for cell in measure]
-    named.sort(key=lambda one: -one[1])
+    named.sort(key=lambda entry: -entry[1])
     told = [f"{name.split(',')[0]} {share}%" for name, share in named if share >= 1]
     return f"Of the page: {', '.join(told)}." if told else ""

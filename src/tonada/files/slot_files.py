@@ -58,17 +58,17 @@ def slot_file_name(destination: Destination, head: ExportHeader, kind: SlotKind)
     return f"{'-'.join(words_of(f'{head.brand} {head.take} {destination.name}'))}.{kind}"
 
 
-def _row(one: FilledSlot) -> dict[str, str | float | bool | None]:
+def _row(slot: FilledSlot) -> dict[str, str | float | bool | None]:
     return {
-        "slot": one.slot.name,
-        "purpose": one.slot.purpose,
-        "value": one.text,
-        "hex": one.hex,
-        "colour": one.name,
-        "stands_on": one.slot.on,
-        "ratio": None if one.ratio is None else float(rounded_down(one.ratio)),
-        "needed": None if one.ratio is None else one.slot.needed,
-        "passes": None if one.outcome is None else passes_of(one.outcome),
+        "slot": slot.slot.name,
+        "purpose": slot.slot.purpose,
+        "value": slot.text,
+        "hex": slot.hex,
+        "colour": slot.name,
+        "stands_on": slot.slot.on,
+        "ratio": None if slot.ratio is None else float(rounded_down(slot.ratio)),
+        "needed": None if slot.ratio is None else slot.slot.needed,
+        "passes": None if slot.outcome is None else passes_of(slot.outcome),
     }
 
 
@@ -76,8 +76,8 @@ def _csv(slots: Sequence[FilledSlot]) -> str:
     made = io.StringIO()
     writer = csv.DictWriter(made, COLUMNS, lineterminator="\n")
     writer.writeheader()
-    for one in slots:
-        row = _row(one)
+    for slot in slots:
+        row = _row(slot)
         writer.writerow(
             {name: inert(value) if isinstance(value, str) else value for name, value in row.items()}
         )
@@ -89,6 +89,6 @@ def _json(destination: Destination, slots: Sequence[FilledSlot], head: ExportHea
         "brand": head.brand,
         "take": head.take,
         "destination": destination.name,
-        "slots": [_row(one) for one in slots],
+        "slots": [_row(slot) for slot in slots],
     }
     return json.dumps(content, ensure_ascii=False, indent=2) + "\n"

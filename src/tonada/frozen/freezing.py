@@ -86,15 +86,15 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
         return files.setdefault(file.digest, file).digest
 
     shown = []
-    for one in materials:
-        take = TakeDocument.model_validate(one.document).to_take()
-        head = ExportHeader(frame.brand, one.name, "", one.logo, one.dated)
+    for material in materials:
+        take = TakeDocument.model_validate(material.document).to_take()
+        head = ExportHeader(frame.brand, material.name, "", material.logo, material.dated)
         kept = _Kept(
-            logo=keep(one.logo, "image/png") if one.logo else None,
-            picture=keep(one.picture, "image/png") if one.picture else None,
+            logo=keep(material.logo, "image/png") if material.logo else None,
+            picture=keep(material.picture, "image/png") if material.picture else None,
             sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
         )
-        shown.append(_shown(frame, one, take, kept))
+        shown.append(_shown(frame, material, take, kept))
     names = {page.id: page.name for page in PAGES}
     content = ReviewContent(
         brand=frame.brand,
@@ -110,7 +110,7 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
 def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTake:
     schemes = [take, *([take.turned()] if take.other else [])]
     settings = TakeDocument.of(take).proof.model_dump(mode="json")
-    evaluations = [(one, evaluate(one)) for one in schemes]
+    evaluations = [(scheme, evaluate(scheme)) for scheme in schemes]
     return ShownTake(
         name=material.name,
         version=material.version,
@@ -118,12 +118,12 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
         level=take.level,
         failing=sum(evaluation.failing for _, evaluation in evaluations),
         drawn={
-            one.scheme: {
+            scheme.scheme: {
                 "brand": frame.brand,
                 "settings": settings,
-                "figures": PageFigures.of(one, frame.voice).model_dump(mode="json"),
+                "figures": PageFigures.of(scheme, frame.voice).model_dump(mode="json"),
             }
-            for one in schemes
+            for scheme in schemes
         },
         colors={
             one.scheme: tuple(

@@ -65,7 +65,7 @@ def review_file(one: OneFile, client: ClientFiles) -> bytes:
     """Return the file."""
     drawing = {name: content for name, content in one.drawing.items() if name.endswith(".woff2")}
     script = _closed(one.drawing[SCRIPT].decode())
-    given = {
+    material = {
         "review": one.review,
         "content": one.content,
         "may_comment": one.may_comment,
@@ -79,7 +79,7 @@ def review_file(one: OneFile, client: ClientFiles) -> bytes:
     }
     own = _closed(client.script)
     # “<” can't end the element that the data stands in.
-    data = orjson.dumps(given).decode().replace("<", "\\u003c")
+    data = orjson.dumps(material).decode().replace("<", "\\u003c")
     style = style_with(client.style, _OWN_FAMILIES, _fonts(client.fonts)).replace("</style", "<\\/style")
     policy = "; ".join(
         [
@@ -110,7 +110,7 @@ def review_file(one: OneFile, client: ClientFiles) -> bytes:
 def _faces_of(content: Mapping[str, Any]) -> frozenset[str]:
     """Return the families that the pages of a review are set in."""
     settings = [drawn["settings"] for take in content["takes"] for drawn in take["drawn"].values()]
-    faces = {str(one[name]) for one in settings for name in ("heading_face", "text_face")}
+    faces = {str(setting[name]) for setting in settings for name in ("heading_face", "text_face")}
     return frozenset(f"{face} Variable" for face in faces)
 
 

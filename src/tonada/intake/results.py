@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from typing import Any
 
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.formats import ColorList
 from tonada.core.harmony.character import CHARACTERS
 from tonada.core.source.kept import VERSION
@@ -35,7 +35,7 @@ def _step(step: tuple[FoundColor, ...], names: dict[str, str]) -> list[dict[str,
     taken: set[str] = set()
     found = []
     for color in step:
-        name = unlike(names.get(color.hex) or color_name(color.hex), taken)
+        name = unused_name(names.get(color.hex) or color_name(color.hex), taken)
         taken.add(name)
         found.append(
             {
@@ -54,10 +54,10 @@ def list_to_json(found: ColorList) -> dict[str, Any]:
     taken: set[str] = set()
     colors = []
     for color in found.colors:
-        name = unlike(color.name or color_name(color.hex), taken)
+        name = unused_name(color.name or color_name(color.hex), taken)
         taken.add(name)
         colors.append({"hex": color.hex, "name": name, "role": color.role})
-    warnings = [{"line": one.line, "text": one.text} for one in found.warnings]
+    warnings = [{"line": warning.line, "text": warning.text} for warning in found.warnings]
     return {
         "version": VERSION,
         "format": found.format,
@@ -129,12 +129,12 @@ def mood_to_json(words: tuple[str, ...], field: str | None) -> dict[str, Any]:
         "differs": list(reading.differs),
         "starting_colors": [
             {
-                "hex": one.hex,
-                "name": one.name,
-                "family": one.family,
-                "weight": one.weight,
-                "words": list(one.words),
+                "hex": color.hex,
+                "name": color.name,
+                "family": color.family,
+                "weight": color.weight,
+                "words": list(color.words),
             }
-            for one in reading.starting_colors
+            for color in reading.starting_colors
         ],
     }

@@ -56,26 +56,26 @@ class CameBack:
     colors: Sequence[str]
 
 
-def review_sent(to: str, given: Sent) -> Letter:
+def review_sent(to: str, about: Sent) -> Letter:
     """Return the mail that brings a client the link."""
-    who = f"{given.studio}: " if given.studio else ""
-    subject = f"{who}colours for {given.brand}"
-    return _letter("sent", to, subject, review=given)
+    who = f"{about.studio}: " if about.studio else ""
+    subject = f"{who}colours for {about.brand}"
+    return _letter("sent", to, subject, review=about)
 
 
-def remark_made(to: str, given: CameBack) -> Letter:
+def remark_made(to: str, about: CameBack) -> Letter:
     """Return the mail that tells the studio of a remark."""
-    return _letter("came_back", to, f"{given.brand}: a remark", back=given)
+    return _letter("came_back", to, f"{about.brand}: a remark", back=about)
 
 
-def choice_made(to: str, given: CameBack) -> Letter:
+def choice_made(to: str, about: CameBack) -> Letter:
     """Return the mail that tells the studio of a choice."""
-    return _letter("came_back", to, f"{given.brand}: a choice", back=given)
+    return _letter("came_back", to, f"{about.brand}: a choice", back=about)
 
 
-def approval_made(to: str, given: CameBack) -> Letter:
+def approval_made(to: str, about: CameBack) -> Letter:
     """Return the mail that tells the studio of an approval."""
-    return _letter("came_back", to, f"{given.brand}: approved", back=given)
+    return _letter("came_back", to, f"{about.brand}: approved", back=about)
 
 
 def _letter(name: str, to: str, subject: str, **values: object) -> Letter:

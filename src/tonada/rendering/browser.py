@@ -23,12 +23,12 @@ _NAMES: Final = (
 LOAD_MILLISECONDS: Final = 30_000
 
 
-def find_browser(given: str | None) -> str:
+def find_browser(path: str | None) -> str:
     """Return the path of the Chromium to use: the one given, TONADA_BROWSER's, or one that is installed.
 
     Raises InputError where there is none.
     """
-    wanted = given or os.environ.get(VARIABLE)
+    wanted = path or os.environ.get(VARIABLE)
     if wanted:
         found = shutil.which(wanted)
         if found is None:

@@ -91,7 +91,7 @@ def _states(page: Page) -> Iterator[tuple[State, list[PageText], Painted]]:
         if state != "rest" and not nodes:
             return
         _force(session, nodes, state)
-        texts = [_text_of(one) for one in page.evaluate(script)]
+        texts = [_text_of(entry) for entry in page.evaluate(script)]
         bare = _picture(page, "transparent")
         is_as_before = before is not None and before[0] == texts and np.array_equal(before[1], bare)
         if is_as_before:
@@ -102,7 +102,7 @@ def _states(page: Page) -> Iterator[tuple[State, list[PageText], Painted]]:
 
 
 def _text_of(said: dict[str, Any]) -> PageText:
-    rects = tuple((one[0], one[1], one[2], one[3]) for one in said["rects"])
+    rects = tuple((rect[0], rect[1], rect[2], rect[3]) for rect in said["rects"])
     return PageText(**{**said, "rects": rects, "changes": tuple(said["changes"])})
 
 

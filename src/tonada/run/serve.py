@@ -113,10 +113,10 @@ def _plan(*, demo: bool, reset: bool) -> _Plan:
 
 
 def _number(name: str, default: int, most: int, example: str) -> int:
-    given = os.environ.get(name) or str(default)
-    if not (given.isascii() and given.isdigit() and 1 <= int(given) <= most):
-        raise CannotServe(f"{name} is “{given}”; give a number from 1 to {most}, {example}.")
-    return int(given)
+    said = os.environ.get(name) or str(default)
+    if not (said.isascii() and said.isdigit() and 1 <= int(said) <= most):
+        raise CannotServe(f"{name} is “{said}”; give a number from 1 to {most}, {example}.")
+    return int(said)
 
 
 def data_folder() -> Path:

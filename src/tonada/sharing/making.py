@@ -100,13 +100,13 @@ def make_review(
         versions=shown,
     )
     review = frozen.create(connection, workspace, new)
-    names = ", ".join(f"{one.name}, version {one.version}" for one in found.content.takes)
+    names = ", ".join(f"{take.name}, version {take.version}" for take in found.content.takes)
     verdicts.record(connection, workspace, review.id, "made", detail={"takes": names})
     return review
 
 
 def _check(wanted: WantedReview) -> None:
-    if len({one.take for one in wanted.takes}) != len(wanted.takes):
+    if len({take.take for take in wanted.takes}) != len(wanted.takes):
         raise InputError("A take is shown once.", field="takes")
     known = {page.id for page in PAGES}
     wrong = next((page for page in wanted.pages if page not in known), None)
@@ -156,7 +156,7 @@ def _keep_set(connection: Connection, workspace: UUID, page_set: PageSet) -> Non
 
 
 def _rows(files: Iterable[ReviewFile]) -> list[FrozenFile]:
-    return [FrozenFile(bytes.fromhex(one.digest), one.mimetype, one.content) for one in files]
+    return [FrozenFile(bytes.fromhex(file.digest), file.mimetype, file.content) for file in files]
 
 
 def make_link(

@@ -130,13 +130,13 @@ def create(connection: Connection, workspace: UUID, palettes: Sequence[NewPalett
     rows = [
         {
             "workspace": workspace,
-            "name": one.name,
-            "tags": list(one.tags),
-            "colors": Jsonb(one.colors),
-            "figures": Jsonb(one.figures),
-            "proof": Jsonb(one.proof) if one.proof else None,
+            "name": palette.name,
+            "tags": list(palette.tags),
+            "colors": Jsonb(palette.colors),
+            "figures": Jsonb(palette.figures),
+            "proof": Jsonb(palette.proof) if palette.proof else None,
         }
-        for one in palettes
+        for palette in palettes
     ]
     with connection.cursor(row_factory=class_row(PaletteRow)) as cursor:
         cursor.executemany(CREATE, rows, returning=True)

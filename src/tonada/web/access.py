@@ -47,5 +47,5 @@ class Access:
 def workspace_connection() -> Iterator[tuple[Connection, UUID]]:
     """Give the transaction and the workspace of this request."""
     access: Access = current_app.extensions["tonada"]
-    with access.transaction() as given:
-        yield given
+    with access.transaction() as opened:
+        yield opened

@@ -75,8 +75,8 @@ def openapi_document() -> Node:
             name = blueprints[path, method]
             operation["tags"] = [name.removesuffix("_computed").removesuffix("_door")]
             _complete(path, method, operation, needs_token=method in _CHANGES and not _is_exempt(name))
-    operations = [one for methods in document["paths"].values() for one in methods.values()]
-    document["tags"] = [{"name": tag} for tag in sorted({one["tags"][0] for one in operations})]
+    operations = [method for methods in document["paths"].values() for method in methods.values()]
+    document["tags"] = [{"name": tag} for tag in sorted({operation["tags"][0] for operation in operations})]
     return document
 
 

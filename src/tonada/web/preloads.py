@@ -46,7 +46,7 @@ class Preloads:
         else:
             return None
         links = [f"<{file}>; rel=modulepreload" for file in dict.fromkeys(files)]
-        return ", ".join([*links, *(f"<{one}>; rel=preload; as=fetch; crossorigin" for one in data)])
+        return ", ".join([*links, *(f"<{entry}>; rel=preload; as=fetch; crossorigin" for entry in data)])
 
 
 def read_preloads(manifest: Path) -> Preloads:

@@ -91,7 +91,7 @@ class Settings:
 
 
 def _listed(environment: Mapping[str, str], name: str) -> list[str]:
-    return [one.strip() for one in environment.get(name, "").split(",") if one.strip()]
+    return [entry.strip() for entry in environment.get(name, "").split(",") if entry.strip()]
 
 
 def _mail(environment: Mapping[str, str]) -> MailServer | None:
@@ -109,7 +109,7 @@ def _mail(environment: Mapping[str, str]) -> MailServer | None:
 
 def _proxies(environment: Mapping[str, str]) -> tuple[Network, ...]:
     try:
-        return tuple(ip_network(one, strict=False) for one in _listed(environment, "TONADA_PROXIES"))
+        return tuple(ip_network(entry, strict=False) for entry in _listed(environment, "TONADA_PROXIES"))
     except ValueError as reason:
         raise SettingsError(
             "TONADA_PROXIES must be addresses or networks, such as 127.0.0.1, 10.0.0.0/8."

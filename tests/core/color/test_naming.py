@@ -12,7 +12,7 @@ from hypothesis import given
 from tests.sampling import IS_LONG
 from tests.strategies import hexes
 from tonada.core.color.hue_rules import nearest_of_hue
-from tonada.core.color.naming import TERMS, color_name, term_of, unlike
+from tonada.core.color.naming import TERMS, color_name, term_of, unused_name
 from tonada.core.color.spaces import hex_to_oklch, srgb8_to_hex
 
 # Names that people gave to colours: from the colour survey of xkcd (2010; in the public domain, CC0), those
@@ -116,4 +116,4 @@ def test_every_place_has_a_term_and_every_term_a_place() -> None:
 
 
 def test_a_name_that_is_taken_gets_a_number() -> None:
-    assert unlike("Grey", {"Grey", "Grey 2"}) == "Grey 3"
+    assert unused_name("Grey", {"Grey", "Grey 2"}) == "Grey 3"

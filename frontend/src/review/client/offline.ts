@@ -6,8 +6,8 @@ import ReviewPage from './ReviewPage.vue'
 import '@/ui/faces.css'
 import '@/style.css'
 
-const given = document.getElementById('review')?.textContent ?? 'null'
-createApp(ReviewPage, { talk: fileTalk(JSON.parse(given) as Embedded, shelf()) }).mount('#app')
+const embedded = document.getElementById('review')?.textContent ?? 'null'
+createApp(ReviewPage, { talk: fileTalk(JSON.parse(embedded) as Embedded, shelf()) }).mount('#app')
 
 /** Some browsers keep nothing for a file, and say so by throwing. */
 function shelf(): Keeping | undefined {

@@ -55,8 +55,8 @@ function talking(changes: Partial<Talk> = {}) {
     takeBack: refuse,
     choose: refuse,
     approve: refuse,
-    follow: (given) => {
-      tell = given
+    follow: (listener) => {
+      tell = listener
       return () => (tell = undefined)
     },
     fileOf: () => '',

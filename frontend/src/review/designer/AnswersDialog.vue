@@ -14,9 +14,9 @@ watch(shown, (isShown) => {
   if (isShown) text.value = done.value = ''
 })
 
-async function takeIn(given: string) {
+async function takeIn(content: string) {
   done.value = ''
-  const found = await props.take(given)
+  const found = await props.take(content)
   if (!found) return
   text.value = ''
   done.value = `${found.name}’s answers were imported, with ${
@@ -35,7 +35,7 @@ async function readFile(event: Event) {
   <SheetDialog
     v-model="shown"
     title="Import answers"
-    description="From a review that you sent as a file. They count like answers given through a link."
+    description="From a review that you sent as a file. They count like answers text through a link."
   >
     <form class="mt-3 flex flex-col gap-3" @submit.prevent="takeIn(text)">
       <label class="block"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { NewLink } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
@@ -21,7 +21,7 @@ async function make() {
   problem.value = ''
   try {
     await take.allSaved()
-    const found = await given(
+    const found = await answerOf(
       api.POST('/api/brands/{brand_id}/reviews', {
         params: { path: { brand_id: brandId } },
         body: {

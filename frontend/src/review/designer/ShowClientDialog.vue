@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { NewReview } from '@/api/types'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { useAnswer } from '@/ui/useAnswer'
@@ -17,7 +17,7 @@ const props = defineProps<{
 }>()
 const shown = defineModel<boolean>({ required: true })
 const MOST = 4
-const { answer: vocabulary } = useAnswer(() => given(api.GET('/api/proof')))
+const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/proof')))
 
 const chosen = ref<string[]>([])
 const names = ref<Record<string, string>>({})

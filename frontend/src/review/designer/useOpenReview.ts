@@ -1,6 +1,6 @@
 /** A brand’s reviews, and the one that is looked at; what comes back is there without reloading. */
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { api, explain, given } from '@/api/client'
+import { api, explain, answerOf } from '@/api/client'
 import type { ListedReview, Review } from '@/api/types'
 import { createLatest, createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
@@ -20,7 +20,7 @@ export function useOpenReview(brandId: () => string, reviewId: () => string | un
   const paced = createPaced(async () => {
     try {
       const path = { brand_id: brandId() }
-      const found = await given(api.GET('/api/brands/{brand_id}/reviews', { params: { path } }))
+      const found = await answerOf(api.GET('/api/brands/{brand_id}/reviews', { params: { path } }))
       list.value = found.reviews
       origin.value = found.origin
       await readOne()
@@ -38,7 +38,7 @@ export function useOpenReview(brandId: () => string, reviewId: () => string | un
     }
     const path = { review_id: id }
     const found = await latest.ask((signal) =>
-      given(api.GET('/api/reviews/{review_id}', { params: { path }, signal })),
+      answerOf(api.GET('/api/reviews/{review_id}', { params: { path }, signal })),
     )
     if (found) review.value = found
   }

@@ -1,6 +1,6 @@
 /** The links of the review that is looked at: made, prolonged, withdrawn. */
 import { shallowRef } from 'vue'
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { NewLink } from '@/api/types'
 import type { OpenReview } from './useOpenReview'
 
@@ -20,7 +20,7 @@ export function useReviewLinks({ review, attempt, change, refresh }: OpenReview)
     if (!id) return false
     const params = { path: { review_id: id } }
     const link = await attempt(() =>
-      given(api.POST('/api/reviews/{review_id}/links', { params, body })),
+      answerOf(api.POST('/api/reviews/{review_id}/links', { params, body })),
     )
     if (link) made.value = { review: id, link }
     refresh()
@@ -29,7 +29,7 @@ export function useReviewLinks({ review, attempt, change, refresh }: OpenReview)
 
   const prolong = (link: string, until: string | null) =>
     change((path) =>
-      given(
+      answerOf(
         api.PUT('/api/reviews/{review_id}/links/{link_id}', {
           params: { path: { ...path, link_id: link } },
           body: { until },
@@ -38,7 +38,7 @@ export function useReviewLinks({ review, attempt, change, refresh }: OpenReview)
     )
   const withdrawLink = (link: string) =>
     change((path) =>
-      given(
+      answerOf(
         api.POST('/api/reviews/{review_id}/links/{link_id}/withdrawal', {
           params: { path: { ...path, link_id: link } },
         }),

@@ -1,5 +1,5 @@
 /** The remarks of the review that is looked at: answered, changed, taken back, resolved. */
-import { api, given } from '@/api/client'
+import { api, answerOf } from '@/api/client'
 import type { About } from '@/api/types'
 import type { OpenReview } from './useOpenReview'
 
@@ -17,7 +17,7 @@ const WHOLE: About = {
 export function useReviewRemarks({ review, change }: OpenReview) {
   const answer = (remark: string, text: string) =>
     change((path) =>
-      given(
+      answerOf(
         api.POST('/api/reviews/{review_id}/remarks', {
           params: { path },
           body: { text, answers: remark, about: aboutOf(remark) },
@@ -26,7 +26,7 @@ export function useReviewRemarks({ review, change }: OpenReview) {
     )
   const edit = (remark: string, text: string) =>
     change((path) =>
-      given(
+      answerOf(
         api.PUT('/api/reviews/{review_id}/remarks/{remark_id}', {
           params: { path: { ...path, remark_id: remark } },
           body: { text },
@@ -35,7 +35,7 @@ export function useReviewRemarks({ review, change }: OpenReview) {
     )
   const takeBack = (remark: string) =>
     change((path) =>
-      given(
+      answerOf(
         api.DELETE('/api/reviews/{review_id}/remarks/{remark_id}', {
           params: { path: { ...path, remark_id: remark } },
         }),
@@ -43,7 +43,7 @@ export function useReviewRemarks({ review, change }: OpenReview) {
     )
   const resolve = (remark: string, resolved: boolean) =>
     change((path) =>
-      given(
+      answerOf(
         api.PUT('/api/reviews/{review_id}/remarks/{remark_id}/resolution', {
           params: { path: { ...path, remark_id: remark } },
           body: { resolved },

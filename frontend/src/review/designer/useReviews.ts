@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useOpenReview } from './useOpenReview'
 import { useReviewLinks } from './useReviewLinks'
 import { useReviewRemarks } from './useReviewRemarks'
-import { api, given, UserError } from '@/api/client'
+import { api, answerOf, UserError } from '@/api/client'
 import type { NewReview, Review } from '@/api/types'
 import { useTakeStore } from '@/take/take'
 
@@ -22,7 +22,7 @@ export function useReviews(brandId: () => string, reviewId: () => string | undef
       await take.allSaved()
       const [waiting] = take.unsavedElsewhere
       if (waiting) throw new UserError(`${waiting} is not saved yet. Try again when it is.`)
-      return given(api.POST('/api/brands/{brand_id}/reviews', { params: { path }, body }))
+      return answerOf(api.POST('/api/brands/{brand_id}/reviews', { params: { path }, body }))
     })
     if (!answer) return undefined
     links.made.value = { review: answer.review.id, link: answer.link }
@@ -30,10 +30,14 @@ export function useReviews(brandId: () => string, reviewId: () => string | undef
   }
 
   const withdraw = () =>
-    change((path) => given(api.POST('/api/reviews/{review_id}/withdrawal', { params: { path } })))
+    change((path) =>
+      answerOf(api.POST('/api/reviews/{review_id}/withdrawal', { params: { path } })),
+    )
   const reopen = (reason: string) =>
     change((path) =>
-      given(api.POST('/api/reviews/{review_id}/reopening', { params: { path }, body: { reason } })),
+      answerOf(
+        api.POST('/api/reviews/{review_id}/reopening', { params: { path }, body: { reason } }),
+      ),
     )
   /** Return whose answers were taken in and how many remarks are new. */
   async function takeIn(text: string) {
@@ -41,7 +45,7 @@ export function useReviews(brandId: () => string, reviewId: () => string | undef
     if (!id) return undefined
     const path = { review_id: id }
     const found = await attempt(() =>
-      given(api.POST('/api/reviews/{review_id}/answers', { params: { path }, body: { text } })),
+      answerOf(api.POST('/api/reviews/{review_id}/answers', { params: { path }, body: { text } })),
     )
     if (found) review.value = found.review
     return found

@@ -138,7 +138,7 @@ def _shade(term: str, lightness: float, chroma: float) -> str:
     return "soft" if chroma < 0.09 else ""
 
 
-def unlike(name: str, taken: set[str]) -> str:
+def unused_name(name: str, taken: set[str]) -> str:
     """Return `name`, numbered where it is taken already."""
     if name not in taken:
         return name

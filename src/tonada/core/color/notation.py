@@ -96,7 +96,7 @@ def _read(text: str) -> ReadColor | None:
     if _OPAQUE_HEX.match(text):
         digits = text.lstrip("#").lower()
         return ReadColor(
-            "#" + (digits if len(digits) == 6 else "".join(2 * one for one in digits)), 1.0, "hex", False
+            "#" + (digits if len(digits) == 6 else "".join(2 * digit for digit in digits)), 1.0, "hex", False
         )
     decimals = _DECIMALS.fullmatch(text)
     if decimals:

@@ -104,7 +104,7 @@ def _even(value: Hex, settings: RampSettings) -> Ramp:
         tried.append((_promised(colors), Ramp(tuple(srgb8_to_hex(color) for color in colors), own)))
         if tried[-1][0] >= PROMISED_RATIO:
             return tried[-1][1]
-    return max(tried, key=lambda one: one[0])[1]
+    return max(tried, key=lambda entry: entry[0])[1]
 
 
 def _lightnesses(lightness: float, own: int, steps: int) -> Floats:

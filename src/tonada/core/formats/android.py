@@ -34,7 +34,7 @@ def read_android(text: str) -> ColorList:
     except (ParseError, DefusedXmlException, ValueError) as reason:
         raise InputError(f"The XML can’t be read: {str(reason)[:120]}", field="file") from None
     found = ListBuilder("Android colours")
-    written = {one.get("name", ""): (one.text or "").strip() for one in root.iter("color")}
+    written = {entry.get("name", ""): (entry.text or "").strip() for entry in root.iter("color")}
     for name, own in written.items():
         value = own
         for _ in range(DEEPEST_REFERENCE):

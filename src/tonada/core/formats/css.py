@@ -35,18 +35,18 @@ def read_css(text: str) -> ColorList:
     """
     found, lines = ListBuilder("CSS custom properties"), line_finder(text)
     found.title = title_of(text)
-    declared = [one for one in scan_stylesheet(text) if one.property.startswith("--")]
-    variables = {one.property: one.value for one in reversed(declared)}
-    for one in declared:
-        colors = colors_in_value(one.value, variables)
-        line = lines.line_of(one.start)
-        name = one.property.lstrip("-")
-        if any(context.startswith("@theme") for context in one.context):
+    declared = [entry for entry in scan_stylesheet(text) if entry.property.startswith("--")]
+    variables = {entry.property: entry.value for entry in reversed(declared)}
+    for entry in declared:
+        colors = colors_in_value(entry.value, variables)
+        line = lines.line_of(entry.start)
+        name = entry.property.lstrip("-")
+        if any(context.startswith("@theme") for context in entry.context):
             name = name.removeprefix("color-") or name
-        if len(colors) == 1 and is_single_value(one.value):
-            found.add(colors[0], f"{name} (dark)" if _is_by_night(one) else name, line=line)
+        if len(colors) == 1 and is_single_value(entry.value):
+            found.add(colors[0], f"{name} (dark)" if _is_by_night(entry) else name, line=line)
         else:
-            found.warn(line, f"{one.property}: “{one.value[:60]}” is not a single colour.")
+            found.warn(line, f"{entry.property}: “{entry.value[:60]}” is not a single colour.")
     return found.build()
 
 
@@ -54,7 +54,7 @@ def _is_by_night(declaration: Declaration) -> bool:
     """Return whether a declaration counts in the dark scheme only."""
     selectors = split_selectors(declaration.selector)
     return any("dark" in condition for condition in declaration.context) or all(
-        _DARK_PAGE.fullmatch(one) for one in selectors
+        _DARK_PAGE.fullmatch(selector) for selector in selectors
     )
 
 

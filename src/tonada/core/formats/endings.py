@@ -11,7 +11,11 @@ STYLE_ENDINGS: Final = (".css", ".html", ".htm", ".xhtml")
 PICTURES: Final = ("image/*", ".svg")
 # For each place where a file is chosen, what the browser offers there.
 ACCEPTED: Final = {
-    "anything": (*PICTURES, *STYLE_ENDINGS, *(one for one in LIST_ENDINGS if one not in STYLE_ENDINGS)),
+    "anything": (
+        *PICTURES,
+        *STYLE_ENDINGS,
+        *(ending for ending in LIST_ENDINGS if ending not in STYLE_ENDINGS),
+    ),
     "pictures": PICTURES,
     "lists": (*LIST_ENDINGS, ".svg"),
     "styles": STYLE_ENDINGS,

@@ -46,7 +46,11 @@ class Names:
         self._taken: set[Words] = set()
         day = take if take.scheme == "day" else take.turned()
         night = day.turned()
-        every_role = {one.role: one.name or one.role for scheme in (night, day) for one in scheme.roles}
+        every_role = {
+            assigned.role: assigned.name or assigned.role
+            for scheme in (night, day)
+            for assigned in scheme.roles
+        }
         self._words: dict[str, Words] = {}
         for role in sorted(every_role, key=role_rank):
             self._words[role] = self._own(words_of(every_role[role]))
@@ -89,7 +93,7 @@ class Names:
     def _own(self, words: Words, ends: tuple[Words, ...] = ()) -> Words:
         """Return words that nothing else has, and neither with one of the ends behind them."""
         found, number = words, 2
-        while any(one in self._taken for one in _with_ends(found, ends)):
+        while any(end in self._taken for end in _with_ends(found, ends)):
             found, number = (*words, str(number)), number + 1
         self._taken.update(_with_ends(found, ends))
         return found
@@ -103,8 +107,8 @@ class Names:
 
 
 def _owners(take: Take) -> Iterator[tuple[str, str]]:
-    yield from ((one.id, one.name) for one in take.swatches)
-    yield from ((one.id, one.name) for one in take.neutrals)
+    yield from ((swatch.id, swatch.name) for swatch in take.swatches)
+    yield from ((neutral.id, neutral.name) for neutral in take.neutrals)
 
 
 def _with_ends(words: Words, ends: tuple[Words, ...]) -> Iterator[Words]:

@@ -31,7 +31,7 @@ def read_own_list(root: dict[str, Json]) -> ColorList:
 
 
 def _objects(value: Json) -> list[dict[str, Json]]:
-    return [one for one in value if isinstance(one, dict)] if isinstance(value, list) else []
+    return [entry for entry in value if isinstance(entry, dict)] if isinstance(value, list) else []
 
 
 FORMAT: Final = Format(

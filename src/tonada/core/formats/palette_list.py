@@ -66,7 +66,7 @@ def write_palettes(
     palettes: Iterable[ReadyPalette], beside: Callable[[ReadyPalette], dict[str, Any]] | None = None
 ) -> bytes:
     """Return palettes in Tonada's own format, one to a line. beside: what else to say of each."""
-    entries = ({**_entry(one), **(beside(one) if beside else {})} for one in palettes)
+    entries = ({**_entry(palette), **(beside(palette) if beside else {})} for palette in palettes)
     lines = ",\n    ".join(json.dumps(entry, ensure_ascii=False) for entry in entries)
     return (
         f'{{\n  "format": "{MARK}",\n  "version": {VERSION},\n  "palettes": [\n    {lines}\n  ]\n}}\n'
@@ -81,7 +81,7 @@ def write_palette_tokens(palettes: Iterable[ReadyPalette]) -> bytes:
         group: dict[str, Json] = {"$type": "color"}
         if palette.tags:
             group["$extensions"] = {TAGS_KEY: list(palette.tags)}
-        root[name] = group | {str(one.role): {"$value": _components(one.hex)} for one in palette.colors}
+        root[name] = group | {str(color.role): {"$value": _components(color.hex)} for color in palette.colors}
     return (json.dumps(root, ensure_ascii=False, indent=2) + "\n").encode()
 
 
@@ -99,7 +99,7 @@ def tags_from(values: Iterable[object]) -> tuple[str, ...]:
 def _entry(palette: ReadyPalette) -> dict[str, Json]:
     entry: dict[str, Json] = {
         "name": palette.name,
-        "colors": {str(one.role): one.hex for one in palette.colors},
+        "colors": {str(color.role): color.hex for color in palette.colors},
     }
     for key, words in (("moods", palette.moods), ("trades", palette.trades), ("tags", palette.tags)):
         if words:
@@ -159,7 +159,7 @@ def _list(value: Json) -> list[Json]:
 
 
 def _known(value: Json, words: Mapping[str, object]) -> tuple[str, ...]:
-    return tuple(dict.fromkeys(one for one in _list(value) if isinstance(one, str) and one in words))
+    return tuple(dict.fromkeys(entry for entry in _list(value) if isinstance(entry, str) and entry in words))
 
 
 def _token_groups(root: dict[str, Json]) -> Iterator[tuple[str, ReadyPalette | str]]:
@@ -186,10 +186,10 @@ def _token_groups(root: dict[str, Json]) -> Iterator[tuple[str, ReadyPalette | s
 
 def _roles_of(found: ColorList) -> dict[Role, Hex]:
     """Return colours by the roles that their names say; where no name does, the first ones lead."""
-    named = {one.role: one.hex for one in found.colors if one.role in set(PALETTE_ROLES)}
+    named = {color.role: color.hex for color in found.colors if color.role in set(PALETTE_ROLES)}
     if Role.PRIMARY in named:
         return {role: value for role, value in named.items() if role is not None}
-    return dict(zip(BRAND, (one.hex for one in found.colors), strict=False))
+    return dict(zip(BRAND, (color.hex for color in found.colors), strict=False))
 
 
 def _gathered(found: Iterator[tuple[str, ReadyPalette | str]]) -> PaletteFile:

@@ -127,7 +127,7 @@ def sheet_of(take: Take, options: Options = USUAL_OPTIONS, *, title: str, origin
 def _completed(values: tuple[Value, ...], others: tuple[Value, ...], other: str) -> tuple[Value, ...]:
     there = {value.words for value in values}
     missing = [value for value in others if value.words not in there]
-    return (*values, *(replace(one, refers=None, note=f"as by {other}") for one in missing))
+    return (*values, *(replace(entry, refers=None, note=f"as by {other}") for entry in missing))
 
 
 def joined(words: Words, options: Options) -> str:
@@ -153,7 +153,8 @@ def _values(take: Take, names: Names, options: Options) -> tuple[Value, ...]:
     values: list[Value] = []
     if options.swatches or options.steps:
         values += [
-            Value("swatch", names.of(one.id), one.name, one.hex, one.origin.note) for one in take.swatches
+            Value("swatch", names.of(swatch.id), swatch.name, swatch.hex, swatch.origin.note)
+            for swatch in take.swatches
         ]
         # A swatch that a role has needs no second name where steps aren't asked for.
         if not options.steps:
@@ -169,13 +170,13 @@ def _values(take: Take, names: Names, options: Options) -> tuple[Value, ...]:
         values += [
             Value(
                 "overlay",
-                names.of(one.id),
-                one.name,
-                take.value_at(one.swatch, one.step),
-                f"{take.name_of(one.swatch, one.step)} at {one.alpha:.4g}",
-                alpha=one.alpha,
+                names.of(overlay.id),
+                overlay.name,
+                take.value_at(overlay.swatch, overlay.step),
+                f"{take.name_of(overlay.swatch, overlay.step)} at {overlay.alpha:.4g}",
+                alpha=overlay.alpha,
             )
-            for one in take.overlays
+            for overlay in take.overlays
         ]
     if options.grounds:
         values += _ground_values(take, names)
@@ -183,16 +184,16 @@ def _values(take: Take, names: Names, options: Options) -> tuple[Value, ...]:
 
 
 def _role_values(take: Take, names: Names, known: set[Words]) -> Iterator[Value]:
-    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
-        target = names.of_step(one.swatch, one.step)
+    for assigned in sorted(take.roles, key=lambda assigned: role_rank(assigned.role)):
+        target = names.of_step(assigned.swatch, assigned.step)
         yield Value(
             "role",
-            names.of(one.role),
-            role_name(one.role, one.name),
-            take.hex_of(one.role),
-            take.name_of(one.swatch, one.step),
+            names.of(assigned.role),
+            role_name(assigned.role, assigned.name),
+            take.hex_of(assigned.role),
+            take.name_of(assigned.swatch, assigned.step),
             target if target in known else None,
-            one.reason,
+            assigned.reason,
         )
 
 
@@ -205,7 +206,7 @@ def _is_used(take: Take, owner: str) -> bool:
 def _steps(take: Take, names: Names) -> list[Value]:
     return [
         Value("step", names.of_step(owner, row), take.name_of(owner, row), value)
-        for owner in (*(one.id for one in take.swatches), *(one.id for one in take.neutrals))
+        for owner in (*(swatch.id for swatch in take.swatches), *(neutral.id for neutral in take.neutrals))
         for row, value in enumerate(take.ramp(owner).hexes, 1)
     ]
 
@@ -220,10 +221,14 @@ def _ground_values(take: Take, names: Names) -> list[Value]:
         )
         values += [
             Value(
-                "ground", (*base, *words_of(one.element)), f"{ground.name}, {one.element}", one.hex, one.name
+                "ground",
+                (*base, *words_of(element.element)),
+                f"{ground.name}, {element.element}",
+                element.hex,
+                element.name,
             )
-            for one in ground.elements
-            if one.element in Element
+            for element in ground.elements
+            if element.element in Element
         ]
     return values
 
@@ -241,6 +246,6 @@ def _pairs(take: Take, names: Names, values: tuple[Value, ...]) -> tuple[NamedPa
         return written(take.value_at(overlay.swatch, overlay.step), "rgb", overlay.alpha)
 
     return tuple(
-        NamedPair(pair, end(pair.text), end(pair.ground), tuple(end(one) for one in pair.layers))
+        NamedPair(pair, end(pair.text), end(pair.ground), tuple(end(layer) for layer in pair.layers))
         for pair in take.pairs
     )

@@ -50,8 +50,8 @@ def _read_row(row: list[str], cells: dict[str, str], number: int, found: ListBui
     role = role_of_name(cells.get("role")) or role_of_name(name)
     value = next((cells[column] for column in _COLOR if cells.get(column)), None)
     if value is None:
-        channels = next((names for names in _CHANNELS if all(cells.get(one) for one in names)), None)
-        value = " ".join(cells[one] for one in channels) if channels else None
+        channels = next((names for names in _CHANNELS if all(cells.get(name) for name in names)), None)
+        value = " ".join(cells[channel] for channel in channels) if channels else None
     if value is None and not cells:
         value, name = _guess(row)
         role = role_of_name(name)

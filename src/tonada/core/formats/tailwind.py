@@ -25,8 +25,12 @@ def write_tailwind(sheet: Sheet, options: Options) -> str:
 
 def _led(values: tuple[Value, ...], lead: tuple[str, ...]) -> tuple[Value, ...]:
     return tuple(
-        replace(one, words=_after(lead, one.words), refers=_after(lead, one.refers) if one.refers else None)
-        for one in values
+        replace(
+            value,
+            words=_after(lead, value.words),
+            refers=_after(lead, value.refers) if value.refers else None,
+        )
+        for value in values
     )
 
 

@@ -26,8 +26,8 @@ def write_tokens(sheet: Sheet, options: Options) -> str:
         root["night"] = _group(sheet.night, options, "night.")
     else:
         root |= day
-    pairs = [_pair(one, options, "day." if sheet.night else "") for one in sheet.pairs]
-    pairs += [_pair(one, options, "night." if sheet.night else "") for one in sheet.night_pairs]
+    pairs = [_pair(pair, options, "day." if sheet.night else "") for pair in sheet.pairs]
+    pairs += [_pair(pair, options, "night." if sheet.night else "") for pair in sheet.night_pairs]
     if pairs:
         root["$extensions"] = {PAIRS_KEY: pairs, LEVEL_KEY: sheet.level}
     return json.dumps(root, ensure_ascii=False, indent=2) + "\n"
@@ -46,15 +46,15 @@ def _group(values: tuple[Value, ...], options: Options, above: str) -> dict[str,
     return group
 
 
-def _pair(one: NamedPair, options: Options, above: str) -> Json:
-    layers: list[Json] = [_end(layer, options, above) for layer in one.layers]
+def _pair(pair: NamedPair, options: Options, above: str) -> Json:
+    layers: list[Json] = [_end(layer, options, above) for layer in pair.layers]
     return {
-        "text": _end(one.text, options, above),
-        "ground": _end(one.ground, options, above),
+        "text": _end(pair.text, options, above),
+        "ground": _end(pair.ground, options, above),
         **({"layers": layers} if layers else {}),
-        "usage": str(one.pair.usage),
-        **({"size": one.pair.size} if one.pair.size else {}),
-        **({"weight": one.pair.weight} if one.pair.weight else {}),
+        "usage": str(pair.pair.usage),
+        **({"size": pair.pair.size} if pair.pair.size else {}),
+        **({"weight": pair.pair.weight} if pair.pair.weight else {}),
     }
 
 

@@ -88,31 +88,31 @@ def check_files(files: Sequence[tuple[str, bytes]], level: Level | None = None) 
     for name, data in files:
         text = decode_text(data)
         if text.lstrip().startswith("{"):
-            found += [replace(one, file=name) for one in _of_tokens(parse_json(text), level)]
+            found += [replace(token, file=name) for token in _of_tokens(parse_json(text), level)]
         else:
             sheets.append(StyleFile(name, text))
-    found += [pair_of_rule(one) for one in rule_pairs(sheets, level or USUAL_LEVEL)]
+    found += [pair_of_rule(pair) for pair in rule_pairs(sheets, level or USUAL_LEVEL)]
     if not found:
         raise InputError("No rule of the file sets both a text colour and a ground.", field="file")
     return tuple(found)
 
 
-def pair_of_rule(one: RulePair) -> CheckedPair:
+def pair_of_rule(pair: RulePair) -> CheckedPair:
     """Return a pair of a rule as every checked pair is."""
     return CheckedPair(
-        text=one.selector,
-        ground=one.ground_hex or "its ground",
-        text_hex=one.text_hex,
-        ground_hex=one.ground_hex,
-        usage=one.usage,
-        ratio=one.ratio,
-        needed=one.needed,
-        outcome=one.outcome,
-        reason=one.reason,
-        file=one.file,
-        place=one.text,
-        ground_place=one.ground,
-        scope=one.scope,
+        text=pair.selector,
+        ground=pair.ground_hex or "its ground",
+        text_hex=pair.text_hex,
+        ground_hex=pair.ground_hex,
+        usage=pair.usage,
+        ratio=pair.ratio,
+        needed=pair.needed,
+        outcome=pair.outcome,
+        reason=pair.reason,
+        file=pair.file,
+        place=pair.text,
+        ground_place=pair.ground,
+        scope=pair.scope,
     )
 
 
@@ -124,17 +124,17 @@ def check_take(take: Take) -> tuple[CheckedPair, ...]:
     schemes = (take, replace(take.turned(), level=take.level)) if take.other is not None else (take,)
     return tuple(
         CheckedPair(
-            text=f"{one.text_name}{_by(scheme)}",
-            ground=f"{one.ground_name}{_by(scheme)}",
-            text_hex=one.text_hex,
-            ground_hex=one.ground_hex,
-            usage=one.usage,
-            ratio=one.ratio,
-            needed=one.needed,
-            outcome=one.outcome,
+            text=f"{pair.text_name}{_by(scheme)}",
+            ground=f"{pair.ground_name}{_by(scheme)}",
+            text_hex=pair.text_hex,
+            ground_hex=pair.ground_hex,
+            usage=pair.usage,
+            ratio=pair.ratio,
+            needed=pair.needed,
+            outcome=pair.outcome,
         )
         for scheme in schemes
-        for one in evaluate(scheme).pairs
+        for pair in evaluate(scheme).pairs
     )
 
 

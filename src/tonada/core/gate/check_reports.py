@@ -96,28 +96,28 @@ def summary_of(pairs: Sequence[CheckedPair]) -> str:
 def as_data(pairs: Sequence[CheckedPair]) -> dict[str, Any]:
     """Return what --json prints."""
     listed = []
-    for one in pairs:
+    for pair in pairs:
         entry: dict[str, Any] = {
-            "text": one.text,
-            "ground": one.ground,
-            "usage": one.usage,
-            "ratio": one.ratio,
-            "needed": one.needed,
-            "outcome": one.outcome,
-            "pass": one.passes,
-            "exempt": one.outcome == "exempt",
+            "text": pair.text,
+            "ground": pair.ground,
+            "usage": pair.usage,
+            "ratio": pair.ratio,
+            "needed": pair.needed,
+            "outcome": pair.outcome,
+            "pass": pair.passes,
+            "exempt": pair.outcome == "exempt",
         }
-        if one.place is not None or one.scope:
+        if pair.place is not None or pair.scope:
             entry |= {
-                "file": one.file,
-                "line": one.place.line if one.place else None,
-                "column": one.place.column if one.place else None,
-                "ground_line": one.ground_place.line if one.ground_place else None,
-                "scope": one.scope,
-                "text_hex": one.text_hex,
-                "ground_hex": one.ground_hex,
-                "reason": one.reason,
-                "suggestion": suggestion_of(one),
+                "file": pair.file,
+                "line": pair.place.line if pair.place else None,
+                "column": pair.place.column if pair.place else None,
+                "ground_line": pair.ground_place.line if pair.ground_place else None,
+                "scope": pair.scope,
+                "text_hex": pair.text_hex,
+                "ground_hex": pair.ground_hex,
+                "reason": pair.reason,
+                "suggestion": suggestion_of(pair),
             }
         listed.append(entry)
     return {"pairs": listed}
@@ -125,13 +125,13 @@ def as_data(pairs: Sequence[CheckedPair]) -> dict[str, Any]:
 
 def as_junit(pairs: Sequence[CheckedPair], name: str, *, strict: bool = False) -> str:
     """Return JUnit XML, as build servers read it: a suite with a case for each pair."""
-    failing = [one.fails or (strict and one.outcome == "unknown") for one in pairs]
+    failing = [pair.fails or (strict and pair.outcome == "unknown") for pair in pairs]
     suite = ElementTree.Element(
         "testsuite",
         name=name,
         tests=str(len(pairs)),
         failures=str(sum(failing)),
-        skipped=str(len(pairs) - sum(failing) - sum(one.outcome == "passes" for one in pairs)),
+        skipped=str(len(pairs) - sum(failing) - sum(pair.outcome == "passes" for pair in pairs)),
     )
     for one, fails in zip(pairs, failing, strict=True):
         case = ElementTree.SubElement(
@@ -146,7 +146,7 @@ def as_junit(pairs: Sequence[CheckedPair], name: str, *, strict: bool = False) -
 
 def as_sarif(pairs: Sequence[CheckedPair], version: str, *, strict: bool = False) -> str:
     """Return SARIF 2.1.0 (OASIS): a result for each pair that fails or can't be decided."""
-    results = [_result(one, strict) for one in pairs if one.is_open]
+    results = [_result(pair, strict) for pair in pairs if pair.is_open]
     driver = {
         "name": "tonada check",
         "version": version,
@@ -183,12 +183,12 @@ def _location(file: str, place: tuple[int, int] | None) -> dict[str, Any]:
 def as_annotations(pairs: Sequence[CheckedPair], *, strict: bool = False) -> list[str]:
     """Return workflow commands, which build servers show beside the line they name."""
     lines = []
-    for one in pairs:
-        if not one.is_open:
+    for pair in pairs:
+        if not pair.is_open:
             continue
-        kind = "error" if one.fails or strict else "notice"
-        at = f",line={one.place.line},col={one.place.column}" if one.place else ""
-        message = message_of(one).replace("%", "%25").replace("\r", "%0D").replace("\n", "%0A")
-        file = one.file.replace("%", "%25").replace(",", "%2C").replace(":", "%3A")
+        kind = "error" if pair.fails or strict else "notice"
+        at = f",line={pair.place.line},col={pair.place.column}" if pair.place else ""
+        message = message_of(pair).replace("%", "%25").replace("\r", "%0D").replace("\n", "%0A")
+        file = pair.file.replace("%", "%25").replace(",", "%2C").replace(":", "%3A")
         lines.append(f"::{kind} file={file}{at},title=Contrast::{message}")
     return lines

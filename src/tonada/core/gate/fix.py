@@ -53,23 +53,23 @@ def fix_stylesheets(
     break it, each is tried by itself. Everything else stays to the letter. is_ignored: says of a rule's
     selector whether its colour is left as it is.
     """
-    given = tuple(files)
-    spots = [one for one in _spots(given, level) if not is_ignored(one.written.declaration.selector)]
-    before = _failing(given, level)
-    made = _with_all(given, spots)
+    sheets = tuple(files)
+    spots = [spot for spot in _spots(sheets, level) if not is_ignored(spot.written.declaration.selector)]
+    before = _failing(sheets, level)
+    made = _with_all(sheets, spots)
     if not _failing(made, level) <= before:
         kept: list[_Spot] = []
         for spot in spots:
-            if _failing(_with_all(given, [*kept, spot]), level) <= before:
+            if _failing(_with_all(sheets, [*kept, spot]), level) <= before:
                 kept.append(spot)
-        spots, made = kept, _with_all(given, kept)
-    return made, tuple(_fix(given[one.index], one) for one in spots)
+        spots, made = kept, _with_all(sheets, kept)
+    return made, tuple(_fix(sheets[spot.index], spot) for spot in spots)
 
 
 def _spots(files: Sequence[StyleFile], level: Level) -> list[_Spot]:
     by_place: dict[tuple[str, Place], list[CheckedPair]] = {}
-    for one in rule_pairs(files, level):
-        by_place.setdefault((one.file, one.text), []).append(pair_of_rule(one))
+    for pair in rule_pairs(files, level):
+        by_place.setdefault((pair.file, pair.text), []).append(pair_of_rule(pair))
     triples = triples_in(files)
     found = []
     for index, file in enumerate(files):
@@ -88,9 +88,9 @@ def _spots(files: Sequence[StyleFile], level: Level) -> list[_Spot]:
 
 def _passing_everywhere(pairs: Sequence[CheckedPair]) -> Hex | None:
     """Return the first colour suggested for a failing pair that passes on every ground of the text."""
-    told = [one for one in pairs if one.ground_hex is not None and one.outcome != "exempt"]
-    for one in pairs:
-        new = suggestion_of(one)
+    told = [pair for pair in pairs if pair.ground_hex is not None and pair.outcome != "exempt"]
+    for pair in pairs:
+        new = suggestion_of(pair)
         if new and all(ratio_between(new, other.ground_hex or new) >= other.needed for other in told):
             return new
     return None
@@ -100,7 +100,7 @@ def _with_all(files: Sequence[StyleFile], spots: Sequence[_Spot]) -> tuple[Style
     made = []
     for index, file in enumerate(files):
         text = file.text
-        for spot in sorted(spots, key=lambda one: one.written.start, reverse=True):
+        for spot in sorted(spots, key=lambda spot: spot.written.start, reverse=True):
             if spot.index == index:
                 text = text[: spot.written.start] + spot.new + text[spot.written.end :]
         made.append(StyleFile(file.name, text))
@@ -109,9 +109,9 @@ def _with_all(files: Sequence[StyleFile], spots: Sequence[_Spot]) -> tuple[Style
 
 def _failing(files: Sequence[StyleFile], level: Level) -> set[tuple[str, int, str, str]]:
     return {
-        (one.file, one.text.line, one.selector, one.scope)
-        for one in rule_pairs(files, level)
-        if one.outcome == "fails"
+        (pair.file, pair.text.line, pair.selector, pair.scope)
+        for pair in rule_pairs(files, level)
+        if pair.outcome == "fails"
     }
 
 

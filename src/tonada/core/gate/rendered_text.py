@@ -117,7 +117,9 @@ def _part(rect: Rect, painted: Painted) -> tuple[Picture, Picture, Picture]:
     left, top = max(0, int(rect[0])), max(0, int(rect[1]))
     right, bottom = min(width, int(np.ceil(rect[2]))), min(height, int(np.ceil(rect[3])))
     area = (slice(top, max(top, bottom)), slice(left, max(left, right)))
-    bare, black, white = (one[area].reshape(-1, 3) for one in (painted.bare, painted.black, painted.white))
+    bare, black, white = (
+        entry[area].reshape(-1, 3) for entry in (painted.bare, painted.black, painted.white)
+    )
     return bare, black, white
 
 

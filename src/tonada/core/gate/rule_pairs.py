@@ -90,11 +90,13 @@ def rule_pairs(files: Iterable[StyleFile], level: Level) -> tuple[RulePair, ...]
     Properties of one file hold in the others. Rules that are only printed, and the steps of
     animations, are left out.
     """
-    given = list(files)
-    blocks = list(_blocks(given))
-    cascade = Cascade([one for one in blocks if one.selector != STYLE_ATTRIBUTE and not _is_left_out(one)])
-    texts = {file.name: file.text for file in given}
-    finders = {file.name: line_finder(file.text) for file in given}
+    sheets = list(files)
+    blocks = list(_blocks(sheets))
+    cascade = Cascade(
+        [block for block in blocks if block.selector != STYLE_ATTRIBUTE and not _is_left_out(block)]
+    )
+    texts = {file.name: file.text for file in sheets}
+    finders = {file.name: line_finder(file.text) for file in sheets}
     found: list[RulePair] = []
     for block in blocks:
         if not _is_left_out(block):
@@ -107,8 +109,8 @@ def _blocks(files: Sequence[StyleFile]) -> Iterator[Block]:
     for file in files:
         scan = scan_page if looks_like_html(file.text) else scan_stylesheet
         found: dict[int, list[Declaration]] = {}
-        for one in scan(file.text, _is_wanted):
-            found.setdefault(one.rule, []).append(one)
+        for entry in scan(file.text, _is_wanted):
+            found.setdefault(entry.rule, []).append(entry)
         for declarations in found.values():
             order += 1
             yield Block(file.name, order, tuple(declarations))
@@ -119,21 +121,22 @@ def _is_wanted(name: str) -> bool:
 
 
 def _is_left_out(block: Block) -> bool:
-    contexts = [one.lower() for one in block.declarations[0].context]
-    if any("keyframes" in one or one.startswith("@font-face") for one in contexts):
+    contexts = [entry.lower() for entry in block.declarations[0].context]
+    if any("keyframes" in context or context.startswith("@font-face") for context in contexts):
         return True
-    return any(re.match(r"@media\s+(only\s+)?print\b(?!.*,)", one) for one in contexts)
+    return any(re.match(r"@media\s+(only\s+)?print\b(?!.*,)", context) for context in contexts)
 
 
 def _of_block(
     block: Block, cascade: Cascade, text: str, finder: LineFinder, level: Level
 ) -> Iterator[RulePair]:
-    own = [Winning(one, block) for one in block.declarations]
+    own = [Winning(declaration, block) for declaration in block.declarations]
     said = _what_is_set(own)
     if said is None:
         return
     places = [
-        finder.place_of(one.declaration.start) for one in (said.text, said.color or said.image or said.text)
+        finder.place_of(entry.declaration.start)
+        for entry in (said.text, said.color or said.image or said.text)
     ]
     for scope, outcome, seen, reason in _judged(block, said, cascade, text, level):
         asked = requirement(Usage.BODY_TEXT, level, seen.size.pixels, seen.size.weight) if seen else None
@@ -204,18 +207,18 @@ class _Set(NamedTuple):
 
     @property
     def all(self) -> list[Winning]:
-        return [one for one in self if one is not None]
+        return [entry for entry in self if entry is not None]
 
 
 def _what_is_set(ranked: Sequence[Winning]) -> _Set | None:
     """Return the text and ground that declarations set, the last most, or None where not both."""
     won: dict[str, Winning] = {}
-    for one in ranked:
-        name = one.declaration.property
+    for entry in ranked:
+        name = entry.declaration.property
         if name == "background":
-            won["background-color"] = won["background-image"] = one
+            won["background-color"] = won["background-image"] = entry
         else:
-            won[name] = one
+            won[name] = entry
     text = won.get("-webkit-text-fill-color") or won.get("color")
     color, image = won.get("background-color"), won.get("background-image")
     return None if text is None or (color is None and image is None) else _Set(text, color, image)
@@ -227,14 +230,14 @@ def _styles(block: Block, said: _Set, cascade: Cascade) -> Iterator[tuple[str, S
     Where that can't be found out, the reason stands in place of the style.
     """
     conditions = block.conditions
-    values = [one.declaration.value for one in said.all]
+    values = [entry.declaration.value for entry in said.all]
     if block.selector == STYLE_ATTRIBUTE or block.selector.startswith("<"):
         root = cascade.style(build((Compound(),)), "", conditions)
-        inline = [Winning(one, block) for one in block.declarations]
+        inline = [Winning(declaration, block) for declaration in block.declarations]
         yield "", Style((*root.ranked, *inline), root.variables)
         return
     needed = cascade.needed(values, _REFERENCE.findall)
-    others = {one.order: one for name in sorted(needed) for one in cascade.setting.get(name, ())}
+    others = {entry.order: entry for name in sorted(needed) for entry in cascade.setting.get(name, ())}
     for selector in block.selectors[:MOST_SELECTORS]:
         own = described(selector)
         if _DISABLED.search(selector):
@@ -243,7 +246,7 @@ def _styles(block: Block, said: _Set, cascade: Cascade) -> Iterator[tuple[str, S
             yield "", f"the selector “{selector[:60]}” isn't understood here"
             continue
         style = cascade.style(build(own.compounds), own.pseudo, conditions)
-        is_matched = any(one.block is block for one in style.ranked)
+        is_matched = any(entry.block is block for entry in style.ranked)
         yield "", style if is_matched else f"no element was found that “{selector[:60]}” means"
         if is_matched:
             yield from _scoped_styles(block, own, list(others.values()), cascade)
@@ -258,7 +261,7 @@ def _scoped_styles(
     count = 0
     for other in others:
         more = other.conditions - conditions
-        if other is block or any(_DARK not in one for one in more):
+        if other is block or any(_DARK not in entry for entry in more):
             continue
         name = " ".join((other.selector, *sorted(more)))
         for compounds in _in_scope(own, other):
@@ -277,9 +280,9 @@ def _in_scope(own: Described, other: Block) -> Iterator[tuple[Compound, ...]]:
 
 
 def _schemes(said: _Set, variables: Variables) -> tuple[str, ...]:
-    for one in said.all:
+    for entry in said.all:
         try:
-            if "light-dark(" in filled_in(one.declaration.value, variables).lower():
+            if "light-dark(" in filled_in(entry.declaration.value, variables).lower():
                 return ("light", "dark")
         except CannotTell:
             continue
@@ -295,7 +298,7 @@ def _seen(block: Block, style: Style, scheme: str, root: float | None) -> _Seen 
     said = _what_is_set(style.ranked)
     if said is None or said.text.block is not block:
         return None
-    if block not in {one.block for one in (said.color, said.image) if one is not None}:
+    if block not in {entry.block for entry in (said.color, said.image) if entry is not None}:
         return None
     grounds = _grounds(said, style.variables, scheme)
     if grounds is None:
@@ -306,15 +309,15 @@ def _seen(block: Block, style: Style, scheme: str, root: float | None) -> _Seen 
     _refuse_changes(style)
     ends = [(_over(painted.colors[0], ground), ground) for ground in grounds]
     text, ground = min(ends, key=lambda pair: ratio_between(*pair))
-    declarations = [one.declaration for one in style.ranked]
+    declarations = [entry.declaration for entry in style.ranked]
     return _Seen(text, ground, size_of(declarations, style.variables, root))
 
 
 def _grounds(said: _Set, variables: Variables, scheme: str) -> list[Hex] | None:
     """Return the opaque grounds of an element: one, or the stops of a gradient; None where it has none."""
     image, plain = (
-        paint(filled_in(one.declaration.value, variables), scheme) if one is not None else None
-        for one in (said.image, said.color)
+        paint(filled_in(entry.declaration.value, variables), scheme) if entry is not None else None
+        for entry in (said.image, said.color)
     )
     color = plain.colors[-1] if plain is not None and plain.colors else None
     if image is not None and image.has_picture:
@@ -335,7 +338,7 @@ def _refuse_changes(style: Style) -> None:
     """Raise CannotTell where a declaration of the element, or around it, changes how the colours are seen."""
     for winning in style.around:
         _refuse_changes_around(winning, style.variables)
-    won = {one.declaration.property: one.declaration.value for one in style.ranked}
+    won = {entry.declaration.property: entry.declaration.value for entry in style.ranked}
     for name, value in won.items():
         if name not in _CHANGES_WHAT_IS_SEEN | _CLIPS:
             continue
@@ -347,7 +350,7 @@ def _refuse_changes(style: Style) -> None:
 
 
 def _refuse_changes_around(winning: Sequence[Winning], variables: Variables) -> None:
-    won = {one.declaration.property: one.declaration.value for one in winning}
+    won = {entry.declaration.property: entry.declaration.value for entry in winning}
     for name in _CHANGES_WHAT_IS_SEEN & won.keys() - {"background-blend-mode"}:
         if filled_in(won[name], variables).strip().lower() not in _CHANGES_NOTHING:
             raise CannotTell(f"{name} around it changes what is seen")

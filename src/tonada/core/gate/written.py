@@ -107,13 +107,13 @@ def _painted(picture: re.Match[str], declaration: Declaration) -> Iterator[Writt
 
 def triples_in(files: Iterable[StyleFile]) -> frozenset[str]:
     """Return the properties that hold the three channels of a colour: rgb(var(--name), …) asks for them."""
-    given = list(files)
+    sheets = list(files)
     values: dict[str, list[str]] = {}
-    for file in given:
-        for one in _declarations(file):
-            if one.property.startswith("--"):
-                values.setdefault(one.property, []).append(one.value)
-    waiting = [name for file in given for name in _OF_TRIPLE.findall(file.text)]
+    for file in sheets:
+        for declaration in _declarations(file):
+            if declaration.property.startswith("--"):
+                values.setdefault(declaration.property, []).append(declaration.value)
+    waiting = [name for file in sheets for name in _OF_TRIPLE.findall(file.text)]
     found: set[str] = set()
     while waiting:
         name = waiting.pop()

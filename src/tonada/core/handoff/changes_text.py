@@ -16,36 +16,36 @@ def changes_text(before: Take, after: Take) -> str:
 
 def _swatches(found: Comparison) -> list[str]:
     lines = []
-    for one in found.swatches:
-        if one.change == "added":
-            lines.append(f"- New colour {one.name}: {one.after}")
-        elif one.change == "removed":
-            lines.append(f"- {one.name} ({one.before}) is gone")
-        elif one.before != one.after:
-            lines.append(f"- {one.name}: {one.before} is now {one.after}")
-        if one.renamed_from:
-            lines.append(f"- {one.renamed_from} is now called {one.name}")
+    for swatch in found.swatches:
+        if swatch.change == "added":
+            lines.append(f"- New colour {swatch.name}: {swatch.after}")
+        elif swatch.change == "removed":
+            lines.append(f"- {swatch.name} ({swatch.before}) is gone")
+        elif swatch.before != swatch.after:
+            lines.append(f"- {swatch.name}: {swatch.before} is now {swatch.after}")
+        if swatch.renamed_from:
+            lines.append(f"- {swatch.renamed_from} is now called {swatch.name}")
     return lines
 
 
 def _roles(found: Comparison) -> list[str]:
     lines = []
-    for one in found.roles:
-        if one.before is None:
-            lines.append(f"- New role {one.name}: {one.after}")
-        elif one.after is None:
-            lines.append(f"- The role {one.name} is gone")
+    for role in found.roles:
+        if role.before is None:
+            lines.append(f"- New role {role.name}: {role.after}")
+        elif role.after is None:
+            lines.append(f"- The role {role.name} is gone")
         else:
-            lines.append(f"- {one.name}: {one.before} is now {one.after}")
+            lines.append(f"- {role.name}: {role.before} is now {role.after}")
     return lines
 
 
 def _pairs(found: Comparison) -> list[str]:
     """Tell only of pairs whose verdict changed: a ratio that moved a little is no news."""
     lines = []
-    for one in found.pairs:
-        if one.after is None or one.outcome_after is None or one.outcome_before == one.outcome_after:
+    for pair in found.pairs:
+        if pair.after is None or pair.outcome_after is None or pair.outcome_before == pair.outcome_after:
             continue
-        verdict = "is exempt" if one.outcome_after == "exempt" else one.outcome_after
-        lines.append(f"- {one.name} {verdict} now, at {rounded_down(one.after)}:1")
+        verdict = "is exempt" if pair.outcome_after == "exempt" else pair.outcome_after
+        lines.append(f"- {pair.name} {verdict} now, at {rounded_down(pair.after)}:1")
     return lines

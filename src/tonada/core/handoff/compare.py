@@ -79,7 +79,9 @@ def _swatches(before: Take, after: Take) -> tuple[SwatchChange, ...]:
 
 
 def _roles(before: Take, after: Take) -> tuple[RoleChange, ...]:
-    values = [{one.role: take.hex_of(one.role) for one in take.roles} for take in (before, after)]
+    values = [
+        {assigned.role: take.hex_of(assigned.role) for assigned in take.roles} for take in (before, after)
+    ]
     before_, after_ = values
     return tuple(
         RoleChange(role, _name_of_role(role, (after, before)), before_.get(role), after_.get(role))

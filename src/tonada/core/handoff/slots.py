@@ -149,7 +149,9 @@ SHIPPED: Final = (
 def chosen_slots(take: Take, destination: str) -> dict[str, str]:
     """Return the keys chosen by hand for a destination, by slot; those that are gone are left out."""
     return {
-        one.slot: one.key for one in take.slots if one.destination == destination and is_there(take, one.key)
+        slot.slot: slot.key
+        for slot in take.slots
+        if slot.destination == destination and is_there(take, slot.key)
     }
 
 

@@ -69,7 +69,7 @@ def advise(take: Take) -> tuple[Advice, ...]:
 def _hued_swatches(take: Take) -> list[_HuedSwatch]:
     if not take.swatches:
         return []
-    colors = hexes_to_srgb8(tuple(one.hex for one in take.swatches))
+    colors = hexes_to_srgb8(tuple(swatch.hex for swatch in take.swatches))
     places, labs = srgb8_to_oklch(colors), srgb8_to_oklab(colors)
     return [
         _HuedSwatch(swatch, float(places[row, 0]), float(places[row, 1]), float(places[row, 2]), labs[row])
@@ -79,7 +79,7 @@ def _hued_swatches(take: Take) -> list[_HuedSwatch]:
 
 
 def _many_hues(hued: list[_HuedSwatch]) -> list[Advice]:
-    families = [[hued[row] for row in rows] for rows in hue_families([one.hue for one in hued])]
+    families = [[hued[row] for row in rows] for rows in hue_families([color.hue for color in hued])]
     if len(families) <= MOST_HUES:
         return []
     text = (
@@ -90,8 +90,8 @@ def _many_hues(hued: list[_HuedSwatch]) -> list[Advice]:
     ids = tuple(family[0].swatch.id for family in families)
     if not free:
         return [Advice("many hues", text, ids)]
-    mover = min(free, key=lambda one: min(_turn(one, other) for other in hued if other is not one))
-    near = min((one for one in hued if one is not mover), key=lambda one: _turn(mover, one))
+    mover = min(free, key=lambda entry: min(_turn(entry, other) for other in hued if other is not entry))
+    near = min((entry for entry in hued if entry is not mover), key=lambda entry: _turn(mover, entry))
     value = color_at(mover.lightness, mover.chroma, near.hue)
     act = f"Bring {mover.swatch.name} to the hue of {near.swatch.name}"
     return [Advice("many hues", text, ids, act, mover.swatch.id, value)]
@@ -142,7 +142,7 @@ def _lighter(kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch) 
         for step in LIGHTNESS_STEPS
         if LEAST_LIGHTNESS <= (lightness := fixed.lightness + way * step) <= MOST_LIGHTNESS
     ]
-    is_up, value = next((one for one in ways if not vibrates(one[1], fixed.swatch.hex)), ways[0])
+    is_up, value = next((way for way in ways if not vibrates(way[1], fixed.swatch.hex)), ways[0])
     act = f"Make {mover.swatch.name} {'lighter' if is_up else 'darker'}"
     return Advice(kind, text, ids, act, mover.swatch.id, value)
 

@@ -11,7 +11,7 @@ from typing import Final
 from tonada.core.color import circles
 from tonada.core.color.circles import Circle
 from tonada.core.color.hue_rules import FREE, NEUTRAL_BELOW, color_at, rule_angles, spread_at
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.placing import color_at_position, same_luminance, settled, web_safe
 from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.errors import InputError
@@ -55,7 +55,7 @@ def anchor_of(take: Take) -> Swatch | None:
     chosen = next((swatch for swatch in take.swatches if swatch.id == take.harmony.anchor), None)
     if chosen is None and take.has_role(Role.PRIMARY):
         chosen = take.swatch_of(Role.PRIMARY)
-    return chosen or next((one for one in take.swatches if _chroma(one) >= NEUTRAL_BELOW), None)
+    return chosen or next((swatch for swatch in take.swatches if _chroma(swatch) >= NEUTRAL_BELOW), None)
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,7 +74,7 @@ def ground_of(take: Take) -> Ground | None:
         paper = take.assignment(Role.PAPER)
         is_swatch = paper.step is None
         return Ground(take.hex_of(Role.PAPER), "Paper", paper.swatch if is_swatch else None)
-    found = chosen or max(take.swatches, key=lambda one: hex_to_oklch(one.hex)[0], default=None)
+    found = chosen or max(take.swatches, key=lambda swatch: hex_to_oklch(swatch.hex)[0], default=None)
     return Ground(found.hex, found.name, found.id) if found else None
 
 
@@ -163,7 +163,7 @@ def shape(take: Take) -> Take:
     has there. Hues stay. It starts from what was there before the character that is on, so that no
     number of characters wears a colour down; without one, that is what comes back.
     """
-    began = {one.id: one.hex for one in take.swatches} | dict(shaped_from(take))
+    began = {swatch.id: swatch.hex for swatch in take.swatches} | dict(shaped_from(take))
     take = recolor_many(take, dict(shaped_from(take)), BEFORE_CHARACTER, "harmony")
     take = replace(take, harmony=replace(take.harmony, shaped_from=()))
     values = _in_character(take)
@@ -176,13 +176,13 @@ def shape(take: Take) -> Take:
 def _in_character(take: Take) -> dict[str, Hex]:
     """Return the values of what is free: by its rank in the character, or as the sliders move the whole."""
     character = character_of(take)
-    members = sorted(shaped_members(take), key=lambda one: hex_to_oklch(one.hex)[0])
+    members = sorted(shaped_members(take), key=lambda member: hex_to_oklch(member.hex)[0])
     if character is None or not members:
         return {}
     if take.harmony.character is None:
-        now = measured([one.hex for one in members])
+        now = measured([member.hex for member in members])
         wanted = Measured(character.lightness, character.chroma, character.span)
-        return {one.id: now.moved(one.hex, wanted) for one in members if not one.held}
+        return {member.id: now.moved(member.hex, wanted) for member in members if not member.held}
     last = max(1, len(members) - 1)
     ranks = [rank / last - 0.5 if len(members) > 1 else 0.0 for rank in range(len(members))]
     return {
@@ -197,7 +197,7 @@ def shaped_members(take: Take) -> tuple[Swatch, ...]:
     anchor = anchor_of(take)
     if anchor is None:
         return ()
-    return tuple(one for one in (anchor, *chord_members(take)) if _chroma(one) >= NEUTRAL_BELOW)
+    return tuple(entry for entry in (anchor, *chord_members(take)) if _chroma(entry) >= NEUTRAL_BELOW)
 
 
 def shaped_from(take: Take) -> tuple[tuple[str, Hex], ...]:
@@ -205,8 +205,12 @@ def shaped_from(take: Take) -> tuple[tuple[str, Hex], ...]:
 
     One that is held by now stays as it is.
     """
-    there = {one.id for one in take.swatches if not one.held and one.origin.note.startswith(IN_CHARACTER)}
-    return tuple(one for one in take.harmony.shaped_from if one[0] in there)
+    there = {
+        swatch.id
+        for swatch in take.swatches
+        if not swatch.held and swatch.origin.note.startswith(IN_CHARACTER)
+    }
+    return tuple(entry for entry in take.harmony.shaped_from if entry[0] in there)
 
 
 def character_of(take: Take) -> Character | None:
@@ -235,7 +239,7 @@ def _as_it_is(take: Take) -> Character:
     members = shaped_members(take)
     if not members:
         return CHARACTERS["crisp"]
-    now = measured([one.hex for one in members])
+    now = measured([member.hex for member in members])
     return Character(OWN_CHARACTER, now.lightness, now.chroma, now.span, "as it is")
 
 
@@ -269,7 +273,7 @@ def add_partner(take: Take, angle: float) -> Take:
     value = _at_hue(anchor.hex, hue)
     value = character.place(value, 0.25) if character else value
     value = web_safe(value) if take.harmony.web_safe else value
-    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
     made = Swatch(
         free_swatch_id(taken), name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}")
@@ -298,7 +302,7 @@ def _seats(take: Take, angles: tuple[float, ...], hue: float) -> list[tuple[Swat
     """Return every member with its angle: one for each angle first, the others beside the nearest."""
     members = chord_members(take)
     seated = _best_seats(take, members, angles, hue)
-    left = [one for one in members if all(one is not other for other, _ in seated)]
+    left = [member for member in members if all(member is not other for other, _ in seated)]
     for swatch in left:
         own = hex_to_oklch(swatch.hex)[2]
         seated.append((swatch, min((0.0, *angles), key=lambda angle: _apart(own, hue + angle))))
@@ -312,17 +316,19 @@ def _best_seats(
 
     A place opposite the anchor is the accent's, unless that is held.
     """
-    seatable = [one for one in members if not one.held or _nearest(one, angles, hue) <= SEATED_WITHIN]
+    seatable = [
+        member for member in members if not member.held or _nearest(member, angles, hue) <= SEATED_WITHIN
+    ]
     if not seatable or not angles:
         return []
     # A held swatch can't turn, so its seat is worth more than any turning.
     costs = [
         [
-            _apart(hex_to_oklch(one.hex)[2], hue + angle)
-            * (10.0 if one.held else ACCENT_TURNS if _calls(take, one, angle) else 1.0)
+            _apart(hex_to_oklch(color.hex)[2], hue + angle)
+            * (10.0 if color.held else ACCENT_TURNS if _calls(take, color, angle) else 1.0)
             for angle in angles
         ]
-        for one in seatable
+        for color in seatable
     ]
     # Only where partners take their seats; it takes half a second to load.
     from scipy.optimize import linear_sum_assignment

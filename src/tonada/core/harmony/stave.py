@@ -92,7 +92,7 @@ def stave_of(take: Take) -> Stave:
         if 0 <= position <= 1
     ]
     members = shaped_members(take)
-    figures = measured([one.hex for one in members]) if members else Measured(0.0, 0.0, 0.0)
+    figures = measured([member.hex for member in members]) if members else Measured(0.0, 0.0, 0.0)
     return Stave(
         chroma=figures.chroma,
         span=figures.span,

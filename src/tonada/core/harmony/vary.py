@@ -68,7 +68,9 @@ def restored(take: Take) -> Take:
     Where the designer has changed or held one of them since, what is on screen is where it begins.
     """
     began = dict(take.harmony.varied_from)
-    is_varied = all(one.origin.kind == "varied" and not one.held for one in take.swatches if one.id in began)
+    is_varied = all(
+        swatch.origin.kind == "varied" and not swatch.held for swatch in take.swatches if swatch.id in began
+    )
     values = began if is_varied else {}
     back = recolor_many(take, values, "as it was", "varied")
     return replace(back, harmony=replace(take.harmony, seed=None, varied_from=()))
@@ -78,7 +80,7 @@ def free_of(take: Take) -> tuple[str, ...]:
     """Return the ids of what can vary. Raises InputError where everything coloured is held."""
     anchor = anchor_of(take)
     members = (*((anchor,) if anchor else ()), *chord_members(take))
-    free = tuple(one.id for one in members if not one.held)
+    free = tuple(member.id for member in members if not member.held)
     if not free:
         raise InputError("All coloured swatches are held. Release at least one to vary it.", field="document")
     return free
@@ -213,7 +215,10 @@ class _Drawer:
             texts, grounds = [text for text, _ in self._ends], [ground for _, ground in self._ends]
             ratios = ratio_of_luminances(luminance[:, texts], luminance[:, grounds])
             needed = np.array(
-                [requirement(one.usage, self._take.level, one.size, one.weight).ratio for one in self._pairs]
+                [
+                    requirement(pair.usage, self._take.level, pair.size, pair.weight).ratio
+                    for pair in self._pairs
+                ]
             )
             faults += (ratios < needed).sum(axis=1)
         if self._anchor_row is not None:

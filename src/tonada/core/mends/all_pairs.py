@@ -103,24 +103,28 @@ def mend_all(take: Take) -> MendedTake:
     mended = take
     given_up: set[str] = set()
     for _ in range(_ROUNDS):
-        failing = [one for one in evaluate(mended).pairs if one.short_by > 0 and one.id not in given_up]
+        failing = [pair for pair in evaluate(mended).pairs if pair.short_by > 0 and pair.id not in given_up]
         if not failing:
             break
         # Steps follow their swatch: what moved may have moved others, so it is looked at again.
         after, lost = _one_round(with_ground_pairs(mended), given_up)
         mended = _on_their_side(take, without_ground_pairs(after))
         given_up |= lost
-    short = [one for one in evaluate(mended).pairs if one.short_by > 0]
+    short = [pair for pair in evaluate(mended).pairs if pair.short_by > 0]
     moved = _moves(take, mended)
-    return MendedTake(mended, moved, _size(take, mended, moved), tuple(_why(mended, one) for one in short))
+    return MendedTake(
+        mended, moved, _size(take, mended, moved), tuple(_why(mended, entry) for entry in short)
+    )
 
 
 def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
     movers, place = _movers(take)
-    pairs = [one for one in evaluate(take).pairs if not one.is_exempt and one.id not in given_up]
-    needs = [_need(take, one, place) for one in pairs]
-    lost = {one.pair.id for one in needs if one.one is None and one.other is None and one.pair.short_by > 0}
-    needs = [one for one in needs if one.one is not None or one.other is not None]
+    pairs = [pair for pair in evaluate(take).pairs if not pair.is_exempt and pair.id not in given_up]
+    needs = [_need(take, pair, place) for pair in pairs]
+    lost = {
+        need.pair.id for need in needs if need.one is None and need.other is None and need.pair.short_by > 0
+    }
+    needs = [need for need in needs if need.one is not None or need.other is not None]
     picked = [0] * len(movers)
     for members in _components(len(movers), needs):
         own = [need for need in needs if {need.one, need.other} & members]
@@ -268,7 +272,7 @@ def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Nee
             mover = need.one if need.one is not None else need.other
             if mover is not None:
                 masks[mover] = masks[mover] & _met(movers[mover], need)
-    return cheapest_choice([one.candidates for one in movers], masks, between)
+    return cheapest_choice([mover.candidates for mover in movers], masks, between)
 
 
 def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Take:
@@ -280,10 +284,10 @@ def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Tak
         elif row and mover.steps is not None:
             steps[mover.key] = mover.steps[row]
     roles = tuple(
-        replace(one, step=steps[one.role], reason="Moved to another step by mending all pairs.")
-        if one.role in steps
-        else one
-        for one in take.roles
+        replace(assigned, step=steps[assigned.role], reason="Moved to another step by mending all pairs.")
+        if assigned.role in steps
+        else assigned
+        for assigned in take.roles
     )
     return recolor_many(replace(take, roles=roles), values, "mended with all pairs", "mended")
 
@@ -291,12 +295,12 @@ def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Tak
 def _on_their_side(before: Take, after: Take) -> Take:
     """Return `after` with grounds that a moved swatch took across the middle on a step of their own side."""
     roles = tuple(
-        replace(one, step=_nearest_step(before, after, one))
-        if one.role in GROUNDS
-        and one.step is not None
-        and _is_light(before.hex_of(one.role)) != _is_light(after.hex_of(one.role))
-        else one
-        for one in after.roles
+        replace(assigned, step=_nearest_step(before, after, assigned))
+        if assigned.role in GROUNDS
+        and assigned.step is not None
+        and _is_light(before.hex_of(assigned.role)) != _is_light(after.hex_of(assigned.role))
+        else assigned
+        for assigned in after.roles
     )
     return replace(after, roles=roles)
 
@@ -306,7 +310,7 @@ def _nearest_step(before: Take, after: Take, ground: Assignment) -> int:
     now = before.hex_of(ground.role)
     hexes = after.ramp(ground.swatch).hexes
     away = delta_e_ok(srgb8_to_oklab(hexes_to_srgb8(hexes)), srgb8_to_oklab(hexes_to_srgb8((now,))))
-    is_across = [_is_light(one) != _is_light(now) for one in hexes]
+    is_across = [_is_light(value) != _is_light(now) for value in hexes]
     return int(np.argmin(np.where(is_across, np.inf, away))) + 1
 
 
@@ -316,11 +320,11 @@ def _is_light(color: Hex) -> bool:
 
 def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
     """Return what changed, as a person sees it: swatches, and roles on steps."""
-    pairs = [(one.name, before.swatch(one.id).hex, one.hex) for one in after.swatches]
+    pairs = [(swatch.name, before.swatch(swatch.id).hex, swatch.hex) for swatch in after.swatches]
     pairs += [
-        (after.display_name(one.role), before.hex_of(one.role), after.hex_of(one.role))
-        for one in after.roles
-        if one.step is not None
+        (after.display_name(assigned.role), before.hex_of(assigned.role), after.hex_of(assigned.role))
+        for assigned in after.roles
+        if assigned.step is not None
     ]
     return tuple(
         Moved(name, old, new, float(delta_e_ok(*srgb8_to_oklab(hexes_to_srgb8((old, new))))))
@@ -333,8 +337,8 @@ def _size(before: Take, after: Take, moved: Sequence[Moved]) -> str:
     """Say in words how much changes, and how many pairs pass by it."""
     if not moved:
         return ""
-    largest = max(moved, key=lambda one: one.difference)
-    passing = [sum(one.short_by <= 0 for one in evaluate(take).pairs) for take in (before, after)]
+    largest = max(moved, key=lambda entry: entry.difference)
+    passing = [sum(pair.short_by <= 0 for pair in evaluate(take).pairs) for take in (before, after)]
     gained = passing[1] - passing[0]
     counts = f"{len(moved)} colour{'s' if len(moved) > 1 else ''}"
     gain = f"{gained} more pair{'s' if gained != 1 else ''} pass"
@@ -352,7 +356,7 @@ def _why(take: Take, pair: PairFigures) -> str:
     held = [take.display_name(key) for key in (pair.text, pair.ground) if is_held(take, key)]
     name = f"{pair.text_name} on {pair.ground_name}"
     reached = f"has {rounded_down(pair.ratio)}:1 and needs {pair.needed:g}"
-    other = next((one for one in mends_for_pair(take, pair.id) if one.kind == "change role"), None)
+    other = next((entry for entry in mends_for_pair(take, pair.id) if entry.kind == "change role"), None)
     way = f" {other.moved} would do as its text." if other else ""
     if not held:
         return f"{name} {reached}; fixing it would break other pairs.{way}"

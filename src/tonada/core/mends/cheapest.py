@@ -48,8 +48,8 @@ class _Branches:
     """The colour with most neighbours first, the rows with the lowest bound first."""
 
     def __init__(self, candidates: Sequence[Candidates], between: Mapping[tuple[int, int], Mask]) -> None:
-        self._cost = [one.cost for one in candidates]
-        self._dark_to_light = [np.argsort(one.luminance, kind="stable") for one in candidates]
+        self._cost = [candidate.cost for candidate in candidates]
+        self._dark_to_light = [np.argsort(candidate.luminance, kind="stable") for candidate in candidates]
         self._between = between
         self._neighbors: dict[int, list[int]] = {}
         for one, other in between:

@@ -96,8 +96,8 @@ class _Question:
 
     def nearest_grey(self) -> float:
         """Return the deltaEOK of the nearest grey that reads: a grey may always be taken."""
-        reads = [one for one in _EXTREMES if ratio_between(one, self.fixed) >= self.ratio]
-        extreme = min(math.dist(self.origin, hex_to_oklab(one)) for one in reads)
+        reads = [extreme for extreme in _EXTREMES if ratio_between(extreme, self.fixed) >= self.ratio]
+        extreme = min(math.dist(self.origin, hex_to_oklab(read)) for read in reads)
         lightness, luminance = greys()
         apart = self.is_apart(luminance, luminance, -_ROUNDING)
         nearest = np.abs(lightness - self.origin[0]).min(where=apart, initial=1.0)
@@ -189,8 +189,11 @@ def _outward(edge: float, turn: float) -> list[float]:
 
 def _nearest_grey(asked: _Question) -> tuple[Hex, float]:
     """Return the best of the 256 greys and its deltaEOK; of equals the darker one."""
-    reading = [one for one in _GREYS if ratio_between(one, asked.fixed) >= asked.ratio]
-    return min(((one, math.dist(asked.origin, hex_to_oklab(one))) for one in reading), key=lambda one: one[1])
+    reading = [grey for grey in _GREYS if ratio_between(grey, asked.fixed) >= asked.ratio]
+    return min(
+        ((entry, math.dist(asked.origin, hex_to_oklab(entry))) for entry in reading),
+        key=lambda entry: entry[1],
+    )
 
 
 def _search(asked: _Question) -> tuple[Hex, float]:

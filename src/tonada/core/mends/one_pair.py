@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.contrast import ratio_between
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.color.vibration import vibrates
@@ -67,7 +67,7 @@ def mends_for_pair(take: Take, pair_id: str, mode: MendMode = "hue") -> tuple[Me
         *_palette_steps(take, pair, needed),
     ]
     passing = _passing(take)
-    mends = [_weighed(take, pair, one, passing) for one in found]
+    mends = [_weighed(take, pair, entry, passing) for entry in found]
     return tuple(sorted(mends, key=_rank))
 
 
@@ -111,7 +111,7 @@ def _weighed(take: Take, pair: Pair, change: _Change, passing: set[str]) -> Mend
     """Return a change with what it does to this pair and to the others."""
     after = next(one for one in change.mended.pairs if one.id == pair.id)
     text, ground = change.mended.pair_colors(after)
-    before = {one.id: take.pair_colors(one) for one in take.pairs}
+    before = {pair.id: take.pair_colors(pair) for pair in take.pairs}
     touched = [
         one.id
         for one in change.mended.pairs
@@ -155,7 +155,7 @@ def _moves(take: Take, pair: Pair, needed: float, mode: MendMode) -> list[_Chang
 def is_held(take: Take, key: str) -> bool:
     """Return whether an end of a pair is a held swatch itself; its steps may be exchanged."""
     owner, step = take.owner_of(key)
-    return step is None and any(one.id == owner and one.held for one in take.swatches)
+    return step is None and any(swatch.id == owner and swatch.held for swatch in take.swatches)
 
 
 def _same_swatch(take: Take, pair: Pair) -> bool:
@@ -172,13 +172,14 @@ def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
         return take.display_name(key), recolor(take, owner, value, note)
     if not take.has_role(key):
         return key, _with_end(take, pair, end, value)
-    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
     new = free_swatch_id(taken)
     swatch = Swatch(new, name, value, False, Origin("mended", note))
     reason = f"{note[:1].upper()}{note[1:]}."
     roles = tuple(
-        replace(one, swatch=new, step=None, reason=reason) if one.role == key else one for one in take.roles
+        replace(assigned, swatch=new, step=None, reason=reason) if assigned.role == key else assigned
+        for assigned in take.roles
     )
     return take.display_name(key), replace(take, swatches=(*take.swatches, swatch), roles=roles)
 
@@ -207,7 +208,8 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
             difference, number = min(passing)
             reason = "Moved to the nearest step that reads."
             roles = tuple(
-                replace(one, step=number, reason=reason) if one.role == key else one for one in take.roles
+                replace(assigned, step=number, reason=reason) if assigned.role == key else assigned
+                for assigned in take.roles
             )
             name = f"{take.display_name(key)} to {take.name_of(owner, number)}"
             changes.append(_Change("change step", name, difference, replace(take, roles=roles)))
@@ -218,25 +220,25 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
     """Return the colours of the palette that already read here, best first."""
     text, ground = take.pair_colors(pair)
     found, seen = [], {text}
-    for one in take.roles:
-        value = take.hex_of(one.role)
-        if value in seen or one.role in SIGNALS:
+    for assigned in take.roles:
+        value = take.hex_of(assigned.role)
+        if value in seen or assigned.role in SIGNALS:
             continue
         seen.add(value)
         ratio = ratio_between(value, ground)
         if ratio >= needed and not vibrates(value, ground):
-            mended = change_pair_text(take, pair.id, one.role)
-            found.append((-ratio, _Change("change role", take.display_name(one.role), 0.0, mended)))
-    return [change for _, change in sorted(found, key=lambda one: one[0])][:MOST_OTHER_ROLES]
+            mended = change_pair_text(take, pair.id, assigned.role)
+            found.append((-ratio, _Change("change role", take.display_name(assigned.role), 0.0, mended)))
+    return [change for _, change in sorted(found, key=lambda entry: entry[0])][:MOST_OTHER_ROLES]
 
 
 def _palette_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     """Return the steps of other ramps that already read here, those nearest to the text first."""
     text, ground = take.pair_colors(pair)
     own, _ = take.owner_of(pair.text)
-    in_use = {take.hex_of(one.role) for one in take.roles}
-    swatches = [one.id for one in take.swatches if not take.is_signal_only(one.id)]
-    owners = swatches + [one.id for one in take.neutrals]
+    in_use = {take.hex_of(assigned.role) for assigned in take.roles}
+    swatches = [swatch.id for swatch in take.swatches if not take.is_signal_only(swatch.id)]
+    owners = swatches + [neutral.id for neutral in take.neutrals]
     found = [
         (difference_between(value, text), step_key(owner, row + 1))
         for owner in owners

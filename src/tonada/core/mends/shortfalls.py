@@ -14,7 +14,7 @@ def shortfalls(take: Take) -> tuple[str, ...]:
     """Return a sentence for each pair that falls short, by day and then by night; empty where all pass."""
     day = take if take.scheme == "day" else take.turned()
     by_night = shortfalls_in(day.turned()) if day.other is not None else ()
-    return (*shortfalls_in(day), *(f"By night: {one}" for one in by_night))
+    return (*shortfalls_in(day), *(f"By night: {entry}" for entry in by_night))
 
 
 def shortfalls_in(take: Take) -> tuple[str, ...]:

@@ -91,7 +91,7 @@ def confusions(take: Take, sight: AnySight, severity: float = 1.0) -> tuple[Conf
                         mend=mend,
                     )
                 )
-    return tuple(sorted(found, key=lambda one: one.difference))
+    return tuple(sorted(found, key=lambda entry: entry.difference))
 
 
 def _as_seen(colors: Srgb8, sight: AnySight, severity: float) -> list[Floats]:
@@ -106,9 +106,9 @@ def _mend(
     take: Take, moving: RoleKey, staying: RoleKey, sight: AnySight, severity: float
 ) -> OtherLightness | None:
     """Return the least change of lightness of a free swatch that tells the two apart."""
-    given = take.assignment(moving)
+    assigned = take.assignment(moving)
     swatch = take.swatch_of(moving)
-    if swatch is None or swatch.held or given.step is not None:
+    if swatch is None or swatch.held or assigned.step is not None:
         return None
     lightness, chroma, hue = hex_to_oklch(swatch.hex)
     grid = np.linspace(0.05, 0.97, _LIGHTNESSES)

@@ -195,9 +195,9 @@ def counts_of_schemes(take: Take) -> PairCounts:
 
 
 def _swatch_figures(take: Take, ground: Hex) -> tuple[SwatchFigures, ...]:
-    names = {one.role: role_name(one.role, one.name) for one in take.roles}
+    names = {assigned.role: role_name(assigned.role, assigned.name) for assigned in take.roles}
     roles = {swatch.id: take.roles_of(swatch.id) for swatch in take.swatches}
-    called = {owner: ", ".join(names[role] for role in given) for owner, given in roles.items()}
+    called = {owner: ", ".join(names[role] for role in assignments) for owner, assignments in roles.items()}
     return tuple(
         _figures_of_swatch(swatch.id, swatch.hex, roles[swatch.id], called[swatch.id], ground)
         for swatch in take.swatches
@@ -207,13 +207,13 @@ def _swatch_figures(take: Take, ground: Hex) -> tuple[SwatchFigures, ...]:
 def _measure(take: Take) -> tuple[Cell, ...]:
     """Return a cell for each colour with a role, in the order of roles, then what has none at all."""
     together: dict[tuple[str, int | None], list[Assignment]] = {}
-    for one in sorted(take.roles, key=lambda one: role_rank(one.role)):
-        together.setdefault((one.swatch, one.step), []).append(one)
-    used = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    for assigned in sorted(take.roles, key=lambda assigned: role_rank(assigned.role)):
+        together.setdefault((assigned.swatch, assigned.step), []).append(assigned)
+    used = {assigned.swatch for assigned in (*take.roles, *(take.other.roles if take.other else ()))}
     unused = [swatch.id for swatch in take.swatches if swatch.id not in used]
     together |= {(swatch, None): [] for swatch in unused}
     shares = [
-        sum(planned_share(one) for one in roles) if roles else SHARE_WITHOUT_ROLE
+        sum(planned_share(role) for role in roles) if roles else SHARE_WITHOUT_ROLE
         for roles in together.values()
     ]
     whole = sum(shares)
@@ -223,9 +223,11 @@ def _measure(take: Take) -> tuple[Cell, ...]:
     )
 
 
-def _cell(take: Take, owner: str, step: int | None, given: tuple[Assignment, ...], share: float) -> Cell:
+def _cell(
+    take: Take, owner: str, step: int | None, assignments: tuple[Assignment, ...], share: float
+) -> Cell:
     value, name = take.value_at(owner, step), take.name_of(owner, step)
-    return _cell_of(owner, step, name, value, given, share, step is None and take.swatch(owner).held)
+    return _cell_of(owner, step, name, value, assignments, share, step is None and take.swatch(owner).held)
 
 
 @lru_cache(maxsize=1024)
@@ -234,7 +236,7 @@ def _cell_of(
     step: int | None,
     name: str,
     value: Hex,
-    given: tuple[Assignment, ...],
+    assignments: tuple[Assignment, ...],
     share: float,
     held: bool,
 ) -> Cell:
@@ -245,8 +247,8 @@ def _cell_of(
         step=step,
         name=name,
         hex=value,
-        roles=tuple(one.role for one in given),
-        role_names=", ".join(role_name(one.role, one.name) for one in given),
+        roles=tuple(assigned.role for assigned in assignments),
+        role_names=", ".join(role_name(assigned.role, assigned.name) for assigned in assignments),
         share=share,
         position=position_of(value),
         hue=hue,

@@ -44,12 +44,12 @@ def grid_of(take: Take, order: GridOrder = "roles", *, tried: bool = False) -> G
     used = [_color(cell.key, cell.role_names or cell.name, cell.hex) for cell in evaluate(take).measure]
     texts = _to_try(take) if tried else used
     if order == "light to dark":
-        texts, used = (sorted(one, key=lambda each: -each.position) for one in (texts, used))
+        texts, used = (sorted(entry, key=lambda each: -each.position) for entry in (texts, used))
     if not texts or not used:
         return Grid((), (), (), ())
     ratios = contrast_ratio(
-        hexes_to_srgb8(tuple(one.hex for one in texts))[:, None],
-        hexes_to_srgb8(tuple(one.hex for one in used))[None],
+        hexes_to_srgb8(tuple(text.hex for text in texts))[:, None],
+        hexes_to_srgb8(tuple(color.hex for color in used))[None],
     )
     return Grid(
         tuple(texts),
@@ -76,7 +76,7 @@ def _color(key: str, name: str, value: Hex) -> GridColor:
 
 def grid_csv(grid: Grid) -> str:
     """Return the grid as CSV (RFC 4180): texts down, grounds across, ratios cut to two decimals."""
-    head = ["", *(_quoted(f"{one.name} {one.hex}") for one in grid.grounds)]
+    head = ["", *(_quoted(f"{ground.name} {ground.hex}") for ground in grid.grounds)]
     rows = [
         [_quoted(f"{one.name} {one.hex}"), *(rounded_down(ratio) for ratio in ratios)]
         for one, ratios in zip(grid.texts, grid.ratios, strict=True)

@@ -26,13 +26,13 @@ def ground_pairs(take: Take) -> tuple[GroundPair, ...]:
 
     The rule's own choices pass and say nothing new, so they stay out of the list.
     """
-    known = {(one.text, one.ground, one.usage) for one in take.pairs}
+    known = {(pair.text, pair.ground, pair.usage) for pair in take.pairs}
     return tuple(
         pair
         for ground, key, choices in doubtful_choices(take)
-        for one in choices.values()
-        if one.key != one.by_rule or one.ratio < one.needed
-        if (pair := _pair_of(take, ground, key, one, choices))
+        for choice in choices.values()
+        if choice.key != choice.by_rule or choice.ratio < choice.needed
+        if (pair := _pair_of(take, ground, key, choice, choices))
         and (pair.text, pair.ground, pair.usage) not in known
     )
 
@@ -46,10 +46,10 @@ def with_ground_pairs(take: Take) -> Take:
 
 def without_ground_pairs(take: Take) -> Take:
     """Return the take with what was changed in the pairs of its grounds written to the grounds."""
-    made = [one for one in take.pairs if isinstance(one, GroundPair)]
+    made = [pair for pair in take.pairs if isinstance(pair, GroundPair)]
     if not made:
         return take
-    plain = replace(take, pairs=tuple(one for one in take.pairs if not isinstance(one, GroundPair)))
+    plain = replace(take, pairs=tuple(pair for pair in take.pairs if not isinstance(pair, GroundPair)))
     for pair in made:
         place = pair.place
         here = next(

@@ -23,7 +23,7 @@ def add_pair(
     Raises TakeError for a colour or an overlay that isn't there.
     """
     made = Pair(
-        free_id(ADDED, {one.id for one in take.pairs}), text, ground, usage, sample, layers=tuple(layers)
+        free_id(ADDED, {pair.id for pair in take.pairs}), text, ground, usage, sample, layers=tuple(layers)
     )
     return replace(take, pairs=(*take.pairs, made))
 
@@ -42,7 +42,7 @@ def add_pair_on_overlay(take: Take, overlay_id: str, ground: str) -> Take:
 
 def remove_pair(take: Take, pair_id: str) -> Take:
     """Return the take without a pair. Raises TakeError for one that isn't there."""
-    left = tuple(one for one in take.pairs if one.id != pair_id)
+    left = tuple(pair for pair in take.pairs if pair.id != pair_id)
     if len(left) == len(take.pairs):
         raise TakeError(f"There is no pair “{pair_id[:40]}” here.", field="pair")
     return replace(take, pairs=left)

@@ -28,7 +28,7 @@ def with_states(take: Take) -> Take:
     Hover and pressed of buttons, hover and visited of links, the focus ring on the page and on
     buttons, and what is disabled, which WCAG 2.2 exempts (1.4.3, inactive components).
     """
-    kept = tuple(one for one in take.pairs if not one.id.startswith(STATE_IDS))
+    kept = tuple(pair for pair in take.pairs if not pair.id.startswith(STATE_IDS))
     return replace(take, pairs=(*kept, *_states(take)))
 
 
@@ -59,12 +59,12 @@ def _states(take: Take) -> list[Pair]:
 
 def _moved(take: Take, role: RoleKey, steps: int) -> str:
     """Return the key of the step that lies `steps` further from Paper, or as far as the ramp goes."""
-    given = take.assignment(role)
-    ramp = take.ramp(given.swatch)
-    now = ramp.own if given.step is None else given.step - 1
+    assigned = take.assignment(role)
+    ramp = take.ramp(assigned.swatch)
+    now = ramp.own if assigned.step is None else assigned.step - 1
     toward = -1 if take.scheme == "night" else 1
     there = min(len(ramp.hexes) - 1, max(0, now + toward * steps))
-    return step_key(given.swatch, there + 1)
+    return step_key(assigned.swatch, there + 1)
 
 
 def _label_on(take: Take, face: str) -> RoleKey:

@@ -47,8 +47,8 @@ def with_variation(take: Take, values: Mapping[str, Hex], seed: int) -> Take:
     base = with_texts_by_rule(take, restored(take))
     free = free_of(base)
     began = tuple((key, base.swatch(key).hex) for key in free)
-    given = {key: values[key] for key in free if key in values}
-    varied = recolor_many(base, given, "a variation", "varied")
+    moved = {key: values[key] for key in free if key in values}
+    varied = recolor_many(base, moved, "a variation", "varied")
     harmony = replace(varied.harmony, seed=seed, varied_from=began)
     return with_texts_by_rule(base, replace(varied, harmony=harmony))
 
@@ -85,7 +85,7 @@ def _sheet(base: Take, sheet: int) -> Iterator[Variation]:
         shown += 1
         if shown == SHEET:
             return
-    for _, _, drawn, failing in sorted(left_over, key=lambda one: one[:2])[: SHEET - shown]:
+    for _, _, drawn, failing in sorted(left_over, key=lambda entry: entry[:2])[: SHEET - shown]:
         yield _variation(drawn, sheet * SHEET + 1 + shown, failing)
         shown += 1
 

@@ -23,14 +23,14 @@ def add_ground(take: Take, name: str, key: str) -> Take:
     """
     take.color_of(key)
     there = (*take.grounds, *(take.other.grounds if take.other else ()))
-    made = GroundSettings(free_id(ADDED, {one.id for one in there}), name, key)
+    made = GroundSettings(free_id(ADDED, {entry.id for entry in there}), name, key)
     return replace(take, grounds=(*take.grounds, made))
 
 
 def forget_ground(take: Take, ground: str) -> Take:
     """Return the take with every element of a ground given back to the rule."""
     kept = tuple(replace(one, uses=()) if one.id == ground else one for one in take.grounds)
-    return replace(take, grounds=tuple(one for one in kept if one != GroundSettings(one.id)))
+    return replace(take, grounds=tuple(entry for entry in kept if entry != GroundSettings(entry.id)))
 
 
 def remove_ground(take: Take, ground: str) -> Take:
@@ -44,18 +44,20 @@ def remove_ground(take: Take, ground: str) -> Take:
     left = replace(take, grounds=tuple(one for one in take.grounds if one.id != ground))
     if take.other and any(one.id == ground for one in take.other.grounds):
         return left
-    sections = tuple(one for one in take.proof.sections if one[2] != ground)
+    sections = tuple(section for section in take.proof.sections if section[2] != ground)
     return replace(left, proof=replace(take.proof, sections=sections))
 
 
 def stand_on(take: Take, page: str, grounds: Mapping[str, str]) -> Take:
     """Return the take with sections of a page on other grounds. grounds: ids, by section."""
-    kept = tuple(one for one in take.proof.sections if one[0] != page or one[1] not in grounds)
-    given = tuple((page, section, ground) for section, ground in grounds.items())
-    return replace(take, proof=replace(take.proof, sections=(*kept, *given)))
+    kept = tuple(
+        section for section in take.proof.sections if section[0] != page or section[1] not in grounds
+    )
+    arranged = tuple((page, section, ground) for section, ground in grounds.items())
+    return replace(take, proof=replace(take.proof, sections=(*kept, *arranged)))
 
 
 def stand_as_usual(take: Take, page: str) -> Take:
     """Return the take with every section of a page on its usual ground."""
-    kept = tuple(one for one in take.proof.sections if one[0] != page)
+    kept = tuple(section for section in take.proof.sections if section[0] != page)
     return replace(take, proof=replace(take.proof, sections=kept))

@@ -32,8 +32,8 @@ def series_of(take: Take, ground: Hex) -> tuple[str, ...]:
     keys: list[str] = []
     for role in _LENDERS:
         if take.has_role(role):
-            given = take.assignment(role)
-            steps = [step_key(given.swatch, row + 1) for row in range(len(take.ramp(given.swatch).hexes))]
+            owner = take.assignment(role).swatch
+            steps = [step_key(owner, row + 1) for row in range(len(take.ramp(owner).hexes))]
             keys += [role, *steps]
     hexes = tuple(take.color_of(key) for key in keys)
     return tuple(keys[row] for row in _chosen(hexes, ground))

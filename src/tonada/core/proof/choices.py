@@ -72,7 +72,7 @@ def needed_for(take: Take, style: TextStyle, usage: Usage = Usage.BODY_TEXT) -> 
 def strictest_size(take: Take, styles: tuple[TextStyle, ...]) -> TextSize:
     """Return the size, of all styles and widths, that needs the highest ratio; the first of equals."""
     sizes = [take.proof.size_of(style, width) for width in WIDTHS for style in styles]
-    return max(sizes, key=lambda one: requirement(Usage.BODY_TEXT, take.level, one.size, one.weight).ratio)
+    return max(sizes, key=lambda size: requirement(Usage.BODY_TEXT, take.level, size.size, size.weight).ratio)
 
 
 def key_there(take: Take, key: str | None) -> str | None:
@@ -122,10 +122,10 @@ def _asked(take: Take, element: Element) -> Requirement:
 class Chooser:
     """Goes through the elements of one ground; later ones may depend on earlier ones."""
 
-    def __init__(self, colors: TakeColors, given: GroundSettings, key: str) -> None:
-        self.colors, self.take, self.given, self.key = colors, colors.take, given, key
+    def __init__(self, colors: TakeColors, settings: GroundSettings, key: str) -> None:
+        self.colors, self.take, self.settings, self.key = colors, colors.take, settings, key
         self.hex = colors.color(key)
-        self.by_hand = dict(given.uses)
+        self.by_hand = dict(settings.uses)
         self.choices: dict[Element, Choice] = {}
 
     def choose(self, left: Collection[Element] = ()) -> dict[Element, Choice]:
@@ -153,7 +153,7 @@ class Chooser:
         reads: they can't fail, and need not be gone through. Nor need the others, where none of them fails.
         """
         needs = self.colors.needs
-        most = max(needs[one] for one in _END_AT_NEUTRALS)
+        most = max(needs[neutral] for neutral in _END_AT_NEUTRALS)
         is_sure = needs[Element.LINK] <= needs[Element.TEXT] and self.quietest(self.hex, most) is not None
         if self.by_hand or not is_sure:
             return self.choose()
@@ -212,7 +212,7 @@ class Chooser:
 
     def quietest(self, over: Hex, needed: float) -> str | None:
         """Return the step of the neutrals that just reaches the ratio, or None."""
-        return self.step_of([one.id for one in self.take.neutrals], over, needed)
+        return self.step_of([neutral.id for neutral in self.take.neutrals], over, needed)
 
     def step_of(self, owners: list[str], over: Hex, needed: float) -> str | None:
         for owner in owners:
@@ -228,17 +228,17 @@ class Chooser:
 @lru_cache(maxsize=4096)
 def _quietest_step(hexes: tuple[Hex, ...], over: Hex, needed: float) -> int | None:
     passing = [(ratio_between(value, over), row) for row, value in enumerate(hexes)]
-    passing = [one for one in passing if one[0] >= needed]
+    passing = [entry for entry in passing if entry[0] >= needed]
     return min(passing)[1] if passing else None
 
 
 def _heading(chooser: Chooser, over: Hex, needed: float) -> str | None:
     take = chooser.take
-    if chooser.given.id in (Role.PRIMARY, Role.DEEP):
+    if chooser.settings.id in (Role.PRIMARY, Role.DEEP):
         wanted = chooser.roles(_LIT_HEADINGS)
     else:
         wanted = chooser.roles(_HEADING_ROLES)
-        on_page = chooser.given.id in (Role.PAPER, Role.MIST)
+        on_page = chooser.settings.id in (Role.PAPER, Role.MIST)
         if on_page and wanted[:1] == [Role.PRIMARY] and not chooser.reads(Role.PRIMARY, over, needed):
             # The brand stays in the heading: a step of Primary goes before Ink.
             wanted[0] = nearest_step(take, Role.PRIMARY, over, needed) or Role.PRIMARY

@@ -69,33 +69,33 @@ def grounds_of(take: Take) -> tuple[Ground, ...]:
 def choices_of(take: Take) -> Iterator[tuple[str, dict[Element, Choice]]]:
     """Return the id of each ground with its choices: what grounds_of has, without the words."""
     for chooser in _choosers(take):
-        yield chooser.given.id, chooser.choose()
+        yield chooser.settings.id, chooser.choose()
 
 
 def doubtful_choices(take: Take) -> Iterator[tuple[str, str, dict[Element, Choice]]]:
     """Return the id and the key of each ground with the choices that may fail or were changed by hand."""
     for chooser in _choosers(take):
-        yield chooser.given.id, chooser.key, chooser.choose_doubtful()
+        yield chooser.settings.id, chooser.key, chooser.choose_doubtful()
 
 
 def _choosers(take: Take) -> Iterator[Chooser]:
-    changed = {one.id: one for one in take.grounds}
+    changed = {ground.id: ground for ground in take.grounds}
     colors = TakeColors(take)
     for standard in STANDARD_GROUNDS:
-        given = changed.get(standard, GroundSettings(standard))
-        key = key_there(take, given.ground) or _standard_key(take, standard)
+        settings = changed.get(standard, GroundSettings(standard))
+        key = key_there(take, settings.ground) or _standard_key(take, standard)
         if key is not None:
-            yield Chooser(colors, given, key)
-    for one in take.grounds:
-        key = key_there(take, one.ground)
-        if one.id not in STANDARD_GROUNDS and key is not None:
-            yield Chooser(colors, one, key)
+            yield Chooser(colors, settings, key)
+    for ground in take.grounds:
+        key = key_there(take, ground.ground)
+        if ground.id not in STANDARD_GROUNDS and key is not None:
+            yield Chooser(colors, ground, key)
 
 
 def _ground(take: Take, chooser: Chooser) -> Ground:
     uses = tuple(_use(chooser.colors, choice) for choice in chooser.choose().values())
-    is_own = chooser.given.id not in STANDARD_GROUNDS
-    return Ground(chooser.given.id, _name_of(take, chooser), chooser.key, chooser.hex, is_own, uses)
+    is_own = chooser.settings.id not in STANDARD_GROUNDS
+    return Ground(chooser.settings.id, _name_of(take, chooser), chooser.key, chooser.hex, is_own, uses)
 
 
 def _use(colors: TakeColors, choice: Choice) -> Use:
@@ -123,7 +123,7 @@ def _use(colors: TakeColors, choice: Choice) -> Use:
 
 
 def _name_of(take: Take, chooser: Chooser) -> str:
-    ground = chooser.given
+    ground = chooser.settings
     if ground.name:
         return ground.name
     if ground.id in STANDARD_GROUNDS:

@@ -108,10 +108,10 @@ def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[t
     """
     if not there:
         return ()
-    given = {(one, part): ground for one, part, ground in take.proof.sections}
+    chosen = {(one, part): ground for one, part, ground in take.proof.sections}
     return tuple(
-        (page.id, part.id, next((one for one in wanted if one and one in there), there[0]))
+        (page.id, part.id, next((entry for entry in wanted if entry and entry in there), there[0]))
         for page in PAGES
         for part in sections_of(page, voice)
-        if (wanted := (given.get((page.id, part.id)), part.ground))
+        if (wanted := (chosen.get((page.id, part.id)), part.ground))
     )

@@ -45,14 +45,14 @@ def paints_of(take: Take) -> tuple[Paint, ...]:
         return ()
     made: list[Paint] = []
     for name, lenders in _LENDERS:
-        role = next(one for one in lenders if take.has_role(one))
-        given, own = take.assignment(role), take.hex_of(role)
-        ramp = take.ramp(given.swatch).hexes
+        role = next(lender for lender in lenders if take.has_role(lender))
+        assigned, own = take.assignment(role), take.hex_of(role)
+        ramp = take.ramp(assigned.swatch).hexes
         made.append(Paint(name, role, own))
         for word, step in zip(("light", "dark"), _steps_beside(ramp, own), strict=True):
-            made.append(Paint(f"{name} {word}", step_key(given.swatch, step + 1), ramp[step]))
+            made.append(Paint(f"{name} {word}", step_key(assigned.swatch, step + 1), ramp[step]))
     for name, lenders in _PLAIN:
-        role = next((one for one in lenders if take.has_role(one)), Role.PRIMARY)
+        role = next((lender for lender in lenders if take.has_role(lender)), Role.PRIMARY)
         made.append(Paint(name, role, take.hex_of(role)))
     return tuple(made)
 
@@ -62,7 +62,7 @@ def _steps_beside(ramp: Sequence[Hex], own: Hex) -> tuple[int, int]:
     """Return the rows of the ramp that are nearest to a lighter and to a darker colour."""
     lightness = srgb8_to_oklab(hexes_to_srgb8((*ramp, own)))[:, 0]
     wanted = (min(LIGHTEST, lightness[-1] + LIGHTER), max(DARKEST, lightness[-1] - DARKER))
-    light, dark = (int(abs(lightness[:-1] - one).argmin()) for one in wanted)
+    light, dark = (int(abs(lightness[:-1] - entry).argmin()) for entry in wanted)
     # At the ends of a ramp both would be the same step.
     light = min(light, len(ramp) - 2)
     return light, max(dark, light + 1)

@@ -72,7 +72,7 @@ VOICES: Final = tuple(
     if file.name.endswith(_ENDING)
 )
 USUAL_VOICE: Final[VoiceId] = "observatory"
-_BY_ID: Final = {one.id: one for one in VOICES}
+_BY_ID: Final = {voice.id: voice for voice in VOICES}
 
 
 def voice_of(voice: VoiceId) -> Voice:
@@ -96,4 +96,4 @@ def guessed_voice(name: str, fields: Sequence[str] = ()) -> VoiceId:
     ]
     if hints:
         return max(hints)[2]
-    return next((one.id for one in VOICES if set(fields) & set(one.fields)), USUAL_VOICE)
+    return next((voice.id for voice in VOICES if set(fields) & set(voice.fields)), USUAL_VOICE)

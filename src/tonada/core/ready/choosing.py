@@ -60,7 +60,7 @@ _WEAK_LEAD: Final = 1.9  # ratio of Primary on Paper, unless the palette is a pa
 
 def fault_of(colors: tuple[RoleColor, ...]) -> str | None:
     """Return the name of the first rule that a palette breaks; None where it may be kept."""
-    by_role = {one.role: one.hex for one in colors}
+    by_role = {color.role: color.hex for color in colors}
     brand = [by_role[role] for role in BRAND if role in by_role]
     return _ugly(by_role, brand) or _unproven(colors)
 

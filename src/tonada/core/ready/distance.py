@@ -27,14 +27,14 @@ _WEIGHTS: Final = _SHARES / _SHARES.sum()
 _WAYS: Final = tuple(permutations(range(_BRAND)))
 
 
-def palette_distances(one: Floats, others: Floats) -> Floats:
+def palette_distances(floats: Floats, others: Floats) -> Floats:
     """Return how unlike a palette is to others: shapes (7, 3) and (N, 7, 3) in OKLab, as places_of has them.
 
     The root mean square of deltaEOK, weighted by the share of the page; of all ways to lay the brand
     colours of one on those of the other the one that makes them most alike.
     """
-    ground = (((others[:, _BRAND:] - one[_BRAND:]) ** 2).sum(axis=-1) * _WEIGHTS[_BRAND:]).sum(axis=-1)
-    squares = ((others[:, :_BRAND, None] - one[None, None, :_BRAND]) ** 2).sum(axis=-1)
+    ground = (((others[:, _BRAND:] - floats[_BRAND:]) ** 2).sum(axis=-1) * _WEIGHTS[_BRAND:]).sum(axis=-1)
+    squares = ((others[:, :_BRAND, None] - floats[None, None, :_BRAND]) ** 2).sum(axis=-1)
     weights = (_WEIGHTS[:_BRAND, None] + _WEIGHTS[None, :_BRAND]) / 2
     costs = squares * weights
     ways = [sum(costs[:, row, column] for row, column in enumerate(way)) for way in _WAYS]
@@ -46,7 +46,7 @@ def places_of(palettes: Sequence[ReadyPalette]) -> Floats:
 
     What a palette hasn't is filled: a fourth brand colour by its accent, grounds by white and near-white.
     """
-    joined = bytes.fromhex("".join(value[1:] for one in palettes for value in _filled(one)))
+    joined = bytes.fromhex("".join(value[1:] for palette in palettes for value in _filled(palette)))
     colors = np.frombuffer(joined, dtype=np.uint8).reshape(-1, len(_PLACES), 3)
     return srgb8_to_oklab(colors)
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.errors import InputError
 from tonada.core.ready.palette import BRAND, PALETTE_ROLES, RoleColor
@@ -29,9 +29,9 @@ def fill_free(take: Take, colors: tuple[RoleColor, ...], name: str) -> tuple[Tak
     """
     day = take if take.scheme == "day" else take.turned()
     held = {
-        one.role: one
-        for one in day.roles
-        if one.role in set(PALETTE_ROLES) and one.step is None and _is_held(day, one.swatch)
+        assigned.role: assigned
+        for assigned in day.roles
+        if assigned.role in set(PALETTE_ROLES) and assigned.step is None and _is_held(day, assigned.swatch)
     }
     wanted = _wanted(day, held, colors)
     made = _with_colors(day, held, wanted, f"from the ready-made palette “{name}”")
@@ -40,7 +40,7 @@ def fill_free(take: Take, colors: tuple[RoleColor, ...], name: str) -> tuple[Tak
 
 
 def _is_held(take: Take, owner: str) -> bool:
-    return any(one.id == owner and one.held for one in take.swatches)
+    return any(swatch.id == owner and swatch.held for swatch in take.swatches)
 
 
 def _wanted(
@@ -49,11 +49,11 @@ def _wanted(
     """Return the value and the reason for each role of the palette that no held swatch has."""
     stays = [take.value_at(one.swatch, None) for role, one in held.items() if role in set(BRAND)]
     wanted: dict[Role, tuple[Hex, str]] = {}
-    for one in colors:
-        is_brand = one.role in set(BRAND)
-        is_near = is_brand and any(difference_between(one.hex, value) < BRAND_APART for value in stays)
-        if one.role not in held and not is_near:
-            wanted[one.role] = (one.hex, "As the palette has it.")
+    for color in colors:
+        is_brand = color.role in set(BRAND)
+        is_near = is_brand and any(difference_between(color.hex, value) < BRAND_APART for value in stays)
+        if color.role not in held and not is_near:
+            wanted[color.role] = (color.hex, "As the palette has it.")
     if Role.PRIMARY not in held and Role.PRIMARY not in wanted:
         # Its Primary is nearly what is held in another role: the next colour of the palette leads.
         role = next((role for role in BRAND if role in wanted), None)
@@ -67,7 +67,7 @@ def _wanted(
     for role, make in ((Role.SECONDARY, make_secondary), (Role.ACCENT, make_accent)):
         if role not in wanted and role not in held:
             others = (*stays, *(value for other, (value, _) in wanted.items() if other in set(BRAND)))
-            partner = make(primary, tuple(one for one in others if one != primary))
+            partner = make(primary, tuple(other for other in others if other != primary))
             wanted[role] = (partner.hex, partner.reason)
     return wanted
 
@@ -77,25 +77,25 @@ def _with_colors(
 ) -> Take:
     """Return the take with the wanted colours as free swatches, and their roles; all others are open."""
     made_anew = _free_signals(take)
-    swatches = {one.id: one for one in take.swatches if one.id not in made_anew}
-    roles = [replace(one, reason=KEPT) for one in held.values()]
-    used = {one.swatch for one in held.values()}
+    swatches = {swatch.id: swatch for swatch in take.swatches if swatch.id not in made_anew}
+    roles = [replace(entry, reason=KEPT) for entry in held.values()]
+    used = {assigned.swatch for assigned in held.values()}
     for role, (value, reason) in wanted.items():
         before = take.assignment(role) if take.has_role(role) else None
         key = before.swatch if before is not None and before.step is None else ""
         if key not in swatches or key in used or swatches[key].held:
             key = free_swatch_id(set(swatches))
-        names = {one.name for one in swatches.values() if one.id != key}
+        names = {swatch.name for swatch in swatches.values() if swatch.id != key}
         kept = swatches.get(key) or Swatch(key, "", value, False, Origin("source", note))
         swatches[key] = replace(
-            kept, name=unlike(color_name(value), names), hex=value, origin=Origin("source", note)
+            kept, name=unused_name(color_name(value), names), hex=value, origin=Origin("source", note)
         )
         used.add(key)
         roles.append(Assignment(role, key, reason))
     others = [
-        one
-        for one in take.roles
-        if (one.role in SIGNALS and one.swatch not in made_anew) or one.role not in set(Role)
+        assigned
+        for assigned in take.roles
+        if (assigned.role in SIGNALS and assigned.swatch not in made_anew) or assigned.role not in set(Role)
     ]
     return replace(
         take, swatches=tuple(swatches.values()), roles=(*roles, *others), pairs=(), other=None, scheme="day"
@@ -107,14 +107,14 @@ def _free_signals(take: Take) -> set[str]:
     signals = set(SIGNALS)
     without = replace(
         take,
-        roles=tuple(one for one in take.roles if one.role not in signals),
-        pairs=tuple(one for one in take.pairs if not signals & {one.text, one.ground}),
+        roles=tuple(assigned for assigned in take.roles if assigned.role not in signals),
+        pairs=tuple(pair for pair in take.pairs if not signals & {pair.text, pair.ground}),
         other=None,
     )
     return {
-        one.id
-        for one in take.swatches
-        if not one.held and take.is_signal_only(one.id) and not dependents_of(without, one.id)
+        swatch.id
+        for swatch in take.swatches
+        if not swatch.held and take.is_signal_only(swatch.id) and not dependents_of(without, swatch.id)
     }
 
 

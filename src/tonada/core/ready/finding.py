@@ -109,7 +109,7 @@ def index_of(palettes: Sequence[ReadyPalette], texts: Mapping[str, str] | None =
     """
     known = texts or {}
     names = list(CHARACTERS)
-    brand = [[one.by_role.get(role) for role in BRAND] for one in palettes]
+    brand = [[palette.by_role.get(role) for role in BRAND] for palette in palettes]
     filled = [value or "#000000" for row in brand for value in row]
     colors = _bytes_of(filled).reshape(-1, _SLOTS, 3)
     return Index(
@@ -122,15 +122,17 @@ def index_of(palettes: Sequence[ReadyPalette], texts: Mapping[str, str] | None =
         oklab=srgb8_to_oklab(colors),
         oklch=srgb8_to_oklch(colors),
         places=places_of(palettes),
-        loudness=np.array([one.traits.loudness for one in palettes]),
-        lead=np.array([400.0 if one.traits.lead is None else one.traits.lead for one in palettes]),
-        hues=np.array([one.traits.hues for one in palettes], dtype=np.intp),
-        is_dark=np.array([one.traits.ground == "dark" for one in palettes], dtype=bool),
-        reaches_aaa=np.array(
-            [one.proof is not None and one.proof.reaches_aaa for one in palettes], dtype=bool
+        loudness=np.array([palette.traits.loudness for palette in palettes]),
+        lead=np.array(
+            [400.0 if palette.traits.lead is None else palette.traits.lead for palette in palettes]
         ),
-        character=np.array([names.index(one.traits.character) for one in palettes], dtype=np.intp),
-        texts=tuple(known.get(one.id) or _text_of(one) for one in palettes),
+        hues=np.array([palette.traits.hues for palette in palettes], dtype=np.intp),
+        is_dark=np.array([palette.traits.ground == "dark" for palette in palettes], dtype=bool),
+        reaches_aaa=np.array(
+            [palette.proof is not None and palette.proof.reaches_aaa for palette in palettes], dtype=bool
+        ),
+        character=np.array([names.index(palette.traits.character) for palette in palettes], dtype=np.intp),
+        texts=tuple(known.get(palette.id) or _text_of(palette) for palette in palettes),
     )
 
 
@@ -168,7 +170,7 @@ def _filtered(index: Index, question: Question) -> NDArray[np.bool_]:
     keeps = np.ones(len(index.palettes), dtype=bool)
     if question.only is not None:
         wanted = set(question.only)
-        keeps &= np.array([one.id in wanted for one in index.palettes], dtype=bool)
+        keeps &= np.array([palette.id in wanted for palette in index.palettes], dtype=bool)
     if question.hues:
         keeps &= np.isin(np.minimum(index.hues, 4), question.hues)
     if question.ground is not None:
@@ -181,9 +183,9 @@ def _filtered(index: Index, question: Question) -> NDArray[np.bool_]:
         moods, trades = set(question.moods), set(question.trades)
         keeps &= np.array(
             [
-                (not moods or not moods.isdisjoint(one.moods))
-                and (not trades or not trades.isdisjoint(one.trades))
-                for one in index.palettes
+                (not moods or not moods.isdisjoint(palette.moods))
+                and (not trades or not trades.isdisjoint(palette.trades))
+                for palette in index.palettes
             ],
             dtype=bool,
         )
@@ -205,9 +207,9 @@ def _keys(index: Index, question: Question, uses: Mapping[str, Use]) -> list[Flo
     if question.sort == "hue":
         return [index.lead, index.loudness]
     if question.sort == "favourite":
-        used = [uses.get(one.id, Use()) for one in index.palettes]
-        starred = np.array([-float(one.is_starred) for one in used])
-        return [starred, np.array([-float(one.taken) for one in used])]
+        used = [uses.get(palette.id, Use()) for palette in index.palettes]
+        starred = np.array([-float(entry.is_starred) for entry in used])
+        return [starred, np.array([-float(entry.taken) for entry in used])]
     asked = [
         *([note_distances(index, question.notes)] if question.notes else []),
         *([likeness(index, question.like)] if question.like is not None else []),
@@ -282,7 +284,7 @@ def _off_rules(index: Index, value: Hex) -> Floats:
 
 
 def _text_of(palette: ReadyPalette) -> str:
-    names = (color_name(one.hex) for one in palette.colors if one.role in BRAND)
+    names = (color_name(color.hex) for color in palette.colors if color.role in BRAND)
     words = (palette.name, *names, *palette.moods, *palette.trades, *palette.tags, palette.traits.character)
     return " " + _plain(" ".join(words))
 
@@ -290,7 +292,7 @@ def _text_of(palette: ReadyPalette) -> str:
 def _plain(text: str) -> str:
     """Return a text in small letters without accents; of other scripts as it is."""
     apart = unicodedata.normalize("NFKD", text.casefold())
-    return " ".join("".join(one for one in apart if not unicodedata.combining(one)).split())
+    return " ".join("".join(entry for entry in apart if not unicodedata.combining(entry)).split())
 
 
 def _bytes_of(values: Sequence[Hex]) -> NDArray[np.uint8]:

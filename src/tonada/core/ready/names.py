@@ -35,7 +35,7 @@ def named(palettes: Sequence[ReadyPalette]) -> list[str]:
         if not offered:
             raise LookupError(f"no name is left for {palette.id}")
         # The words used least come first; among equals the order in which names are thought of.
-        name = min(offered, key=lambda one: _wear(one, uses))
+        name = min(offered, key=lambda entry: _wear(entry, uses))
         taken.add(name.casefold())
         for word in _words(name):
             uses[word] = uses.get(word, 0) + 1
@@ -57,10 +57,10 @@ def _names(palette: ReadyPalette) -> Iterator[str]:
     colors = palette.by_role
     leads = things_for(colors[Role.PRIMARY])
     others = [
-        one
+        entry
         for role in (Role.SECONDARY, Role.ACCENT)
         if role in colors and term_of(colors[role]) != term_of(colors[Role.PRIMARY])
-        for one in things_for(colors[role])
+        for entry in things_for(colors[role])
     ]
     places = [place for mood in palette.moods for place in PLACES[mood]]
     # Two things that one sees, and a thing at its place, by turns, so that not all names sound alike.

@@ -91,7 +91,7 @@ class ReadyPalette:
     @property
     def by_role(self) -> Mapping[Role, Hex]:
         """The colours by their roles."""
-        return {one.role: one.hex for one in self.colors}
+        return {color.role: color.hex for color in self.colors}
 
 
 def checked_colors(colors: Mapping[Role, Hex]) -> tuple[RoleColor, ...]:
@@ -106,7 +106,7 @@ def checked_colors(colors: Mapping[Role, Hex]) -> tuple[RoleColor, ...]:
 
 def traits_of(colors: tuple[RoleColor, ...]) -> Traits:
     """Return the figures of a palette's colours. Without Paper the ground is light."""
-    by_role = {one.role: one.hex for one in colors}
+    by_role = {color.role: color.hex for color in colors}
     brand = [by_role[role] for role in BRAND if role in by_role]
     lead = hex_to_oklch(by_role[Role.PRIMARY])
     paper = by_role.get(Role.PAPER)

@@ -37,7 +37,7 @@ _CHARACTER_HALF_AT: Final = 1.6
 
 def moods_of(colors: tuple[RoleColor, ...]) -> tuple[str, ...]:
     """Return the words of a mood that a palette fits, by hue and character, the best first."""
-    figures = brand_figures({one.role: one.hex for one in colors})
+    figures = brand_figures({color.role: color.hex for color in colors})
     fits = {
         name: hues * 0.5 ** ((_away(figures, WORDS[name]) / _CHARACTER_HALF_AT) ** 2)
         for name, hues in _fits(colors, WORDS).items()
@@ -56,7 +56,7 @@ def _away(figures: BrandFigures, word: MoodWord) -> float:
 
 def _fits(colors: tuple[RoleColor, ...], words: Mapping[str, MoodWord]) -> dict[str, float]:
     """Return how much of each word's hue families the brand colours are, by their shares, 0 to 1."""
-    shares = _shares({one.role: one.hex for one in colors if one.role in BRAND})
+    shares = _shares({color.role: color.hex for color in colors if color.role in BRAND})
     belongs = [
         (share, {family: _belongs(family, *hex_to_oklch(value)) for family in FAMILIES})
         for value, share in shares.items()

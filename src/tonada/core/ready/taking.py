@@ -15,7 +15,7 @@ from tonada.core.take.take import Take
 
 def propose_ready(colors: tuple[RoleColor, ...], level: Level = "AA") -> Proposal:
     """Return the proposal for a palette's colours in their own roles. Raises InputError without Primary."""
-    candidates = tuple(Candidate(one.hex, PLANNED_SHARES[one.role], one.role) for one in colors)
+    candidates = tuple(Candidate(color.hex, PLANNED_SHARES[color.role], color.role) for color in colors)
     return propose_roles(candidates, "mood", level)
 
 
@@ -25,9 +25,9 @@ def ready_take(colors: tuple[RoleColor, ...], name: str, level: Level = "AA") ->
     Raises InputError where it has no Primary.
     """
     take = propose_ready(colors, level).take
-    own = {one.hex for one in colors}
+    own = {color.hex for color in colors}
     origin = Origin("source", f"from the ready-made palette “{name}”")
-    swatches = (replace(one, origin=origin) if one.hex in own else one for one in take.swatches)
+    swatches = (replace(swatch, origin=origin) if swatch.hex in own else swatch for swatch in take.swatches)
     return replace(take, swatches=tuple(swatches))
 
 

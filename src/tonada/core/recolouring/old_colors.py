@@ -113,7 +113,7 @@ def propose_mapping(
         for group in group_uses(own, difference):
             members = [own[row] for row in group.members]
             found.append(_mapped(take, members, written, _Asked(role, lead)))
-    return tuple(sorted(found, key=lambda one: -one.count))
+    return tuple(sorted(found, key=lambda entry: -entry.count))
 
 
 # The same files are asked for with every choice that is made for them.
@@ -201,20 +201,22 @@ def _target(take: Take, value: Hex, purpose: str, asked: _Asked) -> tuple[str, f
     if asked.signal is not None and take.has_role(asked.signal):
         owner = take.assignment(asked.signal).swatch
         return _nearest(take, value, "other", [asked.signal, *_steps(take, owner)])
-    roles = [one.role for one in take.roles if one.role not in SIGNALS]
+    roles = [assigned.role for assigned in take.roles if assigned.role not in SIGNALS]
     exact = _nearest(take, value, purpose, roles) if roles else None
     if exact is not None and exact[1] <= SAME:
         return exact
     if is_neutral(value):
         greys = [role for role in roles if _is_grey(take, role)]
-        steps = [key for one in take.neutrals for key in _steps(take, one.id)]
+        steps = [key for neutral in take.neutrals for key in _steps(take, neutral.id)]
         if greys or steps:
             return _nearest(take, value, purpose, [*greys, *steps])
     shade = _shade_of_lead(take, value, asked.lead)
     if shade is not None:
         return shade
-    said = [one.id for one in take.swatches if not take.is_signal_only(one.id)]
-    steps = [key for owner in (*said, *(one.id for one in take.neutrals)) for key in _steps(take, owner)]
+    said = [swatch.id for swatch in take.swatches if not take.is_signal_only(swatch.id)]
+    steps = [
+        key for owner in (*said, *(neutral.id for neutral in take.neutrals)) for key in _steps(take, owner)
+    ]
     return _nearest(take, value, purpose, [*roles, *steps])
 
 
@@ -226,7 +228,7 @@ def _shade_of_lead(take: Take, value: Hex, lead: Hex | None) -> tuple[str, float
     """Return Primary for the colour that leads, for its shades the step that is as much lighter or darker."""
     if lead is None or not take.has_role(Role.PRIMARY) or is_neutral(value):
         return None
-    own, leading, primary = (hex_to_oklch(one) for one in (value, lead, take.hex_of(Role.PRIMARY)))
+    own, leading, primary = (hex_to_oklch(entry) for entry in (value, lead, take.hex_of(Role.PRIMARY)))
     if value == lead:
         return Role.PRIMARY, _apart(value, take.hex_of(Role.PRIMARY))
     if float(hue_distance(own[2], leading[2])) > SHADES_WITHIN:
@@ -234,7 +236,7 @@ def _shade_of_lead(take: Take, value: Hex, lead: Hex | None) -> tuple[str, float
     wanted = primary[0] + own[0] - leading[0]
     owner = take.assignment(Role.PRIMARY).swatch
     keys = [Role.PRIMARY, *_steps(take, owner)]
-    key = min(keys, key=lambda one: abs(hex_to_oklch(take.color_of(one))[0] - wanted))
+    key = min(keys, key=lambda key: abs(hex_to_oklch(take.color_of(key))[0] - wanted))
     return key, _apart(value, take.color_of(key))
 
 

@@ -80,19 +80,19 @@ def _replaced(
 ) -> tuple[str, int]:
     parts: list[str] = []
     at = count = 0
-    for one in written_in(file, triples):
-        target = new.get(one.color.hex)
+    for entry in written_in(file, triples):
+        target = new.get(entry.color.hex)
         if target is None:
             continue
-        if one.is_triple:  # never a reference: what reads it expects three numbers
+        if entry.is_triple:  # never a reference: what reads it expects three numbers
             channels = (int(channel) for channel in hex_to_srgb8(target[1]))
-            instead = as_triple(file.text[one.start : one.end], *channels)
-        elif one.in_picture:
-            instead = _in_picture(file.text[one.start : one.end], target[1], one.color.alpha)
+            instead = as_triple(file.text[entry.start : entry.end], *channels)
+        elif entry.in_picture:
+            instead = _in_picture(file.text[entry.start : entry.end], target[1], entry.color.alpha)
         else:
-            instead = _replacement(names, target, one.color.alpha, write)
-        parts += [file.text[at : one.start], instead]
-        at = one.end
+            instead = _replacement(names, target, entry.color.alpha, write)
+        parts += [file.text[at : entry.start], instead]
+        at = entry.end
         count += 1
     return "".join([*parts, file.text[at:]]), count
 

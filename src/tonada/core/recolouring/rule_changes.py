@@ -64,17 +64,17 @@ def rule_changes(take: Take, files: Sequence[StyleFile], mapping: Mapping[Hex, s
     old = _by_place(_pairs_before(tuple(files), take.level))
     new = _by_place(rule_pairs(after, take.level))
     worse: list[WorseRule] = []
-    uses = Counter(value for one in old.values() for value in (one.text_hex, one.ground_hex) if value)
+    uses = Counter(value for entry in old.values() for value in (entry.text_hex, entry.ground_hex) if value)
     for place, now in new.items():
         was = old.get(place)
         if was is not None and now.outcome == "fails":
             mend = _mend(take, was, now, mapping, uses)
             worse += _worse(was, now, mend)
     return RuleChanges(
-        judged=sum(one.ratio is not None for one in new.values()),
-        failing_before=sum(one.outcome == "fails" for one in old.values()),
-        failing_after=sum(one.outcome == "fails" for one in new.values()),
-        worse=tuple(sorted(worse, key=lambda one: one.after / one.needed)),
+        judged=sum(pair.ratio is not None for pair in new.values()),
+        failing_before=sum(entry.outcome == "fails" for entry in old.values()),
+        failing_after=sum(entry.outcome == "fails" for entry in new.values()),
+        worse=tuple(sorted(worse, key=lambda pair: pair.after / pair.needed)),
     )
 
 
@@ -133,7 +133,7 @@ def _nearest_passing(take: Take, key: str, other: Hex, needed: float) -> TakeCol
     """Return the passing colour nearest to a key's: of its own ramp if one passes, never one of a signal
     where it is none itself."""
     value, owner = take.color_of(key), take.owner_of(key)[0]
-    passing = [one for one in color_choices(take) if ratio_between(one.hex, other) >= needed]
-    own = [one for one in passing if take.owner_of(one.key)[0] == owner]
-    others = [one for one in passing if not take.is_signal_only(take.owner_of(one.key)[0])]
-    return min(own or others, key=lambda one: difference_between(one.hex, value), default=None)
+    passing = [choice for choice in color_choices(take) if ratio_between(choice.hex, other) >= needed]
+    own = [entry for entry in passing if take.owner_of(entry.key)[0] == owner]
+    others = [entry for entry in passing if not take.is_signal_only(take.owner_of(entry.key)[0])]
+    return min(own or others, key=lambda color: difference_between(color.hex, value), default=None)

@@ -45,10 +45,10 @@ def _style_of(file: StyleFile) -> str:
     if not looks_like_html(file.text):
         return file.text.replace("</", "<\\/")
     rules: list[str] = []
-    for one in scan_page(file.text):
-        if one.selector and not one.selector.startswith("<") and one.selector != "style attribute":
-            rule = f"{one.selector} {{ {one.property}: {one.value} }}"
-            for context in reversed(one.context):
+    for entry in scan_page(file.text):
+        if entry.selector and not entry.selector.startswith("<") and entry.selector != "style attribute":
+            rule = f"{entry.selector} {{ {entry.property}: {entry.value} }}"
+            for context in reversed(entry.context):
                 rule = f"{context} {{ {rule} }}"
             rules.append(rule)
     return "\n".join(rules).replace("</", "<\\/")
@@ -70,28 +70,28 @@ def _selectors(files: Sequence[StyleFile]) -> list[str]:
     found: dict[str, None] = {}
     for file in files:
         scan = scan_page if looks_like_html(file.text) else scan_stylesheet
-        for one in scan(file.text, lambda name: name in ("background", "background-color")):
-            if not any(context.startswith(("@media", "@keyframes")) for context in one.context):
-                found |= dict.fromkeys(split_selectors(one.selector))
-    return sorted(found, key=lambda one: (":" in one, one.count(" ")))
+        for entry in scan(file.text, lambda name: name in ("background", "background-color")):
+            if not any(context.startswith(("@media", "@keyframes")) for context in entry.context):
+                found |= dict.fromkeys(split_selectors(entry.selector))
+    return sorted(found, key=lambda entry: (":" in entry, entry.count(" ")))
 
 
 def _element(selector: str) -> str | None:
     """Return the element that a selector describes, at rest and with a word in it; None where it has none."""
     own = described(selector) if "<" not in selector else None
-    if own is None or own.pseudo or ":" in selector or any(one.is_root for one in own.compounds):
+    if own is None or own.pseudo or ":" in selector or any(compound.is_root for compound in own.compounds):
         return None
     built = build(own.compounds)
     subject = built.subject
-    if any(one.tag in _WITHOUT_TEXT for one in built.root.iter() if one.tag not in ("html", "body")):
+    if any(entry.tag in _WITHOUT_TEXT for entry in built.root.iter() if entry.tag not in ("html", "body")):
         return None
     if subject.tag in ("html", "body"):
         return None
-    for one in built.root.iter():
-        for name in list(one.keys()):
+    for entry in built.root.iter():
+        for name in list(entry.keys()):
             # What asks for another place, or would be a script.
             if name.startswith("on") or name in ("src", "href", "style", "srcset", "action", "data"):
-                del one.attrib[name]
+                del entry.attrib[name]
     words = selector.replace(".", " ").replace("#", " ").split()
     subject.text = words[-1].replace("-", " ") if words else selector
-    return "".join(ElementTree.tostring(one, "unicode", method="html") for one in built.root[0])
+    return "".join(ElementTree.tostring(entry, "unicode", method="html") for entry in built.root[0])

@@ -122,19 +122,19 @@ class Assigned:
     impossible: tuple[str, ...]
 
 
-def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, neutral: str) -> Assigned:
+def assign_roles(take: Take, kept: Mapping[Role, Assignment], scheme: Scheme, neutral: str) -> Assigned:
     """Return all roles of REQUIREMENTS for a scheme, and at night the signals. What is `given` stays.
 
     take: with the swatches, the neutral and whatever has Primary among `given` or its own roles.
     """
     asks = requirements_of(scheme, take.level)
-    required = {role: asked for role, asked in asks.items() if role not in given}
+    required = {role: asked for role, asked in asks.items() if role not in kept}
     candidates = {
-        role: _candidates_for(take, given, asked.families, neutral, role) for role, asked in required.items()
+        role: _candidates_for(take, kept, asked.families, neutral, role) for role, asked in required.items()
     }
-    fixed = {role: _only(take, one) for role, one in given.items()}
+    fixed = {role: _only(take, one) for role, one in kept.items()}
     # What is given and stands on the grounds can't move: the grounds have to.
-    standing = {role: asked for role, asked in asks.items() if role in given and asked.on}
+    standing = {role: asked for role, asked in asks.items() if role in kept and asked.on}
     chosen = _cheapest(required, candidates, fixed, standing)
     made = {role: candidates[role] for role in chosen}
     grounds = {
@@ -151,17 +151,17 @@ def assign_roles(take: Take, given: Mapping[Role, Assignment], scheme: Scheme, n
         if (text := _impossible(role, required[role], made[role], number, grounds))
     }
     if scheme == "night":
-        roles |= _signals_at_night(take, given, grounds)
-    return Assigned({**given, **roles}, tuple(impossible), tuple(impossible.values()))
+        roles |= _signals_at_night(take, kept, grounds)
+    return Assigned({**kept, **roles}, tuple(impossible), tuple(impossible.values()))
 
 
 def _candidates_for(
-    take: Take, given: Mapping[Role, Assignment], families: Sequence[Family], neutral: str, role: Role
+    take: Take, kept: Mapping[Role, Assignment], families: Sequence[Family], neutral: str, role: Role
 ) -> _Candidates:
     owners: list[str] = []
     for family in families:
-        owner = {"neutral": neutral, "primary": _owner(take, given, Role.PRIMARY)}.get(
-            family, _owner(take, given, role)
+        owner = {"neutral": neutral, "primary": _owner(take, kept, Role.PRIMARY)}.get(
+            family, _owner(take, kept, role)
         )
         owners.append(owner if owner is not None else neutral)
     rows = [
@@ -171,9 +171,9 @@ def _candidates_for(
     return _filled(rows, own)
 
 
-def _owner(take: Take, given: Mapping[Role, Assignment], role: Role) -> str | None:
-    if role in given:
-        return given[role].swatch
+def _owner(take: Take, kept: Mapping[Role, Assignment], role: Role) -> str | None:
+    if role in kept:
+        return kept[role].swatch
     return take.assignment(role).swatch if take.has_role(role) else None
 
 
@@ -200,9 +200,9 @@ def _filled(rows: Sequence[tuple[str, int | None, Hex, int]], own: Hex) -> _Cand
     )
 
 
-def _only(take: Take, one: Assignment) -> _Candidates:
-    value = take.value_at(one.swatch, one.step)
-    return _filled([(one.swatch, one.step, value, 0)], value)
+def _only(take: Take, assignment: Assignment) -> _Candidates:
+    value = take.value_at(assignment.swatch, assignment.step)
+    return _filled([(assignment.swatch, assignment.step, value, 0)], value)
 
 
 def _cheapest(
@@ -319,10 +319,10 @@ def _impossible(
 
 
 def _signals_at_night(
-    take: Take, given: Mapping[Role, Assignment], grounds: Mapping[Role, float]
+    take: Take, kept: Mapping[Role, Assignment], grounds: Mapping[Role, float]
 ) -> dict[Role, Assignment]:
     """Choose the steps of the four signals together, so that they stay apart in any colour vision."""
-    roles = [role for role in SIGNALS if role not in given and take.has_role(role)]
+    roles = [role for role in SIGNALS if role not in kept and take.has_role(role)]
     if not roles:
         return {}
     candidates = []
@@ -332,7 +332,8 @@ def _signals_at_night(
         candidates.append(_filled([(owner, step, one, 0) for step, one in _steps(take, owner)], value))
     faces = {role: np.array([luminance]) for role, luminance in grounds.items()}
     costs = [
-        _costs(_SIGNAL_REQUIREMENT, one, _worst(_SIGNAL_REQUIREMENT, one, faces))[0, 0] for one in candidates
+        _costs(_SIGNAL_REQUIREMENT, candidate, _worst(_SIGNAL_REQUIREMENT, candidate, faces))[0, 0]
+        for candidate in candidates
     ]
     rows, _ = choose_together([hexes_to_srgb8(offered.hexes) for offered in candidates], costs)
     return {

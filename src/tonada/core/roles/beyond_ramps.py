@@ -14,7 +14,7 @@ import numpy as np
 
 from tonada.core.color.contrast import contrast_ratio, rounded_down
 from tonada.core.color.hue_rules import nearest_of_hue
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, hex_to_oklch, hexes_to_srgb8, srgb8_to_hex
 from tonada.core.roles.assignment import requirements_of
 from tonada.core.take.parts import Origin, Role, Swatch, free_swatch_id
@@ -68,12 +68,13 @@ def with_reading_colors(take: Take, missed: Sequence[Role]) -> tuple[Take, tuple
 
 
 def _with_made(take: Take, role: Role, value: Hex, on: str) -> Take:
-    name = unlike(color_name(value), {swatch.name for swatch in take.swatches})
+    name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     key = free_swatch_id({swatch.id for swatch in take.swatches})
     swatch = Swatch(key, name, value, False, Origin("made", f"made to read on {on}"))
     reason = f"Made, since no step of the ramps reads on {on}."
     roles = tuple(
-        replace(one, swatch=key, step=None, reason=reason) if one.role == role else one for one in take.roles
+        replace(assigned, swatch=key, step=None, reason=reason) if assigned.role == role else assigned
+        for assigned in take.roles
     )
     return replace(take, swatches=(*take.swatches, swatch), roles=roles)
 

@@ -78,7 +78,7 @@ class Candidate:
 
 
 @dataclass(frozen=True, slots=True)
-class Given:
+class Holder:
     """A role that one of the candidates has: which one, by its place, and why."""
 
     role: Role
@@ -88,12 +88,13 @@ class Given:
 
 @dataclass(frozen=True, slots=True)
 class BrandChoice:
-    """given: what candidates have. partners: what is made for the rest, Primary too where none can be it.
+    """holders: which candidates have a role. partners: what is made for the rest, Primary too if
+    none can be it.
 
     choices: what becomes of each candidate.
     """
 
-    given: tuple[Given, ...]
+    holders: tuple[Holder, ...]
     partners: tuple[Partner, ...]
     choices: tuple[Choice, ...]
 
@@ -142,15 +143,15 @@ def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") ->
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
     made = _partners(taken, colors)
     lead = taken.get(Role.PRIMARY) or _figures(-1, Candidate(made[0].hex, 0.0))
-    given = tuple(
-        Given(
+    holders = tuple(
+        Holder(
             role,
             color.number,
             "Chosen by you." if role in against else _reason(role, color, lead, whole),
         )
-        for role, color in sorted(taken.items(), key=lambda one: role_rank(one[0]))
+        for role, color in sorted(taken.items(), key=lambda entry: role_rank(entry[0]))
     )
-    return BrandChoice(given, made, _choices(candidates, colors, taken, whole))
+    return BrandChoice(holders, made, _choices(candidates, colors, taken, whole))
 
 
 def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
@@ -203,8 +204,8 @@ def _choose_brand_roles(
     largest = max(color.share for color in colors) or 1.0
     best: tuple[float, dict[Role, _Color]] = (-1.0, {})
     for assigned in product(*options):
-        given = [color.number for color in assigned if color]
-        if len(set(given)) < len(given) or not _is_apart(*assigned, wishes=wishes):
+        numbers = [color.number for color in assigned if color]
+        if len(set(numbers)) < len(numbers) or not _is_apart(*assigned, wishes=wishes):
             continue
         score = _score(*assigned, largest=largest)
         if score > best[0]:
@@ -283,7 +284,7 @@ def _partners(taken: Mapping[Role, _Color], colors: list[_Color]) -> tuple[Partn
         if role not in taken:
             others = (
                 *(color.hex for other, color in taken.items() if other in (Role.SECONDARY, Role.ACCENT)),
-                *(one.hex for one in made if one.role is Role.SECONDARY),
+                *(assigned.hex for assigned in made if assigned.role is Role.SECONDARY),
             )
             made.append(make(primary, others))
     return tuple(made)

@@ -22,4 +22,4 @@ def build_take(
         origin = Origin("source", f"from {source_name}", source=source, share=share)
         return replace(swatch, origin=origin)
 
-    return replace(proposal.take, swatches=tuple(sourced(one) for one in proposal.take.swatches))
+    return replace(proposal.take, swatches=tuple(sourced(swatch) for swatch in proposal.take.swatches))

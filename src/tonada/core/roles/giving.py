@@ -58,10 +58,10 @@ def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | Non
     Where the value is there already, that swatch has it. What was only made for the role goes away.
     Raises TakeError for a role that the take doesn't have.
     """
-    there = next((one for one in take.swatches if one.hex == value), None)
+    there = next((swatch for swatch in take.swatches if swatch.hex == value), None)
     if there is None:
         there = Swatch(
-            free_swatch_id({one.id for one in take.swatches}),
+            free_swatch_id({swatch.id for swatch in take.swatches}),
             _free_name(name, lambda one: any(swatch.name == one for swatch in take.swatches)),
             value,
             held=True,
@@ -71,28 +71,28 @@ def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | Non
     if role is None:
         return take
     before = take.swatch_of(role) if take.has_role(role) else None
-    given = give_role(take, role, (there.id, None))
+    changed = give_role(take, role, (there.id, None))
     is_left_over = (
         before is not None
         and before.id != there.id
         and not before.held
         and before.origin.kind in MADE_FOR_A_ROLE
-        and not dependents_of(given, before.id)
+        and not dependents_of(changed, before.id)
     )
-    return repoint.remove(given, before.id, None) if before and is_left_over else given
+    return repoint.remove(changed, before.id, None) if before and is_left_over else changed
 
 
 def _moved(roles: Assignments, places: dict[RoleKey, repoint.Target]) -> Assignments:
     return tuple(
-        replace(one, swatch=places[one.role][0], step=places[one.role][1], reason=CHOSEN)
-        if one.role in places
-        else one
-        for one in roles
+        replace(assigned, swatch=places[assigned.role][0], step=places[assigned.role][1], reason=CHOSEN)
+        if assigned.role in places
+        else assigned
+        for assigned in roles
     )
 
 
 def _swapped(roles: Assignments, one: RoleKey, other: RoleKey) -> Assignments:
-    at = {given.role: (given.swatch, given.step) for given in roles}
+    at = {assigned.role: (assigned.swatch, assigned.step) for assigned in roles}
     return _moved(roles, {one: at[other], other: at[one]}) if one in at and other in at else roles
 
 

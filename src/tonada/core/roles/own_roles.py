@@ -31,7 +31,7 @@ def add_own_role(take: Take, name: str, target: Target) -> Take:
         raise TakeError("Give the role a name.", field="name")
     take.value_at(*target)
     schemes = (take.roles, take.other.roles if take.other else ())
-    key = _free_key(name, {one.role for roles in schemes for one in roles})
+    key = _free_key(name, {assigned.role for roles in schemes for assigned in roles})
     made = Assignment(key, target[0], CHOSEN, target[1], name=name)
     # At night the same colour has it, until it is given another one there.
     other = take.other and replace(take.other, roles=(*take.other.roles, made))
@@ -45,7 +45,7 @@ def idle_target(take: Take) -> Target:
     """
     if not take.swatches:
         raise TakeError("A role needs a colour. Add one first.", field="swatch")
-    busy = {one.swatch for one in (*take.roles, *(take.other.roles if take.other else ()))}
+    busy = {assigned.swatch for assigned in (*take.roles, *(take.other.roles if take.other else ()))}
     idle = next((swatch for swatch in take.swatches if swatch.id not in busy), take.swatches[0])
     return idle.id, None
 
@@ -70,7 +70,7 @@ def remove_role(take: Take, role: RoleKey) -> Take:
         roles=_without(take.roles, role),
         pairs=_unpaired(take.pairs, role),
         grounds=_unused(take.grounds, role),
-        slots=tuple(one for one in take.slots if one.key != role),
+        slots=tuple(slot for slot in take.slots if slot.key != role),
         proof=replace(take.proof, duotone=None if role in (take.proof.duotone or ()) else take.proof.duotone),
         other=other,
     )
@@ -84,16 +84,16 @@ def _free_key(name: str, taken: Collection[str]) -> RoleKey:
 
 
 def _without(roles: tuple[Assignment, ...], role: RoleKey) -> tuple[Assignment, ...]:
-    return tuple(one for one in roles if one.role != role)
+    return tuple(assigned for assigned in roles if assigned.role != role)
 
 
 def _unpaired(pairs: tuple[Pair, ...], role: RoleKey) -> tuple[Pair, ...]:
-    return tuple(one for one in pairs if role not in (one.text, one.ground))
+    return tuple(pair for pair in pairs if role not in (pair.text, pair.ground))
 
 
 def _unused(grounds: tuple[GroundSettings, ...], role: RoleKey) -> tuple[GroundSettings, ...]:
     return tuple(
-        replace(one, uses=tuple((element, key) for element, key in one.uses if key != role))
-        for one in grounds
-        if one.ground != role
+        replace(ground, uses=tuple((element, key) for element, key in ground.uses if key != role))
+        for ground in grounds
+        if ground.ground != role
     )

@@ -66,8 +66,8 @@ def page_pairs(take: Take) -> tuple[Pair, ...]:
 
 def by_rule(take: Take) -> frozenset[str]:
     """Return the ids of the pairs whose text depends on the ground, and is what the rule gives."""
-    given = {pair.id: pair.text for pair in page_pairs(take) if pair.id.startswith(tuple(_PLACES.values()))}
-    return frozenset(pair.id for pair in take.pairs if given.get(pair.id) == pair.text)
+    texts = {pair.id: pair.text for pair in page_pairs(take) if pair.id.startswith(tuple(_PLACES.values()))}
+    return frozenset(pair.id for pair in take.pairs if texts.get(pair.id) == pair.text)
 
 
 def with_texts_by_rule(before: Take, after: Take) -> Take:
@@ -83,8 +83,8 @@ def with_texts_by_rule(before: Take, after: Take) -> Take:
 
 def _texts_by_rule(before: Take, after: Take) -> Take:
     following = by_rule(before)
-    given = {pair.id: pair.text for pair in page_pairs(after) if pair.id in following}
-    pairs = tuple(replace(pair, text=given.get(pair.id, pair.text)) for pair in after.pairs)
+    texts = {pair.id: pair.text for pair in page_pairs(after) if pair.id in following}
+    pairs = tuple(replace(pair, text=texts.get(pair.id, pair.text)) for pair in after.pairs)
     return replace(after, pairs=pairs)
 
 
@@ -135,7 +135,7 @@ def nearest_step(take: Take, role: Role, ground: Hex, needed: float) -> str | No
 
 def _ends(take: Take) -> Iterator[str]:
     """Return the lightest and the darkest step of each neutral, and of Primary."""
-    owners = [one.id for one in take.neutrals]
+    owners = [neutral.id for neutral in take.neutrals]
     if take.has_role(Role.PRIMARY):
         owners.append(take.assignment(Role.PRIMARY).swatch)
     for owner in owners:

@@ -74,10 +74,10 @@ class Partner:
 _BY_RULE: Final = Origin("harmony", "by a hue rule from Primary")
 
 
-def make_lead(given: Hex) -> Partner:
+def make_lead(value: Hex) -> Partner:
     """Return a Primary where the colour that was given is too pale to be one: deeper, of its hue."""
-    _, chroma, hue = hex_to_oklch(given)
-    on_white = rounded_down(ratio_between(given, "#ffffff"), 1)
+    _, chroma, hue = hex_to_oklch(value)
+    on_white = rounded_down(ratio_between(value, "#ffffff"), 1)
     origin = Origin("made", "made to lead")
     if chroma < 0.01:
         reason = f"Added: the given colour has only {on_white}:1 on white, and no hue."

@@ -34,10 +34,10 @@ class Plan:
     advice: tuple[str, ...]
 
 
-def planned_share(one: Assignment) -> float:
+def planned_share(assignment: Assignment) -> float:
     """Return the share of the page that a role is planned to take, before all are brought to 1."""
-    usual = PLANNED_SHARES.get(one.role, OWN_ROLE_SHARE)
-    return usual if one.share is None else one.share
+    usual = PLANNED_SHARES.get(assignment.role, OWN_ROLE_SHARE)
+    return usual if assignment.share is None else assignment.share
 
 
 def plan_shares(take: Take, shares: Mapping[tuple[RoleKey, ...], float]) -> Take:
@@ -46,18 +46,20 @@ def plan_shares(take: Take, shares: Mapping[tuple[RoleKey, ...], float]) -> Take
     shares: 0 to 1, by the roles of a colour. Roles that aren't named keep what they have.
     """
     planned = {role: share / len(roles) for roles, share in shares.items() for role in roles}
-    roles = tuple(replace(one, share=planned.get(one.role, one.share)) for one in take.roles)
+    roles = tuple(
+        replace(assigned, share=planned.get(assigned.role, assigned.share)) for assigned in take.roles
+    )
     return replace(take, roles=roles)
 
 
 def forget_shares(take: Take) -> Take:
     """Return the take with the usual shares, in the scheme at hand."""
-    return replace(take, roles=tuple(replace(one, share=None) for one in take.roles))
+    return replace(take, roles=tuple(replace(role, share=None) for role in take.roles))
 
 
 def plan_of(roles: tuple[Assignment, ...]) -> Plan:
     """Return the plan that follows from the shares of roles; without roles everything is 0."""
-    shares = {one.role: planned_share(one) for one in roles}
+    shares = {assigned.role: planned_share(assigned) for assigned in roles}
     whole = sum(shares.values())
     if not whole:
         return Plan(0.0, 0.0, 0.0, ())

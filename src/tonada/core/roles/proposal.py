@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from typing import Final
 
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.color.wcag import Level
 from tonada.core.roles.assignment import assign_roles
@@ -73,16 +73,16 @@ def propose_roles(
     base, place_of = _gather(candidates, choice, holds=whole != "mood")
     base = replace(base, level=level)
     take, impossible = whole_take(base)
-    asked = {one.role for one in choice.given}
+    asked = {assigned.role for assigned in choice.holders}
     roles = tuple(
         ProposedRole(
-            Role(one.role),
-            take.value_at(one.swatch, one.step),
-            one.reason,
-            place_of.get(one.swatch) if one.role in asked else None,
-            _origin_kind(take, one),
+            Role(assigned.role),
+            take.value_at(assigned.swatch, assigned.step),
+            assigned.reason,
+            place_of.get(assigned.swatch) if assigned.role in asked else None,
+            _origin_kind(take, assigned),
         )
-        for one in take.roles
+        for assigned in take.roles
     )
     return Proposal(roles, choice.choices, take, impossible)
 
@@ -111,15 +111,15 @@ def _is_changed(by_day: Hex, by_night: Hex) -> bool:
 
 def _steadied(take: Take, loud: frozenset[str]) -> Take:
     swatches = (
-        replace(one, ramp=replace(one.ramp, kind="steady")) if one.id in loud else one
-        for one in take.swatches
+        replace(swatch, ramp=replace(swatch.ramp, kind="steady")) if swatch.id in loud else swatch
+        for swatch in take.swatches
     )
     return replace(take, swatches=tuple(swatches))
 
 
-def _origin_kind(take: Take, one: Assignment) -> OriginKind:
-    is_swatch = one.step is None and take.neutral(one.swatch) is None
-    return take.swatch(one.swatch).origin.kind if is_swatch else "made"
+def _origin_kind(take: Take, assignment: Assignment) -> OriginKind:
+    is_swatch = assignment.step is None and take.neutral(assignment.swatch) is None
+    return take.swatch(assignment.swatch).origin.kind if is_swatch else "made"
 
 
 def _gather(
@@ -132,32 +132,32 @@ def _gather(
     swatches: dict[Hex, Swatch] = {}
     places: dict[str, int] = {}
     roles: list[Assignment] = []
-    names = {one.hex: one.name for one in candidates if one.name}
+    names = {candidate.hex: candidate.name for candidate in candidates if candidate.name}
 
     def swatch_for(value: Hex, origin: Origin, *, held: bool) -> str:
         if value not in swatches:
-            name = unlike(
+            name = unused_name(
                 names.get(value) or color_name(value), {swatch.name for swatch in swatches.values()}
             )
             swatches[value] = Swatch(f"s{len(swatches) + 1}", name, value, held, origin)
         return swatches[value].id
 
-    given = Origin("source", "given")
+    origin = Origin("source", "given")
     wanted: list[tuple[Role, str, int | None, Hex, Origin]] = [
         *(
-            (one.role, one.reason, one.candidate, candidates[one.candidate].hex, given)
-            for one in choice.given
+            (assigned.role, assigned.reason, assigned.candidate, candidates[assigned.candidate].hex, origin)
+            for assigned in choice.holders
         ),
-        *((one.role, one.reason, None, one.hex, one.origin) for one in choice.partners),
+        *((partner.role, partner.reason, None, partner.hex, partner.origin) for partner in choice.partners),
     ]
-    for role, reason, candidate, value, origin in sorted(wanted, key=lambda one: role_rank(one[0])):
+    for role, reason, candidate, value, origin in sorted(wanted, key=lambda entry: role_rank(entry[0])):
         swatch = swatch_for(value, origin, held=holds and candidate is not None)
         if candidate is not None:
             places[swatch] = candidate
         roles.append(Assignment(role, swatch, reason))
     for number, (candidate_, kept) in enumerate(zip(candidates, choice.choices, strict=True)):
         if kept == "keep":
-            places[swatch_for(candidate_.hex, given, held=holds)] = number
+            places[swatch_for(candidate_.hex, origin, held=holds)] = number
     return Take(tuple(swatches.values()), tuple(roles)), places
 
 
@@ -169,9 +169,9 @@ def with_all_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     """
     take = _with_neutral(take)
     neutral = take.neutrals[0].id
-    given = {Role(one.role): one for one in take.roles if one.role in set(Role)}
-    own = tuple(one for one in take.roles if one.role not in set(Role))
-    day = assign_roles(take, given, "day", neutral)
+    kept = {Role(assigned.role): assigned for assigned in take.roles if assigned.role in set(Role)}
+    own = tuple(assigned for assigned in take.roles if assigned.role not in set(Role))
+    day = assign_roles(take, kept, "day", neutral)
     take, impossible = with_reading_colors(replace(take, roles=(*day.roles.values(), *own)), day.missed)
     take = _with_signals(take, day.roles)
     night = assign_roles(take, {}, "night", neutral)
@@ -179,12 +179,12 @@ def with_all_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     take = replace(take, roles=_ordered(take.roles), scheme="day", other=None)
     at_night = replace(take, roles=_ordered((*kept.values(), *own)), pairs=())
     other = SchemeRoles(at_night.roles, page_pairs(at_night))
-    at_night_too = tuple(f"By night: {one}" for one in night.impossible)
+    at_night_too = tuple(f"By night: {entry}" for entry in night.impossible)
     return replace(take, pairs=page_pairs(take), other=other), impossible + at_night_too
 
 
 def _ordered(roles: tuple[Assignment, ...]) -> tuple[Assignment, ...]:
-    return tuple(sorted(roles, key=lambda one: role_rank(one.role)))
+    return tuple(sorted(roles, key=lambda assigned: role_rank(assigned.role)))
 
 
 def _with_neutral(take: Take) -> Take:
@@ -205,7 +205,7 @@ def _with_signals(take: Take, roles: Mapping[Role, Assignment]) -> Take:
     for signal in propose_signals(brand, grounds):
         if signal.role in missing:
             taken = {swatch.id for swatch in swatches}
-            name = unlike(str(signal.role).capitalize(), {swatch.name for swatch in swatches})
+            name = unused_name(str(signal.role).capitalize(), {swatch.name for swatch in swatches})
             key = free_swatch_id(taken)
             swatches.append(Swatch(key, name, signal.hex, False, Origin("made", "made for a signal")))
             assignments.append(Assignment(signal.role, key, signal.reason))

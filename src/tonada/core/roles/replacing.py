@@ -27,11 +27,15 @@ def replace_source(take: Take, before: str, after: str, name: str, moves: Sequen
     roles, ramps and whether they are held; so do those whose colour stays. Labels and headings that are as
     the rule gives them stay so. What was moved by hand since is of no source any more, and stays.
     """
-    to = {one.before: one for one in moves}
-    own = [one for one in take.swatches if one.origin.source == before and one.origin.kind == "source"]
-    values = {one.id: to[one.hex].after for one in own if one.hex in to}
+    to = {move.before: move for move in moves}
+    own = [
+        swatch
+        for swatch in take.swatches
+        if swatch.origin.source == before and swatch.origin.kind == "source"
+    ]
+    values = {color.id: to[color.hex].after for color in own if color.hex in to}
     moved = recolor_many(take, values, f"from {name}", "source")
-    ids = {one.id for one in own}
+    ids = {entry.id for entry in own}
     swatches = tuple(
         replace(one, origin=_origin(one.origin, after, name, to.get(old.hex))) if one.id in ids else one
         for one, old in zip(moved.swatches, take.swatches, strict=True)

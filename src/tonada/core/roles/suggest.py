@@ -23,15 +23,18 @@ def suggest_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     made for roles that go elsewhere stay, without a role. Raises TakeError where there is no swatch.
     """
     take = take if take.scheme == "day" else take.turned()
-    signals = {one.swatch for one in take.roles if one.role in SIGNALS}
+    signals = {assigned.swatch for assigned in take.roles if assigned.role in SIGNALS}
     offered = [swatch for swatch in take.swatches if swatch.id not in signals]
     if not offered:
         raise TakeError("Roles need at least one swatch.", field="document.swatches")
-    candidates = tuple(Candidate(one.hex, one.origin.share or UNKNOWN_SHARE) for one in offered)
-    is_artwork = any(one.origin.share for one in offered)
+    candidates = tuple(Candidate(color.hex, color.origin.share or UNKNOWN_SHARE) for color in offered)
+    is_artwork = any(entry.origin.share for entry in offered)
     choice = choose_brand(candidates, "artwork" if is_artwork else "list")
-    brand = [Assignment(one.role, offered[one.candidate].id, one.reason) for one in choice.given]
-    kept = [one for one in take.roles if one.role in SIGNALS or one.role not in set(Role)]
+    brand = [
+        Assignment(assigned.role, offered[assigned.candidate].id, assigned.reason)
+        for assigned in choice.holders
+    ]
+    kept = [assigned for assigned in take.roles if assigned.role in SIGNALS or assigned.role not in set(Role)]
     base = replace(take, roles=(*brand, *kept), pairs=(), other=None)
     proposed, impossible = with_all_roles(base)
     return with_kept(take, proposed), impossible
@@ -46,9 +49,9 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
         )
     plain = replace(day, other=None)
     found = assign_roles(plain, {}, "night", day.neutrals[0].id)
-    own = tuple(one for one in day.roles if one.role not in set(Role))
-    given = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
-    roles = tuple(sorted(given, key=lambda one: role_rank(one.role)))
+    own = tuple(assigned for assigned in day.roles if assigned.role not in set(Role))
+    shown = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
+    roles = tuple(sorted(shown, key=lambda assigned: role_rank(assigned.role)))
     at_night = replace(plain, roles=roles, pairs=())
     made = replace(
         day, other=SchemeRoles(roles, page_pairs(at_night), day.other.grounds if day.other else ())
@@ -58,13 +61,13 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
 
 def with_kept(before: Take, after: Take) -> Take:
     """Return the take with planned shares, samples and added pairs as they were, where they still fit."""
-    shares = {one.role: one.share for one in before.roles}
-    roles = tuple(replace(one, share=shares.get(one.role)) for one in after.roles)
+    shares = {assigned.role: assigned.share for assigned in before.roles}
+    roles = tuple(replace(assigned, share=shares.get(assigned.role)) for assigned in after.roles)
     other = after.other and SchemeRoles(
         after.other.roles, _with_samples(before, after.other.pairs), after.other.grounds
     )
     made = replace(after, roles=roles, pairs=_with_samples(before, after.pairs), other=other)
-    known = {one.id for one in made.pairs}
+    known = {pair.id for pair in made.pairs}
     added = tuple(
         pair
         for pair in before.pairs
@@ -78,5 +81,5 @@ def _is_there(take: Take, key: str) -> bool:
 
 
 def _with_samples(before: Take, pairs: tuple[Pair, ...]) -> tuple[Pair, ...]:
-    samples = {one.id: one.sample for one in before.pairs}
-    return tuple(replace(one, sample=samples.get(one.id, one.sample)) for one in pairs)
+    samples = {pair.id: pair.sample for pair in before.pairs}
+    return tuple(replace(pair, sample=samples.get(pair.id, pair.sample)) for pair in pairs)

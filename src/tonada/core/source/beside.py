@@ -55,9 +55,11 @@ def _pairs(before: Sequence[ColorShare], after: Sequence[ColorShare]) -> dict[in
     # Only where a file is replaced; it takes half a second to load.
     from scipy.optimize import linear_sum_assignment
 
-    labs = [srgb8_to_oklab(hexes_to_srgb8(tuple(one.hex for one in colors))) for colors in (before, after)]
+    labs = [
+        srgb8_to_oklab(hexes_to_srgb8(tuple(color.hex for color in colors))) for colors in (before, after)
+    ]
     away = delta_e_ok(labs[0][:, None], labs[1][None])
-    shares = [np.array([one.share for one in colors]) for colors in (before, after)]
+    shares = [np.array([color.share for color in colors]) for colors in (before, after)]
     costs = np.minimum(away, SAME_PLACE) + SHARE_COUNTS * np.abs(shares[0][:, None] - shares[1][None])
     # The same value is the same colour, however much it covers.
     costs[away < 1e-9] = 0.0

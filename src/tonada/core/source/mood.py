@@ -108,7 +108,7 @@ def _starting_colors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[St
         is_apart = all(float(hue_distance(hue, other)) >= LEAST_HUE_DISTANCE for other in taken)
         is_strong = weights[family] >= LEAST_OF_STRONGEST * strongest or len(colors) < FEWEST_COLORS
         if is_apart and is_strong and len(colors) < MOST_COLORS:
-            value = _color(family, character, [one.hex for one in colors])
+            value = _color(family, character, [color.hex for color in colors])
             share = weights[family] / strongest
             colors.append(StartingColor(value, color_name(value), family, share, tuple(speakers[family])))
             taken.append(hue)
@@ -117,7 +117,10 @@ def _starting_colors(chosen: list[MoodWord], field: MoodWord | None) -> tuple[St
 
 def _blend(characters: list[Character]) -> Character:
     """Return the mean of characters: what several words together ask for."""
-    figures = [(one.lightness, one.chroma, one.span, one.most_chroma) for one in characters]
+    figures = [
+        (character.lightness, character.chroma, character.span, character.most_chroma)
+        for character in characters
+    ]
     lightness, chroma, span, most_chroma = np.mean(figures, axis=0).tolist()
     return Character("together", lightness, chroma, span, "", most_chroma)
 

@@ -20,9 +20,9 @@ class TakeColor:
 
 def color_choices(take: Take) -> tuple[TakeColor, ...]:
     """Return the roles, the swatches, and every step of swatches and neutrals."""
-    owners = [*(one.id for one in take.swatches), *(one.id for one in take.neutrals)]
-    keys = [one.role for one in sorted(take.roles, key=lambda one: role_rank(one.role))]
-    keys += [one.id for one in take.swatches]
+    owners = [*(swatch.id for swatch in take.swatches), *(neutral.id for neutral in take.neutrals)]
+    keys = [assigned.role for assigned in sorted(take.roles, key=lambda assigned: role_rank(assigned.role))]
+    keys += [swatch.id for swatch in take.swatches]
     keys += [step_key(owner, step) for owner in owners for step in range(1, len(take.ramp(owner).hexes) + 1)]
     found: dict[tuple[str, Hex], TakeColor] = {}
     for key in keys:

@@ -40,10 +40,10 @@ def check_parts(
     for number, overlay in enumerate(overlays):
         who = f"The overlay “{overlay.name}”"
         _check_target(overlay.swatch, overlay.step, owners, ids, who, f"overlays.{number}")
-    layers = {one.id for one in overlays}
+    layers = {overlay.id for overlay in overlays}
     for roles, pairs in schemes:
         _check_roles(roles, owners, ids)
-        _check_pairs(pairs, {one.role for one in roles}, owners, layers)
+        _check_pairs(pairs, {assigned.role for assigned in roles}, owners, layers)
 
 
 def step_count(swatch: Swatch) -> int:
@@ -68,12 +68,14 @@ def _check_ids(swatches: Iterable[Swatch], neutrals: Iterable[Neutral], overlays
     taken: set[str] = set()
     kinds = (("swatches", swatches), ("neutrals", neutrals), ("overlays", overlays))
     for field, things in kinds:
-        for one in things:
-            if one.id in taken:
-                raise TakeError(f"Two {field} have the same id “{one.id}”; each needs its own.", field=field)
-            if one.id in ROLE_NAMES or OWN_ROLE.match(one.id):
-                raise TakeError(f"“{one.id}” is a role; an id must be another word.", field=field)
-            taken.add(one.id)
+        for thing in things:
+            if thing.id in taken:
+                raise TakeError(
+                    f"Two {field} have the same id “{thing.id}”; each needs its own.", field=field
+                )
+            if thing.id in ROLE_NAMES or OWN_ROLE.match(thing.id):
+                raise TakeError(f"“{thing.id}” is a role; an id must be another word.", field=field)
+            taken.add(thing.id)
 
 
 def _check_swatch(swatch: Swatch, number: int) -> None:
@@ -104,7 +106,7 @@ def _check_neutral(neutral: Neutral, number: int, swatches: Collection[str]) -> 
 
 
 def _check_roles(roles: Sequence[Assignment], owners: Mapping[str, int], swatches: Collection[str]) -> None:
-    given: set[str] = set()
+    known: set[str] = set()
     for number, one in enumerate(roles):
         _check_target(one.swatch, one.step, owners, swatches, f"The role {one.role}", f"roles.{number}")
         if one.role not in ROLE_NAMES and not (OWN_ROLE.match(one.role) and one.name):
@@ -112,11 +114,11 @@ def _check_roles(roles: Sequence[Assignment], owners: Mapping[str, int], swatche
                 f"“{one.role[:40]}” isn’t a role; one of your own is named and its key begins with “own-”.",
                 field=f"roles.{number}.role",
             )
-        if one.role in given:
+        if one.role in known:
             raise TakeError(
                 f"The role {one.role} is given twice; give it once.", field=f"roles.{number}.role"
             )
-        given.add(one.role)
+        known.add(one.role)
 
 
 def _check_pairs(

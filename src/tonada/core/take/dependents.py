@@ -42,39 +42,42 @@ def dependents_of(take: Take, owner: str) -> Dependents:
         *_role_lines(front.roles, owner, ""),
         *(_role_lines(take.other.roles, owner, f" by {behind}") if take.other else ()),
     ]
-    grounds = [one for scheme in schemes for one in scheme.grounds]
+    grounds = [ground for scheme in schemes for ground in scheme.grounds]
     return Dependents(
         roles=tuple(roles),
         pairs=sum(_count(scheme.pairs, _keys(scheme.roles, owner), owner) for scheme in schemes),
-        overlays=tuple(one.name for one in take.overlays if one.swatch == owner),
-        neutrals=tuple(one.name for one in take.neutrals if one.tint == owner),
+        overlays=tuple(overlay.name for overlay in take.overlays if overlay.swatch == owner),
+        neutrals=tuple(neutral.name for neutral in take.neutrals if neutral.tint == owner),
         grounds=tuple(_ground_names(grounds, owner)),
         elements=sum(_is_of(key, owner) for _, key in _uses(grounds)),
-        slots=sum(_is_of(one.key, owner) for one in take.slots),
+        slots=sum(_is_of(slot.key, owner) for slot in take.slots),
     )
 
 
 def _role_lines(roles: Iterable[Assignment], owner: str, when: str) -> list[str]:
-    found = [one for one in roles if one.swatch == owner]
-    return [role_name(one.role, one.name) + when + (", on a step" if one.step else "") for one in found]
+    found = [assigned for assigned in roles if assigned.swatch == owner]
+    return [
+        role_name(assigned.role, assigned.name) + when + (", on a step" if assigned.step else "")
+        for assigned in found
+    ]
 
 
 def _keys(roles: Iterable[Assignment], owner: str) -> frozenset[str]:
-    return frozenset(one.role for one in roles if one.swatch == owner)
+    return frozenset(assigned.role for assigned in roles if assigned.swatch == owner)
 
 
 def _count(pairs: Iterable[Pair], roles: frozenset[str], owner: str) -> int:
-    return sum(any(key in roles or _is_of(key, owner) for key in (one.text, one.ground)) for one in pairs)
+    return sum(any(key in roles or _is_of(key, owner) for key in (pair.text, pair.ground)) for pair in pairs)
 
 
 def _ground_names(grounds: Iterable[GroundSettings], owner: str) -> Iterable[str]:
-    for one in grounds:
-        if one.ground is not None and _is_of(one.ground, owner):
-            yield one.name or role_name(one.id)
+    for ground in grounds:
+        if ground.ground is not None and _is_of(ground.ground, owner):
+            yield ground.name or role_name(ground.id)
 
 
 def _uses(grounds: Sequence[GroundSettings]) -> Iterable[tuple[Element, str]]:
-    return (use for one in grounds for use in one.uses)
+    return (use for ground in grounds for use in ground.uses)
 
 
 def _is_of(key: str, owner: str) -> bool:

@@ -74,7 +74,7 @@ def _fields(**renames: Rename) -> Rename:
 
 def _each(change: Rename) -> Rename:
     """Rename every entry of a list."""
-    return lambda found: [change(one) for one in found] if isinstance(found, (list, tuple)) else found
+    return lambda found: [change(entry) for entry in found] if isinstance(found, (list, tuple)) else found
 
 
 def _among(names: Mapping[str, str]) -> Rename:
@@ -83,8 +83,12 @@ def _among(names: Mapping[str, str]) -> Rename:
 
 def _owner(document: Mapping[str, Any]) -> Rename:
     """An id that is the name of a role now, such as that of a swatch `info`, becomes another one."""
-    entries = [one for field in _OWNERS if isinstance(document.get(field), list) for one in document[field]]
-    ids = {one["id"] for one in entries if isinstance(one, Mapping) and isinstance(one.get("id"), str)}
+    entries = [
+        entry for field in _OWNERS if isinstance(document.get(field), list) for entry in document[field]
+    ]
+    ids = {
+        entry["id"] for entry in entries if isinstance(entry, Mapping) and isinstance(entry.get("id"), str)
+    }
     return _among({taken: _free_id(taken, ids) for taken in ids & ROLE_NAMES})
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.color.naming import unlike
+from tonada.core.color.naming import unused_name
 from tonada.core.errors import TakeError
 from tonada.core.take.parts import free_id
 from tonada.core.take.repoint import moved_to_nearest
@@ -16,8 +16,8 @@ NAME: Final = "Neutral"
 
 def add_neutral(take: Take) -> Take:
     """Return the take with one more neutral: pure greys, for the designer to tint."""
-    taken = {one.id for kind in (take.swatches, take.neutrals, take.overlays) for one in kind}
-    name = unlike(NAME, {one.name for one in take.neutrals})
+    taken = {entry.id for kind in (take.swatches, take.neutrals, take.overlays) for entry in kind}
+    name = unused_name(NAME, {neutral.name for neutral in take.neutrals})
     return replace(take, neutrals=(*take.neutrals, Neutral(free_id("n", taken), name)))
 
 

@@ -21,7 +21,7 @@ def add_overlay(
     target: of Ink, or else of Primary, where none is given. Raises TakeError where there is neither.
     """
     target = target or _usual_target(take)
-    key = free_id("o", {one.id for one in take.overlays})
+    key = free_id("o", {overlay.id for overlay in take.overlays})
     opacity = 1.0 if on_picture else USUAL_OPACITY
     made = Overlay(key, name or f"Overlay {key[1:]}", target[0], opacity, target[1])
     proof = replace(take.proof, overlay=key) if on_picture else take.proof
@@ -49,10 +49,10 @@ def remove_overlay(take: Take, overlay_id: str) -> Take:
         take,
         pairs=_without(take.pairs, overlay_id),
         other=other,
-        overlays=tuple(one for one in take.overlays if one.id != overlay_id),
+        overlays=tuple(overlay for overlay in take.overlays if overlay.id != overlay_id),
         proof=proof,
     )
 
 
 def _without(pairs: tuple[Pair, ...], overlay: str) -> tuple[Pair, ...]:
-    return tuple(one for one in pairs if one.text != overlay and overlay not in one.layers)
+    return tuple(pair for pair in pairs if pair.text != overlay and overlay not in pair.layers)

@@ -125,9 +125,9 @@ class ProofSettings:
         wide = dict(self.sizes).get(style, USUAL_SIZES[style])
         if width == "wide":
             return wide
-        given = next((size for on, one, size in self.narrow_sizes if (on, one) == (width, style)), None)
-        if given is not None:
-            return replace(wide, size=given)
+        own = next((size for on, one, size in self.narrow_sizes if (on, one) == (width, style)), None)
+        if own is not None:
+            return replace(wide, size=own)
         above = max(0.0, wide.size - NARROWED_ABOVE)
         return replace(wide, size=wide.size - float(round((1 - NARROWED[width]) * above)))
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import replace
 
-from tonada.core.color.naming import color_name, unlike
+from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex
 from tonada.core.take.take import Origin, OriginKind, Swatch, Take
 
@@ -32,8 +32,8 @@ def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginK
         swatches.append(swatch)
     reason = f"{note[:1].upper()}{note[1:]}."
     roles = tuple(
-        replace(one, reason=reason) if one.swatch in changed and one.step is None else one
-        for one in take.roles
+        replace(assigned, reason=reason) if assigned.swatch in changed and assigned.step is None else assigned
+        for assigned in take.roles
     )
     return replace(take, swatches=tuple(swatches), roles=roles)
 
@@ -42,7 +42,7 @@ def _name_for(swatch: Swatch, value: Hex, taken: set[str]) -> str:
     systematic = color_name(swatch.hex)
     name, _, number = swatch.name.rpartition(" ")
     is_systematic = swatch.name == systematic or (name == systematic and number.isdecimal())
-    return unlike(color_name(value), taken) if is_systematic else swatch.name
+    return unused_name(color_name(value), taken) if is_systematic else swatch.name
 
 
 def change_pair_text(take: Take, pair_id: str, text: str) -> Take:

@@ -43,20 +43,22 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
     def move(target: Target) -> Target:
         return target if target[0] != owner or instead is None else instead
 
-    tint = instead[0] if instead and any(one.id == instead[0] for one in take.swatches) else None
+    tint = instead[0] if instead and any(swatch.id == instead[0] for swatch in take.swatches) else None
     moved = _repointed(take, move)
     return replace(
         moved,
-        swatches=tuple(one for one in moved.swatches if one.id != owner),
+        swatches=tuple(swatch for swatch in moved.swatches if swatch.id != owner),
         neutrals=tuple(
-            replace(one, tint=tint) if one.tint == owner else one for one in moved.neutrals if one.id != owner
+            replace(neutral, tint=tint) if neutral.tint == owner else neutral
+            for neutral in moved.neutrals
+            if neutral.id != owner
         ),
         harmony=replace(
             take.harmony,
             anchor=None if take.harmony.anchor == owner else take.harmony.anchor,
             ground=None if take.harmony.ground == owner else take.harmony.ground,
-            shaped_from=tuple(one for one in take.harmony.shaped_from if one[0] != owner),
-            varied_from=tuple(one for one in take.harmony.varied_from if one[0] != owner),
+            shaped_from=tuple(entry for entry in take.harmony.shaped_from if entry[0] != owner),
+            varied_from=tuple(entry for entry in take.harmony.varied_from if entry[0] != owner),
         ),
     )
 
@@ -64,7 +66,7 @@ def remove(take: Take, owner: str, instead: Target | None) -> Take:
 def moved_to_nearest(before: Take, owner: str, after: Take) -> Take:
     """Return `before` with the owners of `after`, its pointers at `owner` on the nearest of the new steps."""
     hexes = after.ramp(owner).hexes
-    is_swatch = any(one.id == owner for one in after.swatches)
+    is_swatch = any(swatch.id == owner for swatch in after.swatches)
     own = after.ramp(owner).own + 1
 
     def move(target: Target) -> Target:
@@ -89,34 +91,36 @@ def _repointed(take: Take, move: Callable[[Target], Target]) -> Take:
 def _with_pointers(after: Take, before: Take, move: Callable[[Target], Target]) -> Take:
     """Return `after` with all that pointed somewhere in `before`, moved."""
     other = before.other and SchemeRoles(
-        tuple(_assignment(one, move) for one in before.other.roles),
-        tuple(_pair(before, one, move) for one in before.other.pairs),
-        tuple(_ground(before, one, move) for one in before.other.grounds),
+        tuple(_assignment(role, move) for role in before.other.roles),
+        tuple(_pair(before, pair, move) for pair in before.other.pairs),
+        tuple(_ground(before, ground, move) for ground in before.other.grounds),
     )
     return replace(
         after,
-        roles=tuple(_assignment(one, move) for one in before.roles),
-        pairs=tuple(_pair(before, one, move) for one in before.pairs),
-        grounds=tuple(_ground(before, one, move) for one in before.grounds),
-        overlays=tuple(_overlay(one, move) for one in before.overlays),
-        slots=tuple(replace(one, key=_key(before, one.key, move)) for one in before.slots),
+        roles=tuple(_assignment(role, move) for role in before.roles),
+        pairs=tuple(_pair(before, pair, move) for pair in before.pairs),
+        grounds=tuple(_ground(before, ground, move) for ground in before.grounds),
+        overlays=tuple(_overlay(overlay, move) for overlay in before.overlays),
+        slots=tuple(replace(slot, key=_key(before, slot.key, move)) for slot in before.slots),
         other=other,
     )
 
 
-def _ground(take: Take, one: GroundSettings, move: Callable[[Target], Target]) -> GroundSettings:
-    key = None if one.ground is None else _key(take, one.ground, move)
-    return replace(one, ground=key, uses=tuple((element, _key(take, key, move)) for element, key in one.uses))
+def _ground(take: Take, settings: GroundSettings, move: Callable[[Target], Target]) -> GroundSettings:
+    key = None if settings.ground is None else _key(take, settings.ground, move)
+    return replace(
+        settings, ground=key, uses=tuple((element, _key(take, key, move)) for element, key in settings.uses)
+    )
 
 
-def _assignment(one: Assignment, move: Callable[[Target], Target]) -> Assignment:
-    swatch, step = move((one.swatch, one.step))
-    return replace(one, swatch=swatch, step=step)
+def _assignment(assignment: Assignment, move: Callable[[Target], Target]) -> Assignment:
+    swatch, step = move((assignment.swatch, assignment.step))
+    return replace(assignment, swatch=swatch, step=step)
 
 
-def _overlay(one: Overlay, move: Callable[[Target], Target]) -> Overlay:
-    swatch, step = move((one.swatch, one.step))
-    return replace(one, swatch=swatch, step=step)
+def _overlay(overlay: Overlay, move: Callable[[Target], Target]) -> Overlay:
+    swatch, step = move((overlay.swatch, overlay.step))
+    return replace(overlay, swatch=swatch, step=step)
 
 
 def _pair(take: Take, pair: Pair, move: Callable[[Target], Target]) -> Pair:
@@ -125,7 +129,7 @@ def _pair(take: Take, pair: Pair, move: Callable[[Target], Target]) -> Pair:
 
 def _key(take: Take, key: str, move: Callable[[Target], Target]) -> str:
     read = read_key(key)
-    owners = {one.id for one in take.swatches} | {one.id for one in take.neutrals}
+    owners = {swatch.id for swatch in take.swatches} | {neutral.id for neutral in take.neutrals}
     if read.name not in owners:
         return key
     return step_key(*move((read.name, read.step)))

@@ -95,8 +95,8 @@ class Take:
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "_by_id", {swatch.id: swatch for swatch in self.swatches})
-        object.__setattr__(self, "_by_role", {one.role: one for one in self.roles})
-        schemes = [(one.roles, one.pairs) for one in (self, self.other) if one is not None]
+        object.__setattr__(self, "_by_role", {assigned.role: assigned for assigned in self.roles})
+        schemes = [(entry.roles, entry.pairs) for entry in (self, self.other) if entry is not None]
         check_parts(self.swatches, self.neutrals, self.overlays, schemes)
         roles: dict[tuple[str, int | None], tuple[RoleKey, ...]] = {}
         for role in sorted(self._by_role, key=role_rank):
@@ -130,13 +130,13 @@ class Take:
 
     def neutral(self, neutral_id: str) -> Neutral | None:
         """Return a neutral by its id, or None."""
-        return next((one for one in self.neutrals if one.id == neutral_id), None)
+        return next((neutral for neutral in self.neutrals if neutral.id == neutral_id), None)
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """Return an overlay by its id, or None."""
         if not self.overlays:
             return None
-        return next((one for one in self.overlays if one.id == overlay_id), None)
+        return next((overlay for overlay in self.overlays if overlay.id == overlay_id), None)
 
     def has_role(self, role: RoleKey) -> bool:
         """Return whether a colour has the role."""

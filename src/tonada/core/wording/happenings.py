@@ -32,38 +32,38 @@ class Happening:
     detail: Mapping[str, Any]
 
 
-def sentence_of(one: Happening) -> str:
+def sentence_of(happening: Happening) -> str:
     """Return what happened as a sentence in plain English, with its full stop."""
-    say = _SAID.get(one.kind)
-    return say(one) if say else f"{_who(one)}: {one.kind}."
+    say = _SAID.get(happening.kind)
+    return say(happening) if say else f"{_who(happening)}: {happening.kind}."
 
 
-def _who(one: Happening) -> str:
-    return one.who or "The designer"
+def _who(happening: Happening) -> str:
+    return happening.who or "The designer"
 
 
-def _chosen(one: Happening) -> str:
-    reason = str(one.detail.get("reason") or "")
-    if one.detail.get("place") is None:
-        return f"{_who(one)} chose none of them" + (f": “{reason}”." if reason else ".")
-    return f"{_who(one)} chose {one.detail.get('name')}" + (f": “{reason}”." if reason else ".")
+def _chosen(happening: Happening) -> str:
+    reason = str(happening.detail.get("reason") or "")
+    if happening.detail.get("place") is None:
+        return f"{_who(happening)} chose none of them" + (f": “{reason}”." if reason else ".")
+    return f"{_who(happening)} chose {happening.detail.get('name')}" + (f": “{reason}”." if reason else ".")
 
 
-def _approved(one: Happening) -> str:
-    detail = one.detail
+def _approved(happening: Happening) -> str:
+    detail = happening.detail
     return (
-        f"{_who(one)} approved {detail.get('name')}, version {detail.get('version')} "
+        f"{_who(happening)} approved {detail.get('name')}, version {detail.get('version')} "
         f"(digest {str(detail.get('digest', ''))[:12]})."
     )
 
 
-def _for(one: Happening) -> str:
-    name = str(one.detail.get("link") or "")
+def _for(happening: Happening) -> str:
+    name = str(happening.detail.get("link") or "")
     return f" for {name}" if name else ""
 
 
-def _about(one: Happening) -> str:
-    about = str(one.detail.get("about") or _WHOLE)
+def _about(happening: Happening) -> str:
+    about = str(happening.detail.get("about") or _WHOLE)
     return "" if about == _WHOLE else f" on {about}"
 
 

@@ -72,7 +72,7 @@ def _rank(role: str) -> int:
 
 def _used_for(roles: Sequence[str]) -> str:
     known = [USED_FOR[Role(role)] for role in sorted(roles, key=_rank) if role in _ORDER]
-    return "; ".join([known[0], *(one[0].lower() + one[1:] for one in known[1:])]) if known else _UNUSED
+    return "; ".join([known[0], *(entry[0].lower() + entry[1:] for entry in known[1:])]) if known else _UNUSED
 
 
 def _label_on(value: Hex) -> Hex:

@@ -109,7 +109,7 @@ class ReplaceChange(Model):
     moves: Annotated[tuple[MovedColor, ...], Field(max_length=MAX_SWATCHES)] = ()
 
     def apply(self, take: Take) -> Changed:
-        moves = tuple(Move(one.before, one.after, one.share) for one in self.moves)
+        moves = tuple(Move(move.before, move.after, move.share) for move in self.moves)
         made = replace_source(take, str(self.before), str(self.after), self.name, moves)
         return made, shortfalls(made)
 
@@ -129,7 +129,7 @@ class ReadyMadeChange(Model):
     colors: Annotated[tuple[ReadyColor, ...], Field(min_length=1, max_length=len(PALETTE_ROLES))]
 
     def apply(self, take: Take) -> Changed:
-        colors = checked_colors({one.role: one.hex for one in self.colors})
+        colors = checked_colors({color.role: color.hex for color in self.colors})
         made, impossible = fill_free(take, colors, self.name)
         said = (*impossible, *shortfalls(made))
         return (made if take.scheme == "day" else made.turned()), said

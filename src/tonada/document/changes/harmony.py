@@ -99,7 +99,7 @@ class VariationChange(Model):
     colors: Annotated[tuple[Began, ...], Field(min_length=1, max_length=MAX_SWATCHES)]
 
     def apply(self, take: Take) -> Changed:
-        return with_variation(take, {one.swatch: one.hex for one in self.colors}, self.seed), ()
+        return with_variation(take, {color.swatch: color.hex for color in self.colors}, self.seed), ()
 
 
 class CharacterChange(Model):

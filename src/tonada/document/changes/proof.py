@@ -112,7 +112,9 @@ class SectionsChange(Model):
     def apply(self, take: Take) -> Changed:
         if not self.sections:
             return arranging.stand_as_usual(take, self.page), ()
-        return arranging.stand_on(take, self.page, {one.section: one.ground for one in self.sections}), ()
+        return arranging.stand_on(
+            take, self.page, {section.section: section.ground for section in self.sections}
+        ), ()
 
 
 class SlotChange(Model):

@@ -106,4 +106,4 @@ class SharesChange(Model):
     def apply(self, take: Take) -> Changed:
         if not self.shares:
             return forget_shares(take), ()
-        return plan_shares(take, {one.roles: one.share for one in self.shares}), ()
+        return plan_shares(take, {share.roles: share.share for share in self.shares}), ()

@@ -107,7 +107,7 @@ class ReviewRow:
 
 def keep_files(connection: Connection, workspace: UUID, files: Sequence[FrozenFile]) -> None:
     """Keep files, those that are there already only once."""
-    by_digest = {one.digest: one for one in files}
+    by_digest = {file.digest: file for file in files}
     row: dict[str, Any] = {"workspace": workspace, "digests": list(by_digest)}
     known = {found for (found,) in connection.execute(KNOWN_FILES, row)}
     for digest, one in by_digest.items():

@@ -85,9 +85,9 @@ def studio(connection: Connection, workspace: UUID) -> Studio:
         return cursor.execute(STUDIO, {"workspace": workspace}).fetchall()[0]
 
 
-def set_studio(connection: Connection, workspace: UUID, given: Studio) -> None:
+def set_studio(connection: Connection, workspace: UUID, studio: Studio) -> None:
     """Say who the studio is."""
-    row = {"workspace": workspace, "studio": given.studio, "notified": given.notified}
+    row = {"workspace": workspace, "studio": studio.studio, "notified": studio.notified}
     connection.execute(SET_STUDIO, row)
 
 
@@ -100,14 +100,14 @@ def queue(
     is_sent: bool = False,
 ) -> None:
     """Keep mails to be sent, or that were sent."""
-    for one in mails:
+    for mail in mails:
         row = {
             "workspace": workspace,
             "review": review,
-            "recipient": one.recipient,
-            "subject": one.subject,
-            "text": one.text,
-            "html": one.html,
+            "recipient": mail.recipient,
+            "subject": mail.subject,
+            "text": mail.text,
+            "html": mail.html,
             "is_sent": is_sent,
         }
         connection.execute(QUEUE, row)

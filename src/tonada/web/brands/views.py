@@ -85,7 +85,7 @@ def read_brand(path: BrandPath) -> Response:
         own = takes.list_of_brand(connection, workspace, path.brand_id)
         gone = takes.removed_of_brand(connection, workspace, path.brand_id, limits.MAX_SHOWN_REMOVED)
     shown = tuple(SourceAnswer.of(row) for row in found)
-    fields = [one.mood.field for one in shown if one.mood and one.mood.field]
+    fields = [entry.mood.field for entry in shown if entry.mood and entry.mood.field]
     return answer(
         BrandDetail(
             brand=BrandAnswer.of(brand),
@@ -133,14 +133,14 @@ def restore_brand(path: BrandPath) -> Response:
 
 
 def _reviews_of(brand: UUID, came_back: Sequence[ListedReview]) -> BrandReviews | None:
-    own = [one for one in came_back if one.brand_id == brand]
+    own = [entry for entry in came_back if entry.brand_id == brand]
     if not own:
         return None
     # The newest review comes first.
-    approved = next((one for one in own if one.approved_at), None)
+    approved = next((entry for entry in own if entry.approved_at), None)
     return BrandReviews(
-        out=sum(1 for one in own if one.open_links and not one.withdrawn_at and not one.approved_at),
-        unresolved=sum(one.unresolved for one in own),
+        out=sum(1 for entry in own if entry.open_links and not entry.withdrawn_at and not entry.approved_at),
+        unresolved=sum(entry.unresolved for entry in own),
         approved=f"{approved.takes[approved.approved_place or 0]} approved by {approved.approved_by}"
         if approved
         else None,

@@ -197,8 +197,8 @@ class SlotModel(Model):
         return Slot(self.name, self.purpose, self.notation, self.on, self.needed)
 
     @classmethod
-    def of(cls, one: Slot) -> SlotModel:
-        return cls(**{name: getattr(one, name) for name in cls.model_fields})
+    def of(cls, slot: Slot) -> SlotModel:
+        return cls(**{name: getattr(slot, name) for name in cls.model_fields})
 
 
 class DestinationBody(Model):
@@ -220,16 +220,16 @@ class DestinationAnswer(Model):
 
     @classmethod
     def of_row(cls, row: DestinationRow) -> DestinationAnswer:
-        found = tuple(SlotModel.model_validate(one) for one in row.slots)
+        found = tuple(SlotModel.model_validate(slot) for slot in row.slots)
         return cls(id=str(row.id), name=row.name, is_own=True, revision=row.revision, slots=found)
 
     @classmethod
-    def of_shipped(cls, one: Destination) -> DestinationAnswer:
-        found = tuple(SlotModel.of(slot) for slot in one.slots)
-        return cls(id=one.id, name=one.name, is_own=False, revision=1, slots=found)
+    def of_shipped(cls, destination: Destination) -> DestinationAnswer:
+        found = tuple(SlotModel.of(slot) for slot in destination.slots)
+        return cls(id=destination.id, name=destination.name, is_own=False, revision=1, slots=found)
 
     def to_destination(self) -> Destination:
-        return Destination(self.id, self.name, tuple(one.to_slot() for one in self.slots))
+        return Destination(self.id, self.name, tuple(slot.to_slot() for slot in self.slots))
 
 
 class DestinationsAnswer(Model):
@@ -258,19 +258,19 @@ class FilledAnswer(Model):
     warning: str | None
 
     @classmethod
-    def of(cls, one: FilledSlot) -> FilledAnswer:
+    def of(cls, slot: FilledSlot) -> FilledAnswer:
         return cls(
-            name=one.slot.name,
-            purpose=one.slot.purpose,
-            on=one.slot.on,
-            key=one.key,
-            color_name=one.name,
-            hex=one.hex,
-            text=one.text,
-            by_rule=one.by_rule,
-            ratio=one.ratio,
-            outcome=one.outcome,
-            warning=one.warning,
+            name=slot.slot.name,
+            purpose=slot.slot.purpose,
+            on=slot.slot.on,
+            key=slot.key,
+            color_name=slot.name,
+            hex=slot.hex,
+            text=slot.text,
+            by_rule=slot.by_rule,
+            ratio=slot.ratio,
+            outcome=slot.outcome,
+            warning=slot.warning,
         )
 
 

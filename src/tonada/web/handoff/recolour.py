@@ -149,7 +149,7 @@ def show_changes(path: SourcePath, body: RecolourBody) -> Response:
 def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
     take = body.document.to_take()
     files = _files_of(path.source_id, pictures=body.pictures)
-    if sum(len(one.text) for one in files) > MAX_COMPARED_CHARACTERS:
+    if sum(len(file.text) for file in files) > MAX_COMPARED_CHARACTERS:
         raise InputError(
             f"The rules of a stylesheet are compared up to {MAX_COMPARED_CHARACTERS // 1000} KB; "
             "what becomes what is shown all the same.",
@@ -180,7 +180,7 @@ def download(path: RecolouredPath, query: WriteQuery) -> Response:
     made, _ = _recolored(version.take, files, path.source_id, query.write)
     if len(made) == 1:
         return attached(made[0].text.encode(), made[0].name, "text/css")
-    archive = zipped({one.name: one.text.encode() for one in made})
+    archive = zipped({entry.name: entry.text.encode() for entry in made})
     return attached(archive, "recoloured.zip", "application/zip")
 
 
@@ -225,7 +225,11 @@ def _unlike(names: list[str]) -> list[str]:
 
 def _mapping(take: Take, files: list[StyleFile], source: UUID) -> dict[str, str]:
     chosen = chosen_slots(take, str(source))
-    return {old: chosen.get(one.hex, one.key) for one in propose_mapping(take, files) for old in one.members}
+    return {
+        old: chosen.get(color.hex, color.key)
+        for color in propose_mapping(take, files)
+        for old in color.members
+    }
 
 
 def _recolored(

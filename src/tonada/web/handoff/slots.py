@@ -52,7 +52,7 @@ class DestinationPath(Described):
 def list_destinations() -> Response:
     with workspace_connection() as (connection, workspace):
         own = destinations.list_all(connection, workspace)
-    found = [DestinationAnswer.of_shipped(one) for one in SHIPPED]
+    found = [DestinationAnswer.of_shipped(destination) for destination in SHIPPED]
     found += [DestinationAnswer.of_row(row) for row in own]
     return answer(DestinationsAnswer(destinations=tuple(found)))
 
@@ -103,10 +103,10 @@ def restore_destination(path: DestinationPath) -> Response:
     "/slots", responses={200: FillAnswer}, summary="The slots of a destination, filled from a take"
 )
 def fill(body: FillBody) -> Response:
-    destination = Destination(body.destination, "", tuple(one.to_slot() for one in body.slots))
+    destination = Destination(body.destination, "", tuple(slot.to_slot() for slot in body.slots))
     take = body.document.to_take()
     chosen = chosen_slots(take, body.destination)
-    filled = tuple(FilledAnswer.of(one) for one in fill_slots(take, destination, chosen))
+    filled = tuple(FilledAnswer.of(slot) for slot in fill_slots(take, destination, chosen))
     return answer(FillAnswer(slots=filled, choices=color_choices(take)))
 
 
@@ -128,11 +128,11 @@ def download(path: SlotFilePath, query: PaperQuery) -> Response:
 
 def _destination(connection: Connection, workspace: UUID, wanted: str) -> Destination:
     """Return a destination that ships, or one's own. Raises NotFound."""
-    shipped = next((one for one in SHIPPED if one.id == wanted), None)
+    shipped = next((destination for destination in SHIPPED if destination.id == wanted), None)
     if shipped is not None:
         return shipped
     own = destinations.list_all(connection, workspace)
-    found = next((one for one in own if str(one.id) == wanted), None)
+    found = next((entry for entry in own if str(entry.id) == wanted), None)
     if found is None:
         raise NotFound("There is no such destination.")
     return DestinationAnswer.of_row(found).to_destination()
@@ -145,7 +145,7 @@ def propose(body: MappingBody) -> Response:
 
 @computed.post("/restyle", responses={200: RestyleAnswer}, summary="Stylesheets in the colours of a take")
 def rewrite(body: RestyleBody) -> Response:
-    mapping = {one.old: one.key for one in body.mapping}
+    mapping = {entry.old: entry.key for entry in body.mapping}
     made = restyle(body.document.to_take(), _files(body), mapping, body.write)
     return answer_value(
         {
@@ -159,20 +159,20 @@ def rewrite(body: RestyleBody) -> Response:
 
 
 def _files(body: MappingBody) -> list[StyleFile]:
-    if sum(len(one.text.encode()) for one in body.files) > MAX_STYLESHEET_BYTES:
+    if sum(len(file.text.encode()) for file in body.files) > MAX_STYLESHEET_BYTES:
         raise InputError(
             f"Stylesheets have at most {MAX_STYLESHEET_BYTES // 2**20} MB together.", field="files"
         )
-    return [StyleFile(one.name, one.text, one.pictures) for one in body.files]
+    return [StyleFile(file.name, file.text, file.pictures) for file in body.files]
 
 
 def _slots(body: DestinationBody) -> list[dict[str, object]]:
-    return [one.model_dump(mode="json") for one in body.slots]
+    return [slot.model_dump(mode="json") for slot in body.slots]
 
 
 def _check_slots(body: DestinationBody) -> None:
     """A slot is known by its name, and stands on another slot of the same destination."""
-    names = [one.name for one in body.slots]
+    names = [slot.name for slot in body.slots]
     for row, one in enumerate(body.slots):
         if names.index(one.name) != row:
             raise InputError(f"Two slots are called “{one.name}”.", field=f"slots.{row}.name")

@@ -53,7 +53,7 @@ def read_vocabulary() -> Response:
 @computed.post("/values", responses={200: ValuesAnswer}, summary="Colours in every notation, and in print")
 def write_values(body: ValuesBody) -> Response:
     press = usual_press()
-    return answer(ValuesAnswer(values=tuple(ValueAnswer.of(one, press) for one in body.hexes)))
+    return answer(ValuesAnswer(values=tuple(ValueAnswer.of(value, press) for value in body.hexes)))
 
 
 @computed.post("/handoff/preview", responses={200: PreviewAnswer}, summary="A file of text as it would be")

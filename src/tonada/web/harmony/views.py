@@ -59,7 +59,7 @@ def _page_of(take: Take, wanted: PageWanted) -> orjson.Fragment:
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")
 def list_variations(body: VariationsBody) -> Response:
     row = vary_row(body.document.to_take(), body.first, body.count)
-    return answer(VariationsAnswer(variations=tuple(VariationAnswer.of(one) for one in row)))
+    return answer(VariationsAnswer(variations=tuple(VariationAnswer.of(entry) for entry in row)))
 
 
 @api.post("/advice", responses={200: AdvicesAnswer}, summary="Advice on a take's colours")

@@ -70,7 +70,7 @@ class OverBody(Model):
 
     def laid(self, take: Take) -> tuple[Layer, ...]:
         """Return the layers with their values. Raises TakeError for one that isn't there."""
-        found = [(one, take.overlay(one)) for one in self.layers]
+        found = [(layer, take.overlay(layer)) for layer in self.layers]
         missing = next((one for one, overlay in found if overlay is None), None)
         if missing is not None:
             raise TakeError(f"There is no overlay “{missing}” in this take.", field="layers")

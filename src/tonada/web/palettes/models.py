@@ -254,17 +254,17 @@ class FileQuery(Model):
 @lru_cache(maxsize=2048)
 def _colors_of(colors: tuple[RoleColor, ...]) -> tuple[PaletteColor, ...]:
     """Return a palette's colours with their places; the same ones are shown again and again."""
-    whole = sum(PLANNED_SHARES[one.role] for one in colors)
+    whole = sum(PLANNED_SHARES[color.role] for color in colors)
     return tuple(
         PaletteColor(
-            role=one.role,
-            hex=one.hex,
-            name=color_name(one.hex),
-            across=across_of(one.hex),
-            position=position_of(one.hex),
-            share=PLANNED_SHARES[one.role] / whole,
+            role=color.role,
+            hex=color.hex,
+            name=color_name(color.hex),
+            across=across_of(color.hex),
+            position=position_of(color.hex),
+            share=PLANNED_SHARES[color.role] / whole,
         )
-        for one in colors
+        for color in colors
     )
 
 

@@ -96,7 +96,7 @@ def new_palette(palette: ReadyPalette) -> NewPalette:
         "moods": moods_of(palette.colors),
         "trades": trades_of(palette.colors),
     }
-    colors = {str(one.role): one.hex for one in palette.colors}
+    colors = {str(color.role): color.hex for color in palette.colors}
     proof = asdict(palette.proof) if palette.proof else None
     return NewPalette(palette.name, palette.tags, colors, figures, proof)
 

@@ -106,7 +106,7 @@ def find_palettes(body: FindBody) -> Response:
                 )
                 for value in notes
             ),
-            unproven=sum(one.proof is None for one in own),
+            unproven=sum(entry.proof is None for entry in own),
         )
     )
 
@@ -194,7 +194,7 @@ def restore_palette(path: OwnPalettePath) -> Response:
 def download_palettes(query: FileQuery) -> Response:
     with workspace_connection() as (connection, workspace):
         index = shelf.index(connection, workspace)
-    own = [one for one in index.palettes if _is_own(one)]
+    own = [palette for palette in index.palettes if _is_own(palette)]
     write = write_palettes if query.format == "tonada" else write_palette_tokens
     return attached(write(own), _NAMES[query.format], "application/json")
 
@@ -205,9 +205,9 @@ def import_palettes(form: FileForm) -> Response:
     if not isinstance(form.file, werkzeug.datastructures.FileStorage):
         raise InputError("The form’s field “file” holds no file.", field="file")
     read = read_palettes(form.file.stream.read(MAX_LIST_BYTES + 1))
-    named = [replace(one, name=one.name or _name_of(one)) for one in read.palettes]
+    named = [replace(palette, name=palette.name or _name_of(palette)) for palette in read.palettes]
     with workspace_connection() as (connection, workspace):
-        rows = palettes.create(connection, workspace, [new_palette(one) for one in named])
+        rows = palettes.create(connection, workspace, [new_palette(entry) for entry in named])
     return answer(ImportedAnswer(added=len(rows), skipped=read.skipped), 201)
 
 
@@ -227,7 +227,7 @@ def prove_palettes() -> Response:
 
 def _only(body: FindBody, own: Sequence[ReadyPalette], uses: Mapping[str, Use]) -> frozenset[str] | None:
     if body.shelf == "own":
-        return frozenset(one.id for one in own)
+        return frozenset(entry.id for entry in own)
     if body.shelf == "starred":
         return frozenset(key for key, use in uses.items() if use.is_starred)
     return None
@@ -243,10 +243,10 @@ def _is_own(palette: ReadyPalette) -> bool:
 
 @lru_cache(maxsize=1)
 def _shipped_ids() -> frozenset[str]:
-    return frozenset(one.id for one in shipped_palettes())
+    return frozenset(palette.id for palette in shipped_palettes())
 
 
 def _name_of(palette: ReadyPalette) -> str:
     """Return what a palette without a name is called: by its first colours."""
-    names = [color_name(one.hex) for one in palette.colors[:2]]
+    names = [color_name(color.hex) for color in palette.colors[:2]]
     return " and ".join([names[0], *(name.lower() for name in names[1:])])

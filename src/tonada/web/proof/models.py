@@ -61,6 +61,6 @@ class ProofVocabulary(Model):
                 TextSizeModel(style=style, size=one.size, weight=one.weight)
                 for style, one in USUAL_SIZES.items()
             ),
-            voices=tuple(VoiceAnswer(id=one.id, name=one.name, home=one.home) for one in VOICES),
+            voices=tuple(VoiceAnswer(id=voice.id, name=voice.name, home=voice.home) for voice in VOICES),
             scales=tuple(ScaleAnswer(name=name, ratio=ratio) for name, ratio in RATIOS),
         )

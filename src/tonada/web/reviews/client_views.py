@@ -50,8 +50,8 @@ WRITINGS: Final = "40 per minute"
 STREAMS: Final = "240 per minute"
 
 
-def _is_guess(given: Response) -> bool:
-    return given.status_code == 404
+def _is_guess(response: Response) -> bool:
+    return response.status_code == 404
 
 
 guesses = limiter.shared_limit(GUESSES, scope="review tokens", key_func=the_address, deduct_when=_is_guess)
@@ -136,7 +136,7 @@ def stream(path: TokenPath) -> Response:
 def read_file(path: TokenFilePath) -> Response:
     with guest(path.token) as found:
         content = found.review.content
-        shown = {one[kind] for one in content["takes"] for kind in ("logo", "picture", "sheet")}
+        shown = {take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet")}
         if path.digest not in shown:
             raise NotFound("file")
         file = frozen.read_file(found.connection, found.workspace, bytes.fromhex(path.digest))
@@ -337,4 +337,4 @@ def designer_address(brand: UUID, review: UUID) -> str:
 
 def colors_of(content: Mapping[str, Any]) -> list[str]:
     """Return a few colours of what is shown first, for the head of a mail."""
-    return [one["hex"] for one in content["takes"][0]["colors"]["day"][:6]]
+    return [entry["hex"] for entry in content["takes"][0]["colors"]["day"][:6]]

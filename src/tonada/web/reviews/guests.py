@@ -88,7 +88,7 @@ def unlock(token: str, passphrase: str) -> None:
     # Outside of the transaction, so that a wrong one stays counted.
     if not is_right:
         raise InputError("That passphrase is wrong.", field="passphrase")
-    known = [one for one in session.get("unlocked", []) if one != str(link.id)]
+    known = [entry for entry in session.get("unlocked", []) if entry != str(link.id)]
     session["unlocked"] = [*known, str(link.id)][-_MOST_UNLOCKED:]
     session.permanent = True
 

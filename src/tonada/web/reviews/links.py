@@ -67,7 +67,7 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
             brand=str(content["brand"]),
             studio=str(content["studio"]),
             greeting=review.greeting,
-            takes=[str(one["name"]) for one in content["takes"]],
+            takes=[str(take["name"]) for take in content["takes"]],
             link=where,
             until=f"{link.expires_at - timedelta(days=1):%-d %B %Y}" if link.expires_at else "",
             colors=colors_of(content),

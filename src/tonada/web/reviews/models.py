@@ -309,8 +309,8 @@ class StudioAnswer(Model):
     sends: str
 
     @classmethod
-    def of(cls, given: Studio, sends: str) -> StudioAnswer:
-        return cls(studio=given.studio, notified=given.notified, sends=sends)
+    def of(cls, studio: Studio, sends: str) -> StudioAnswer:
+        return cls(studio=studio.studio, notified=studio.notified, sends=sends)
 
 
 class MailAnswer(Model):

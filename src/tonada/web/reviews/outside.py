@@ -45,7 +45,9 @@ def download_review(path: ReviewPath) -> Response:
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
         content = review.content
-        shown = {one[kind] for one in content["takes"] for kind in ("logo", "picture", "sheet") if one[kind]}
+        shown = {
+            take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet") if take[kind]
+        }
         pictures = {
             digest: (file.mimetype, file.content)
             for digest in shown
@@ -77,26 +79,26 @@ def download_review(path: ReviewPath) -> Response:
     summary="Import the answers to a review that was sent as a file",
 )
 def take_in(path: ReviewPath, body: AnswersBody) -> Response:
-    given = read_answers(body.text)
-    if given.review != str(path.review_id):
+    answers = read_answers(body.text)
+    if answers.review != str(path.review_id):
         raise InputError("These are answers to another review.", field="text")
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
-        guest = _as_guest(connection, workspace, review, given)
-        added, is_late = _take_in(guest, given)
+        guest = _as_guest(connection, workspace, review, answers)
+        added, is_late = _take_in(guest, answers)
         notices.tell(connection, review.id)
         whole = review_answer(connection, workspace, review)
-    return answer(TakenInAnswer(name=given.name, added=added, is_late=is_late, review=whole))
+    return answer(TakenInAnswer(name=answers.name, added=added, is_late=is_late, review=whole))
 
 
-def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, given: OutsideAnswers) -> Guest:
+def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, answers: OutsideAnswers) -> Guest:
     """Return the one who wrote a file: the same file, or a later one of theirs, is the same person."""
-    key = f"file {given.key}"
+    key = f"file {answers.key}"
     known = links.by_selector(connection, workspace, key)
     if known is None:
         # A link that leads nowhere: nobody has its token.
         token = new_token()
-        new = NewLink(f"{given.name}, by file"[:80], key, token.verifier, None, links.now(connection))
+        new = NewLink(f"{answers.name}, by file"[:80], key, token.verifier, None, links.now(connection))
         known = links.create(connection, workspace, review.id, new)
         verdicts.record(
             connection,
@@ -104,14 +106,14 @@ def _as_guest(connection: Connection, workspace: UUID, review: ReviewRow, given:
             review.id,
             "answers taken in",
             link=known.id,
-            detail={"link": given.name},
+            detail={"link": answers.name},
         )
     elif known.review_id != review.id:
         raise InputError("These are answers to another review.", field="text")
     return Guest(connection, workspace, known, review, b"")
 
 
-def _take_in(guest: Guest, given: OutsideAnswers) -> tuple[int, bool]:
+def _take_in(guest: Guest, answers: OutsideAnswers) -> tuple[int, bool]:
     """Take in what isn't there already. Raises InputError.
 
     Return how many remarks are new, and whether a choice or an approval came too late: after the review
@@ -119,28 +121,30 @@ def _take_in(guest: Guest, given: OutsideAnswers) -> tuple[int, bool]:
     """
     review = guest.review
     allowed = (
-        (bool(given.remarks), review.may_comment),
-        (given.choice is not None, review.may_choose),
-        (given.approved is not None, review.may_approve),
+        (bool(answers.remarks), review.may_comment),
+        (answers.choice is not None, review.may_choose),
+        (answers.approved is not None, review.may_approve),
     )
     if any(there and not may for there, may in allowed):
         raise InputError("These answers contain something that this review doesn't ask for.", field="text")
     added = 0
-    for one in given.remarks:
-        about = checked_about(guest, ClientRemarkBody(about=one.about, name=given.name, text=one.text))
-        new = NewRemark(about, given.name, one.text, outside_key=one.key)
+    for remark in answers.remarks:
+        about = checked_about(
+            guest, ClientRemarkBody(about=remark.about, name=answers.name, text=remark.text)
+        )
+        new = NewRemark(about, answers.name, remark.text, outside_key=remark.key)
         writer = Writer(guest.link.id, None)
         added += remarks.create(guest.connection, guest.workspace, review.id, writer, new) is not None
     standing = verdicts.approval(guest.connection, guest.workspace, review.id)
     if standing is not None:
-        decides = given.choice is not None or given.approved is not None
+        decides = answers.choice is not None or answers.approved is not None
         return added, decides and standing.link_id != guest.link.id
-    if given.choice is not None:
-        chosen = ChoiceBody(name=given.name, place=given.choice.place, reason=given.choice.reason)
-        choose_for(guest, chosen, f"{given.key} chose {given.choice.at}")
-    if given.approved is not None:
-        approved = ApprovalBody(name=given.name, place=given.approved.place, agreed=True)
-        approve_for(guest, approved, f"{given.key} approved {given.approved.at}")
+    if answers.choice is not None:
+        chosen = ChoiceBody(name=answers.name, place=answers.choice.place, reason=answers.choice.reason)
+        choose_for(guest, chosen, f"{answers.key} chose {answers.choice.at}")
+    if answers.approved is not None:
+        approved = ApprovalBody(name=answers.name, place=answers.approved.place, agreed=True)
+        approve_for(guest, approved, f"{answers.key} approved {answers.approved.at}")
     return added, False
 
 
@@ -163,17 +167,17 @@ def download_history(path: ReviewPath) -> Response:
         brand=brand.name,
         takes=[
             {
-                "name": one["name"],
-                "version": one["version"],
-                "digest": one["digest"],
-                "colors": [color["hex"] for color in one["colors"]["day"]],
+                "name": take["name"],
+                "version": take["version"],
+                "digest": take["digest"],
+                "colors": [color["hex"] for color in take["colors"]["day"]],
             }
-            for one in takes
+            for take in takes
         ],
         approval=f"{approval.name} approved {takes[approval.place]['name']}, version "
         f"{approval.version_number}, on {approval.at:%-d %B %Y}"
         if approval
         else None,
-        told=[(f"{one.at:%-d %B %Y, %H:%M} UTC", one.text) for one in told],
+        told=[(f"{entry.at:%-d %B %Y, %H:%M} UTC", entry.text) for entry in told],
     )
     return attached(pdf_of(page), f"{brand.name} review.pdf", "application/pdf")

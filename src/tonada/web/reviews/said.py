@@ -41,7 +41,7 @@ def said_of(connection: Connection, workspace: UUID, review: ReviewRow, asked: A
     now = links.now(connection)
     found = remarks.of_review(connection, workspace, review.id)
     approval = verdicts.approval(connection, workspace, review.id)
-    names = [str(one["name"]) for one in review.content["takes"]]
+    names = [str(take["name"]) for take in review.content["takes"]]
     return SaidAnswer(
         remarks=tuple(_remark(row, asked, now) for row in _worth_showing(found)),
         choices=tuple(
@@ -109,9 +109,9 @@ def history_of(
     events: Sequence[EventRow], said: Sequence[RemarkRow], designer: str
 ) -> tuple[HappeningAnswer, ...]:
     """Return all that happened as sentences, the first first."""
-    told = [(one.at, Happening(one.kind, one.who, one.detail)) for one in events]
+    told = [(event.at, Happening(event.kind, event.who, event.detail)) for event in events]
     told += [(row.created_at, _told(row, designer)) for row in said]
-    told.sort(key=lambda one: one[0])
+    told.sort(key=lambda entry: entry[0])
     return tuple(HappeningAnswer(at=at, text=sentence_of(one)) for at, one in told)
 
 

@@ -36,10 +36,10 @@ def read_studio() -> Response:
     "/studio", responses={200: StudioAnswer}, summary="Set the studio's name and the address for its notices"
 )
 def set_studio(body: StudioBody) -> Response:
-    given = Studio(body.studio, body.notified)
+    studio = Studio(body.studio, body.notified)
     with workspace_connection() as (connection, workspace):
-        mails.set_studio(connection, workspace, given)
-    return answer(StudioAnswer.of(given, _courier().sends_by))
+        mails.set_studio(connection, workspace, studio)
+    return answer(StudioAnswer.of(studio, _courier().sends_by))
 
 
 @api.get("/mails", responses={200: OutboxAnswer}, summary="The newest mails")

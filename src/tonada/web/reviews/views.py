@@ -281,8 +281,8 @@ def _origin() -> str | None:
 
 
 def _wanted(body: NewReviewBody) -> WantedReview:
-    given = {name: getattr(body, name) for name in WantedReview.__slots__}
-    return WantedReview(**given | {"takes": [WantedTake(one.take, one.name) for one in body.takes]})
+    wanted = {name: getattr(body, name) for name in WantedReview.__slots__}
+    return WantedReview(**wanted | {"takes": [WantedTake(take.take, take.name) for take in body.takes]})
 
 
 def _wanted_link(body: LinkBody) -> WantedLink:

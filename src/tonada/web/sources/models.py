@@ -197,15 +197,17 @@ class BesideAnswer(Model):
 
     @classmethod
     def of(cls, before: SourceAnswer, after: SourceAnswer) -> BesideAnswer:
-        sides = [tuple(ColorShare(one.hex, one.share) for one in source.colors) for source in (before, after)]
+        sides = [
+            tuple(ColorShare(color.hex, color.share) for color in source.colors) for source in (before, after)
+        ]
         return cls(
             rows=tuple(
                 BesideRow(
-                    before=None if one.before is None else before.colors[one.before],
-                    after=None if one.after is None else after.colors[one.after],
-                    difference=one.difference,
+                    before=None if entry.before is None else before.colors[entry.before],
+                    after=None if entry.after is None else after.colors[entry.after],
+                    difference=entry.difference,
                 )
-                for one in beside(*sides)
+                for entry in beside(*sides)
             )
         )
 

@@ -120,5 +120,5 @@ def propose(body: ProposalBody) -> Response:
 def understand(body: TextBody) -> Response:
     found = list_to_json(read_list(body.text.encode()))
     colors = FoundColorAnswer.list_of([SourceColor(**color) for color in found["colors"]])
-    warnings = tuple(ListWarning(**one) for one in found["warnings"])
+    warnings = tuple(ListWarning(**warning) for warning in found["warnings"])
     return answer(ListAnswer(format=found["format"], colors=colors, warnings=warnings))

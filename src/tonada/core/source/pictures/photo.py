@@ -112,7 +112,7 @@ def read_photo(picture: Picture, *, most: int) -> PhotoColors:
     count = len(centers)
     centers = np.vstack([centers, *_further(histogram, centers, most - count)])
     colors, shares = _to_srgb8(centers / _scale()), _shares(pixels * _scale(), centers, count)
-    return PhotoColors(count, tuple((colors[: len(one)], one) for one in shares))
+    return PhotoColors(count, tuple((colors[: len(share)], share) for share in shares))
 
 
 def _named(histogram: _Histogram) -> Floats:
@@ -124,10 +124,10 @@ def _named(histogram: _Histogram) -> Floats:
             histogram.settled(np.vstack([centers, histogram.places[row]]))
             for row in histogram.worth_adding(centers)[:TRIED]
         ]
-        large = [one for one in tried if histogram.least_weight(one[1]) >= LEAST_NAMED]
+        large = [entry for entry in tried if histogram.least_weight(entry[1]) >= LEAST_NAMED]
         if not large:
             break
-        cost, centers = min(large, key=lambda one: one[0])
+        cost, centers = min(large, key=lambda entry: entry[0])
         if size >= FEWEST and cost <= FAR**FAR_POWER:
             break
     return centers

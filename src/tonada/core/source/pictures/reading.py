@@ -215,7 +215,7 @@ def _found(
                 is_stop=part.color in stops,
             )
         )
-    return tuple(sorted(found, key=lambda one: -one.share))
+    return tuple(sorted(found, key=lambda color: -color.share))
 
 
 def _flat(picture: Picture, *, is_sure: bool) -> Layers | None:

@@ -111,7 +111,7 @@ def _split(reading: list[Part], layers: Layers, rgb: Bytes8) -> list[list[Part]]
         current = list(current)
         rest = current[parent].share - part.share
         current[parent] = Part(current[parent].color, max(0.0, rest), current[parent].origins)
-        current = sorted([*current, Part(part.color, part.share, ())], key=lambda one: -one.share)
+        current = sorted([*current, Part(part.color, part.share, ())], key=lambda color: -color.share)
         steps.append(current)
     return steps
 

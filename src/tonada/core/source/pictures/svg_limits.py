@@ -144,7 +144,7 @@ def _check_css(text: str) -> None:
 
 def _check_rules(root: Element) -> None:
     """Every rule is tried on every element."""
-    texts = ["".join(one.itertext()) for one in root.iter() if local_name(one) == "style"]
+    texts = ["".join(entry.itertext()) for entry in root.iter() if local_name(entry) == "style"]
     # A rule with many selectors costs as much as many rules.
     rules = sum(text.count("{") + text.count(",") for text in texts)
     elements = sum(1 for _ in root.iter())
@@ -156,7 +156,7 @@ def _check_filters(root: Element) -> None:
     sizes: dict[str, int] = {}
     for element in root.iter():
         if local_name(element) == "filter":
-            primitives = sum(1 for one in element.iter() if local_name(one).startswith("fe"))
+            primitives = sum(1 for entry in element.iter() if local_name(entry).startswith("fe"))
             _check("primitives in a filter", primitives, limits.MAX_SVG_FILTER_PRIMITIVES)
             sizes[element.attrib.get("id", "")] = primitives
         elif local_name(element) == "feTurbulence":
@@ -172,7 +172,9 @@ def _check_filters(root: Element) -> None:
         for reference in _CSS_URL.findall(element.attrib.get(name, ""))
     )
     # From a stylesheet any number of elements may use a filter.
-    is_styled = any("filter" in "".join(one.itertext()) for one in root.iter() if local_name(one) == "style")
+    is_styled = any(
+        "filter" in "".join(entry.itertext()) for entry in root.iter() if local_name(entry) == "style"
+    )
     if is_styled:
         used += max(sizes.values(), default=0) * sum(1 for _ in root.iter())
     _check("filter primitives in use", used, limits.MAX_SVG_USED_PRIMITIVES)
@@ -194,7 +196,7 @@ def _check_masks(root: Element) -> None:
         for inner in outer.iter() if names else ():
             texts = [inner.attrib.get(name, "") for name in names]
             texts += [
-                one for one in inner.attrib.get("style", "").split(";") if one.strip().startswith(names)
+                entry for entry in inner.attrib.get("style", "").split(";") if entry.strip().startswith(names)
             ]
             if inner is not outer and any("url(" in text for text in texts):
                 kind = local_name(outer)

@@ -26,7 +26,7 @@ def _written(node: Any) -> str:
         number, is_percentage = _sum(_Tokens(node.arguments))
         return f"{number:.6g}{'%' if is_percentage else ''}"
     if node.type == "function":
-        return f"{node.name}({''.join(_written(one) for one in node.arguments)})"
+        return f"{node.name}({''.join(_written(argument) for argument in node.arguments)})"
     return str(node.serialize())
 
 

@@ -43,17 +43,17 @@ class Block:
     @cached_property
     def conditions(self) -> frozenset[str]:
         """The at-rules around it that don't always hold."""
-        return frozenset(one for one in self.declarations[0].context if not _always_holds(one))
+        return frozenset(entry for entry in self.declarations[0].context if not _always_holds(entry))
 
     @cached_property
     def is_layered(self) -> bool:
-        return any(one.lower().startswith("@layer") for one in self.declarations[0].context)
+        return any(entry.lower().startswith("@layer") for entry in self.declarations[0].context)
 
     @cached_property
     def custom(self) -> dict[str, str]:
         """The custom properties that it sets, the last of each name."""
-        ranked = sorted(self.declarations, key=lambda one: one.important)
-        return {one.property: one.value for one in ranked if one.property.startswith("--")}
+        ranked = sorted(self.declarations, key=lambda declaration: declaration.important)
+        return {entry.property: entry.value for entry in ranked if entry.property.startswith("--")}
 
 
 @dataclass(frozen=True, eq=False)
@@ -90,7 +90,7 @@ class Cascade:
                 self._register(block)
                 continue
             if is_root(block.declarations[0]) and any(
-                one.property in ("font", "font-size") for one in block.declarations
+                declaration.property in ("font", "font-size") for declaration in block.declarations
             ):
                 self._sizing_root.append(block)
             for name in block.custom:
@@ -105,14 +105,14 @@ class Cascade:
 
     def _register(self, block: Block) -> None:
         name = block.selector.split()[1] if len(block.selector.split()) > 1 else ""
-        for one in block.declarations:
-            if one.property == "initial-value":
-                self._registered[name] = one.value
+        for declaration in block.declarations:
+            if declaration.property == "initial-value":
+                self._registered[name] = declaration.value
 
     def style(self, built: Built, pseudo: str, conditions: frozenset[str]) -> Style:
         """Return the style of the subject, or of a pseudo-element of it, while some conditions hold."""
         page = cssselect2.ElementWrapper.from_html_root(built.root)
-        wrapped = {one.etree_element: one for one in page.iter_subtree()}
+        wrapped = {entry.etree_element: entry for entry in page.iter_subtree()}
         variables: dict[str, str] = dict(self._registered)
         path: tuple[Any, ...] = (conditions,)
         around: list[tuple[Winning, ...]] = []
@@ -140,7 +140,7 @@ class Cascade:
                 for place, one in enumerate(block.declarations):
                     rank = (one.important, block.is_layered == one.important, specificity, block.order, place)
                     found.append((rank, Winning(one, block)))
-        found.sort(key=lambda one: one[0])
+        found.sort(key=lambda entry: entry[0])
         return [one for _, one in found]
 
     @cached_property
@@ -150,7 +150,7 @@ class Cascade:
             if block.conditions:
                 return None
         style = self.style(build((Compound(is_root=True),)), "", frozenset())
-        return root_pixels([one.declaration for one in style.ranked])
+        return root_pixels([entry.declaration for entry in style.ranked])
 
     def needed(self, values: Iterable[str], references: Any) -> set[str]:
         """Return the properties that values refer to, through all that any block sets them to."""
@@ -167,9 +167,9 @@ class Cascade:
 
 def _with_own(inherited: Mapping[str, str], ranked: Sequence[Winning]) -> dict[str, str]:
     own = {
-        one.declaration.property: one.declaration.value
-        for one in ranked
-        if one.declaration.property.startswith("--")
+        entry.declaration.property: entry.declaration.value
+        for entry in ranked
+        if entry.declaration.property.startswith("--")
     }
     if not own:
         return dict(inherited)

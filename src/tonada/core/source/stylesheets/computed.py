@@ -171,7 +171,7 @@ def _function(
 
 def _written(node: Any) -> str:
     text = str(tinycss2.serialize([node]))
-    first = next((one for one in node.arguments if one.type != "whitespace"), None)
+    first = next((argument for argument in node.arguments if argument.type != "whitespace"), None)
     if first is not None and first.type == "ident" and first.lower_value == "from":
         raise CannotTell("relative colours aren't computed here")
     return with_calculations(text) if "calc(" in text.lower() else text
@@ -187,12 +187,12 @@ def _read(text: str) -> ReadColor:
 def _mixed(node: Any, scheme: str) -> ReadColor:
     """Source: CSS Color 5, section 2.1 to 2.3: percentages, then premultiplied mixing."""
     parts = _split(node.arguments)
-    method = [one.lower_value for one in parts[0] if one.type == "ident"] if parts else []
+    method = [part.lower_value for part in parts[0] if part.type == "ident"] if parts else []
     if len(parts) != 3 or len(method) < 2 or method[0] != "in" or len(method) > 2:
         raise CannotTell("this color-mix() isn't computed here")
     ends, percents = [], []
     for part in parts[1:]:
-        percents.append(next((one.value / 100 for one in part if one.type == "percentage"), None))
+        percents.append(next((entry.value / 100 for entry in part if entry.type == "percentage"), None))
         colors = [color for color, _ in _walk(part, scheme, in_gradient=False) if color is not None]
         if len(colors) != 1:
             raise CannotTell("this color-mix() isn't computed here")

@@ -42,7 +42,7 @@ class Compound:
 
     @property
     def states(self) -> frozenset[str]:
-        return frozenset(one for one in self.classes if one.startswith(_STATE_CLASS))
+        return frozenset(class_ for class_ in self.classes if class_.startswith(_STATE_CLASS))
 
     @property
     def holds_others(self) -> bool:
@@ -110,8 +110,8 @@ def described(selector: str) -> Described | None:
 
 def _compound(tree: Any) -> Compound | None:
     made = Compound()
-    for one in getattr(tree, "simple_selectors", [tree]):
-        addition = _simple(one)
+    for entry in getattr(tree, "simple_selectors", [tree]):
+        addition = _simple(entry)
         if addition is None:
             return None
         is_root = made.is_root or addition.is_root
@@ -163,9 +163,9 @@ _STRUCTURAL: Final = frozenset(
 )
 
 
-def _is_flat(one: Any) -> bool:
-    return bool(one.selector_list) and not isinstance(
-        one.selector_list[0].parsed_tree, parser.CombinedSelector
+def _is_flat(value: Any) -> bool:
+    return bool(value.selector_list) and not isinstance(
+        value.selector_list[0].parsed_tree, parser.CombinedSelector
     )
 
 

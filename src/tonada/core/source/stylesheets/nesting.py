@@ -28,7 +28,7 @@ def nested(selectors: Sequence[str]) -> str:
     outer = split_selectors(selectors[0])
     for inner in selectors[1:]:
         parts = split_selectors(inner)
-        outer = [_within(around, one) for around in outer for one in parts][:MOST_WORKED_OUT]
+        outer = [_within(around, part) for around in outer for part in parts][:MOST_WORKED_OUT]
     return ", ".join(outer)
 
 

@@ -149,9 +149,9 @@ def _declaration(
 def _placed(preludes: tuple[str, ...]) -> tuple[str, tuple[str, ...]]:
     """Return the selector of a block, those of the rules around it worked in, and its at-rules."""
     plain = [_plain(prelude) for prelude in preludes]
-    selectors = [one for one in plain if not one.startswith("@")]
+    selectors = [entry for entry in plain if not entry.startswith("@")]
     return nested(selectors) or (plain[-1] if plain else OUTSIDE), tuple(
-        one for one in plain if one.startswith("@")
+        entry for entry in plain if entry.startswith("@")
     )
 
 

@@ -48,7 +48,7 @@ class Scopes:
     """The custom properties of files that are read together."""
 
     def __init__(self, rules: Sequence[Rule]) -> None:
-        setting = [rule for rule in rules if any(one.property.startswith("--") for one in rule)]
+        setting = [rule for rule in rules if any(entry.property.startswith("--") for entry in rule)]
         self.root = _of_root(setting)
         # What is set nowhere at the root: by any rule, since it has to be set somewhere.
         self.page = {**_of_all(setting), **self.root}
@@ -63,13 +63,16 @@ class Scopes:
 
     def variants(self, rule: Rule) -> list[Variant]:
         """Return what properties are worth in a rule, and in each variant of it that sets them otherwise."""
-        if not any("var(" in one.value for one in rule):
+        if not any("var(" in entry.value for entry in rule):
             return [Variant(rule[0].selector, self.page)]
         own = _own(rule)
         scopes = self._scopes_of(rule)
         # With variants, what only they set is not set in the rule itself.
         itself = Variant(rule[0].selector, ChainMap(own, self.root if scopes else self.page))
-        return [itself, *(Variant(one.selector, ChainMap(one.properties, own, self.root)) for one in scopes)]
+        return [
+            itself,
+            *(Variant(scope.selector, ChainMap(scope.properties, own, self.root)) for scope in scopes),
+        ]
 
     def _scopes_of(self, rule: Rule) -> list[_Scope]:
         """Return the rules of variants that set properties."""
@@ -82,21 +85,23 @@ class Scopes:
 
 
 def _of_all(rules: Sequence[Rule]) -> dict[str, str]:
-    return {one.property: one.value for rule in rules for one in rule if one.property.startswith("--")}
+    return {
+        entry.property: entry.value for rule in rules for entry in rule if entry.property.startswith("--")
+    }
 
 
 def _of_root(rules: Sequence[Rule]) -> dict[str, str]:
     """Return the properties of the page, those in an at-rule where there is no other."""
     found: dict[str, str] = {}
     for in_at_rule in (True, False):
-        for one in (one for rule in rules for one in rule if one.property.startswith("--")):
+        for one in (entry for rule in rules for entry in rule if entry.property.startswith("--")):
             if is_root(one) and bool(one.context) == in_at_rule:
                 found[one.property] = one.value
     return found
 
 
 def _own(rule: Rule) -> dict[str, str]:
-    return {one.property: one.value for one in rule if one.property.startswith("--")}
+    return {entry.property: entry.value for entry in rule if entry.property.startswith("--")}
 
 
 def _bases(selector: str) -> Iterator[str]:

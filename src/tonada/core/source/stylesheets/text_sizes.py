@@ -34,17 +34,17 @@ def size_of(
     Sizes in the text's own measure (em, %) depend on where it stands, and aren't known.
     """
     size = TextSize()
-    for one in declarations:
-        if one.property not in ("font", "font-size", "font-weight"):
+    for declaration in declarations:
+        if declaration.property not in ("font", "font-size", "font-weight"):
             continue
         try:
-            value = filled_in(one.value, variables).strip().lower()
+            value = filled_in(declaration.value, variables).strip().lower()
         except CannotTell:
             size = TextSize(None, None, is_known=False)
             continue
-        if one.property != "font-weight":
+        if declaration.property != "font-weight":
             size = _sized(size, value, root)
-        if one.property != "font-size":
+        if declaration.property != "font-size":
             said = _WEIGHT.search(value.split("/")[0])
             if said is not None:
                 size = size._replace(weight=_WEIGHTS.get(said[1]) or int(said[1]))
@@ -54,9 +54,9 @@ def size_of(
 def root_pixels(declarations: Iterable[Declaration]) -> float | None:
     """Return the pixels of 1rem by the declarations of the root, or None where that isn't known."""
     size: float | None = ROOT_PIXELS
-    for one in declarations:
-        if one.property in ("font", "font-size"):
-            found = _ROOT_SIZE.fullmatch(one.value.strip().lower())
+    for declaration in declarations:
+        if declaration.property in ("font", "font-size"):
+            found = _ROOT_SIZE.fullmatch(declaration.value.strip().lower())
             units = {"px": 1.0, "%": ROOT_PIXELS / 100, "em": ROOT_PIXELS, "rem": ROOT_PIXELS}
             size = float(found[1]) * units[found[2]] if found else None
     return size

@@ -132,8 +132,8 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
 def is_more_than_a_list(text: str) -> bool:
     """Return whether a stylesheet uses a colour in a rule, and doesn't only set custom properties."""
     return any(
-        not is_variable(one.property) and ("var(" in one.value or colors_in_value(one.value, {}))
-        for one in scan_stylesheet(text, takes_color)
+        not is_variable(entry.property) and ("var(" in entry.value or colors_in_value(entry.value, {}))
+        for entry in scan_stylesheet(text, takes_color)
     )
 
 
@@ -173,7 +173,7 @@ def _rules(files: Iterable[StyleFile]) -> list[list[Declaration]]:
 def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> Hex:
     """Return the ground that the page itself has, white where none is set."""
     ground = WHITE
-    for declaration in (one for rule in rules for one in rule):
+    for declaration in (entry for rule in rules for entry in rule):
         if declaration.property in _GROUND and is_root(declaration) and not declaration.context:
             for color in colors_in_value(declaration.value, variables):
                 if color.alpha > 0:
@@ -184,10 +184,10 @@ def _page_ground(rules: list[list[Declaration]], variables: dict[str, str]) -> H
 def _uses(rule: list[Declaration], variables: Mapping[str, str], page: Hex) -> Uses:
     """Return what a rule paints: each colour as it looks, its purpose and property, and what it is itself."""
     colors = [
-        (one.property, color)
-        for one in rule
-        if not is_variable(one.property)
-        for color in colors_in_value(one.value, variables)
+        (entry.property, color)
+        for entry in rule
+        if not is_variable(entry.property)
+        for color in colors_in_value(entry.value, variables)
         if color.alpha > 0
     ]
     grounds = [color for name, color in colors if name in _GROUND]
