@@ -47,7 +47,7 @@ EXAMPLES: Final[dict[str, tuple[str, ...]]] = {
 
 
 def add_examples(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
-    """Put the examples below the help of every command that has none of its own."""
+    """Add the examples to the help of each command that has no epilog yet."""
     for name, command in commands.choices.items():
         if not command.epilog:
             command.epilog = "\n".join(["examples:", *(f"  {line}" for line in EXAMPLES.get(name, ()))])

@@ -11,7 +11,7 @@ _CHOICE: Final = re.compile(r"invalid choice: '(?P<word>[^']*)' \(choose from (?
 
 
 class Parser(argparse.ArgumentParser):
-    """Refuses as argparse does, and suggests the word that is most like the one that isn't known."""
+    """Refuse wrong arguments as argparse does, and suggest the nearest known word."""
 
     def error(self, message: str) -> NoReturn:
         found = _CHOICE.search(message)

@@ -49,7 +49,7 @@ _MODELS: Final[dict[type[Any], type[OfCore]]] = {}
 
 
 def of_core(value: Any) -> Any:
-    """Return the model of a value of the core, also within a tuple; anything else as it is."""
+    """Return the model of a core value, or of each in a tuple; other values are returned unchanged."""
     if isinstance(value, tuple):
         return tuple(of_core(entry) for entry in value)
     model = _MODELS.get(type(value))

@@ -55,7 +55,7 @@ Value = TypeVar("Value")
 
 
 class Whole(RootModel[Value], Generic[Value]):
-    """An answer that is a value of the core as it is."""
+    """An answer that has the fields of a value of the core."""
 
     model_config = ConfigDict(defer_build=True)
 

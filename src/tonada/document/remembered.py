@@ -14,7 +14,7 @@ _LONGEST: Final = 20_000
 
 
 def remembered(kept: int = 32) -> WrapValidator:
-    """Return a validator that answers what it answered before to the same JSON; for frozen models only.
+    """Return a validator that remembers its answers by their JSON; for frozen models only.
 
     kept: how many are remembered, the last ones: those of the people who drag at the same time.
 

@@ -18,7 +18,7 @@ _PACKED: Final = re.compile(r"TONADA ANSWERS\s+([A-Za-z0-9+/=\s>]+?)\s+END OF AN
 
 
 def read_answers(text: str) -> OutsideAnswers:
-    """Return the answers in a file or a pasted text, whatever stands around them. Raises InputError."""
+    """Find and return the answers in a file or a pasted text. Raises InputError where there are none."""
     packed = _PACKED.search(text)
     if packed:
         try:

@@ -24,7 +24,7 @@ LOAD_MILLISECONDS: Final = 30_000
 
 
 def find_browser(path: str | None) -> str:
-    """Return the path of the Chromium to use: the one given, TONADA_BROWSER's, or one that is installed.
+    """Return the path of the Chromium to use: `path`, else TONADA_BROWSER, else an installed one.
 
     Raises InputError where there is none.
     """
@@ -72,7 +72,7 @@ def open_browser(path: str, names: Sequence[str] = ()) -> Iterator[Browser]:
 
 
 def address_of(name: str) -> str:
-    """Return where a page is opened: an address as it is, a file by its path."""
+    """Return the address of a page: an http address unchanged, or the file: address of a path."""
     return name if is_address(name) else Path(name).resolve().as_uri()
 
 
@@ -95,7 +95,7 @@ def load(page: Page, name: str) -> None:
 
 
 def _keep_at_home(route: Route, address: str) -> None:
-    """Let a page have what is its own: files for a file, its own origin for an address."""
+    """Let a page load only from where it came: files next to a file, or the same origin for an address."""
     wanted, own = urlsplit(route.request.url), urlsplit(address)
     is_own = wanted.scheme in ("data", "blob", "about") or (
         wanted.scheme == own.scheme and wanted.netloc == own.netloc

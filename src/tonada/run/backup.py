@@ -39,7 +39,7 @@ APPLIED: LiteralString = "select name from migration order by name"
 
 
 def backup(target: Path) -> str:
-    """Write everything that is kept into a file that isn't there yet; return what was written, in a line.
+    """Write a backup of the database to a new file; return one line that says what was written.
 
     A server may go on running on the database meanwhile: the dump is of one moment.
     Raises CannotServe, ClusterError.

@@ -143,7 +143,7 @@ def page(
     shelf: Shelf = "open",
     find: str | None = None,
 ) -> list[ListedBrand]:
-    """Return so many brands of a shelf, what was changed last first, from the one after `after` on.
+    """Return the next brands of a shelf after `after`, the last changed first.
 
     find: part of a name, in any case. There is none after an unknown brand.
     """

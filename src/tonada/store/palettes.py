@@ -175,7 +175,7 @@ def unproven(connection: Connection, workspace: UUID, count: int) -> list[Palett
 
 
 def prove(connection: Connection, workspace: UUID, proofs: Sequence[tuple[UUID, dict[str, Any]]]) -> int:
-    """Note what was proven, and return how many palettes are left to prove."""
+    """Save proofs of palettes, and return how many palettes still need one."""
     for palette, proof in proofs:
         connection.execute(PROVE, {"workspace": workspace, "id": palette, "proof": Jsonb(proof)})
     (left,) = connection.execute(LEFT, {"workspace": workspace}).fetchall()[0]

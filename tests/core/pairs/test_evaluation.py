@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from dataclasses import replace
 
 import pytest
@@ -59,3 +60,17 @@ def test_an_excepted_pair_neither_passes_nor_fails(usage: Usage) -> None:
     assert figures.failing == 0
     one = figures.pairs[0]
     assert (one.outcome, one.verdict, one.short_by) == ("exempt", "exempt", 0)
+
+
+def test_every_count_agrees_with_the_outcomes_and_what_is_exempt_is_not_judged() -> None:
+    decoration = Pair("ornament", "primary", "paper", Usage.DECORATION, "an ornament")
+    found = evaluate(replace(FAILING, pairs=(*FAILING.pairs, decoration)))
+    outcomes = Counter(pair.outcome for pair in found.pairs)
+    counts = found.counts
+    assert counts.exempt == 1
+    assert (counts.passes, counts.fails, counts.exempt, counts.unknown) == tuple(
+        outcomes[name] for name in ("passes", "fails", "exempt", "unknown")
+    )
+    assert counts.judged == counts.passes + counts.fails == len(found.pairs) - 1
+    assert counts.fails == found.failing > 0
+    assert all((pair.short_by > 0) == pair.fails for pair in found.pairs)

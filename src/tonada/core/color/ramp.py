@@ -159,7 +159,7 @@ def _steady(value: Hex, lightnesses: Floats, own: int) -> NDArray[np.uint8]:
 
 
 def most_chroma(chroma: float) -> float:
-    """Return the most chroma that a step may have: of a near-neutral no more than its own."""
+    """Return the largest chroma that a step may have; a near-neutral never gains chroma."""
     return chroma + CHROMA_GROWS * max(0.0, chroma - NEUTRAL_BELOW)
 
 

@@ -59,7 +59,7 @@ def _is_by_night(declaration: Declaration) -> bool:
 
 
 def title_of(text: str) -> str | None:
-    """Return what the comment at the head of a stylesheet says, as far as it is one line."""
+    """Return the first comment of a stylesheet if it is one line; else None."""
     first = _FIRST_COMMENT.match(text)
     return first[1] if first else None
 

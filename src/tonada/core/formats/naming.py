@@ -36,7 +36,7 @@ def says_all(name: str, words: Words) -> bool:
 
 
 class Names:
-    """The words of all that a take hands off, the same by day and by night: to each thing its own.
+    """The unique name of each value of a take, as a tuple of words; the same by day and by night.
 
     Roles come first, so that they keep their plain names; then what they point at.
     """

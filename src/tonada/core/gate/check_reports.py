@@ -56,7 +56,7 @@ def suggestion_of(pair: CheckedPair) -> str | None:
 
 
 def message_of(pair: CheckedPair) -> str:
-    """Return one sentence: what was reached, what is needed, what would do."""
+    """Return one sentence with the ratio reached, the ratio needed, and a colour that would pass."""
     if pair.ratio is None:
         return f"{label_of(pair)}: {pair.reason}"
     reached = f"{rounded_down(pair.ratio)} of {pair.needed:g}:1"

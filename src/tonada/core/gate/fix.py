@@ -47,7 +47,7 @@ class _Spot:
 def fix_stylesheets(
     files: Sequence[StyleFile], level: Level, is_ignored: Callable[[str], bool] = lambda _: False
 ) -> tuple[tuple[StyleFile, ...], tuple[Fix, ...]]:
-    """Return the files with failing text colours moved to the nearest that pass, and what was replaced.
+    """Return the files with failing text colours replaced by the nearest that pass, and the replacements.
 
     No pair that passed fails afterwards: that is checked, and where all replacements together would
     break it, each is tried by itself. Everything else stays to the letter. is_ignored: says of a rule's

@@ -43,7 +43,7 @@ _PAINTED: Final = re.compile(
 
 @dataclass(frozen=True, slots=True)
 class Written:
-    """A colour in the text of a file. is_triple: as three channels, whatever makes them a colour.
+    """A colour as it stands in a file. is_triple: it is written as three bare channels, such as 122, 31, 31.
 
     in_picture: within an SVG picture, where no custom property reaches.
     """
@@ -58,7 +58,7 @@ class Written:
 
 @dataclass(frozen=True, slots=True)
 class Undecided:
-    """Something of colour that stays as it is: where it stands first, what, why, and how often.
+    """A colour that stays, since it can’t be mapped: its first place, its text, why, and how often.
 
     line and column from 1.
     """

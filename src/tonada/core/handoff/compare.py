@@ -49,7 +49,7 @@ class PairChange:
 
 @dataclass(frozen=True, slots=True)
 class Comparison:
-    """Everything in the order of the newer state, with what was removed behind it."""
+    """All changes, in the order of the newer take; removed things come last."""
 
     swatches: tuple[SwatchChange, ...]
     roles: tuple[RoleChange, ...]

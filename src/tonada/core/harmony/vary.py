@@ -106,7 +106,7 @@ def drawn_for(base: Take, sheet: int, following: frozenset[str] = frozenset()) -
 
 
 def numbered(drawn: Drawn, seed: int) -> Drawn:
-    """Return a draw with its own seed."""
+    """Return a variation with the seed that makes it again."""
     return replace(drawn, seed=seed, take=replace(drawn.take, harmony=replace(drawn.take.harmony, seed=seed)))
 
 

@@ -38,14 +38,14 @@ def ground_pairs(take: Take) -> tuple[GroundPair, ...]:
 
 
 def with_ground_pairs(take: Take) -> Take:
-    """Return the take with the pairs of ground_pairs among its own."""
+    """Return the take with the pairs that its grounds make added to its pairs."""
     take = without_ground_pairs(take)
     pairs = ground_pairs(take)
     return replace(take, pairs=(*take.pairs, *pairs)) if pairs else take
 
 
 def without_ground_pairs(take: Take) -> Take:
-    """Return the take with what was changed in the pairs of its grounds written to the grounds."""
+    """Return the take without pairs of its grounds; their changed texts are written to the grounds."""
     made = [pair for pair in take.pairs if isinstance(pair, GroundPair)]
     if not made:
         return take

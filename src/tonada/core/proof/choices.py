@@ -52,7 +52,7 @@ _SIGNALS: Final = {
 
 
 class Choice(NamedTuple):
-    """The colour that an element has on a ground, what the rule would give, and what it reaches."""
+    """The colour of an element on a ground, the colour by rule, and its contrast ratio."""
 
     element: Element
     key: str
@@ -76,7 +76,7 @@ def strictest_size(take: Take, styles: tuple[TextStyle, ...]) -> TextSize:
 
 
 def key_there(take: Take, key: str | None) -> str | None:
-    """Return a key whose colour is still there; what was taken out falls back to the rule."""
+    """Return the key if its colour still exists, else None, so that the rule decides."""
     if key is None:
         return None
     try:

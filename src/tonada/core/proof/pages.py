@@ -102,7 +102,7 @@ def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
 
 
 def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[tuple[str, str, str], ...]:
-    """Return each page and section with the ground it is on, of those that are there.
+    """Return page, section and ground of every section; only grounds in `there` are used.
 
     A section whose own ground isn't there stands on the page's usual one, or else on the first.
     """

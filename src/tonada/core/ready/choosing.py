@@ -165,7 +165,7 @@ class Chooser:
         return int((rows & self.is_taken).sum())
 
     def take(self, rows: NDArray[np.bool_]) -> int | None:
-        """Take the one of some rows, shape (N,), that is farthest from all taken.
+        """Choose the row, of shape (N,), that is farthest from all rows chosen before.
 
         None where all that are left are near-twins of one that is taken.
         """

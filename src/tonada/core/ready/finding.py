@@ -49,7 +49,7 @@ _SLOTS: Final = len(BRAND)
 
 @dataclass(frozen=True, slots=True)
 class Question:
-    """What a palette is to be like; whatever is empty asks nothing. Of several in one field any will do.
+    """What a palette should be like. An empty field asks nothing; any value of a field is enough.
 
     notes: colours it is to have, at most three. like: the id of a palette it is to resemble. held: colours
     it is to go with. only: ids that may be found, None for all.

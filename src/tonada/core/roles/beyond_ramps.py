@@ -26,7 +26,7 @@ _CHROMA: Final = 0.02
 
 
 def reading_color(grounds: Sequence[Hex], needed: float, hue: float) -> Hex | None:
-    """Return a colour that has the ratio on every ground, the one that just has it; None where none has.
+    """Return the colour that only just reaches the ratio on every ground, or None if no colour does.
 
     Of a column of one hue and all greys. grounds: at least one, opaque.
     """

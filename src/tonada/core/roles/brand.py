@@ -121,7 +121,7 @@ class _Color:
 
 
 def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> BrandChoice:
-    """Return who has the brand roles, and whatever else the candidates' choices ask for.
+    """Return which candidates get the brand roles, and the roles that the designer chose for them.
 
     whole: what the shares are of, for the reasons.
 

@@ -71,7 +71,7 @@ def by_rule(take: Take) -> frozenset[str]:
 
 
 def with_texts_by_rule(before: Take, after: Take) -> Take:
-    """Return a take with other values, in which what the rule gave before is what it gives now.
+    """Return the changed take with its texts chosen by rule again, where they were by rule before.
 
     By day and by night; a text that the designer chose stays.
     """

@@ -16,7 +16,7 @@ def recolor(take: Take, swatch_id: str, value: Hex, note: str, kind: OriginKind 
 
 
 def recolor_many(take: Take, values: Mapping[str, Hex], note: str, kind: OriginKind) -> Take:
-    """Return the take with other values for swatches; one that gets the value it has stays as it is.
+    """Return the take with new values for some swatches; a swatch whose value is the same does not change.
 
     A systematic name follows the value, one that was given stays; the reason of a role that a
     changed swatch itself has becomes the note. Steps, tints and overlays follow by themselves.

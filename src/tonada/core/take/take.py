@@ -107,7 +107,7 @@ class Take:
             object.__setattr__(self, remembered, {})
 
     def swatch_of(self, role: RoleKey) -> Swatch | None:
-        """Return the swatch that moves when the role's colour is to change: the one that has the role.
+        """Return the swatch that has the role: changing it changes the role.
 
         None where a neutral has the role. Raises KeyError where nothing has the role.
         """
@@ -143,7 +143,7 @@ class Take:
         return role in self._by_role
 
     def assignment(self, role: RoleKey) -> Assignment:
-        """Return who has the role. Raises KeyError where nothing has."""
+        """Return the assignment of a role. Raises KeyError where the role has no colour."""
         return self._by_role[role]
 
     def hex_of(self, role: RoleKey) -> Hex:
@@ -189,7 +189,7 @@ class Take:
         return read.value or self.value_at(read.name, read.step)
 
     def owner_of(self, key: str) -> tuple[str, int | None]:
-        """Return the swatch, neutral or overlay behind a key and its step; a value is its own."""
+        """Return the id and the step that a key names; a hex value is its own id."""
         if key in self._by_role:
             one = self._by_role[key]
             return one.swatch, one.step

@@ -80,13 +80,13 @@ class MailRow:
 
 
 def studio(connection: Connection, workspace: UUID) -> Studio:
-    """Return who the studio is."""
+    """Return the studio's name and the address that is notified."""
     with connection.cursor(row_factory=class_row(Studio)) as cursor:
         return cursor.execute(STUDIO, {"workspace": workspace}).fetchall()[0]
 
 
 def set_studio(connection: Connection, workspace: UUID, studio: Studio) -> None:
-    """Say who the studio is."""
+    """Set the studio's name and the address that is notified."""
     row = {"workspace": workspace, "studio": studio.studio, "notified": studio.notified}
     connection.execute(SET_STUDIO, row)
 

@@ -19,7 +19,7 @@ QUIET_SECONDS: Final = 20.0
 
 
 def tell(connection: Connection, review: UUID) -> None:
-    """Tell all who listen that something of a review is new, once this transaction has ended well."""
+    """Notify all listeners that a review has changed, when this transaction commits."""
     connection.execute(TELL, {"channel": CHANNEL, "what": str(review)})
 
 

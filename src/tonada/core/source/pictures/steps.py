@@ -50,7 +50,7 @@ SEEN: Final = Joining(lightness=0.6, vivid=16.0)
 
 
 def nested_steps(layers: Layers, rgb: Bytes8) -> tuple[tuple[Part, ...], ...]:
-    """Return the steps from one colour up; the reading itself is the one of as many colours as it has.
+    """Return the palette reduced to 1, 2, 3 … colours, each within the next.
 
     rgb (height, width, 3) may be a multiple of the labels' size. Shares of a step are together 1.
     """

@@ -25,7 +25,7 @@ _CSS_PAINT: Final = re.compile(rf"(?:^|[;{{\s])({'|'.join(PAINTS)})\s*:\s*([^;}}
 
 
 def looks_like_svg(data: bytes) -> bool:
-    """Return whether the file starts as XML does; what it really is, the parser finds."""
+    """Return whether a file starts like XML; the parser decides whether it is SVG."""
     head = data[:1024].lstrip(b"\xef\xbb\xbf \t\r\n")
     return head.startswith((b"<?xml", b"<svg", b"<!--", b"<!DOCTYPE svg", b"<!doctype svg"))
 

@@ -171,7 +171,7 @@ def _is_flat(value: Any) -> bool:
 
 @dataclass
 class Built:
-    """The elements of a page with nothing on it but what was described; subject is the last of them."""
+    """The elements that a selector describes, as a page of only those. subject: the last of them."""
 
     root: Element
     chain: list[Element] = field(default_factory=list)
