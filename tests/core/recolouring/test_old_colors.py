@@ -144,7 +144,6 @@ def test_three_channels_are_a_colour_where_something_makes_them_one() -> None:
     [
         ("hsl(var(--h) 50% 50%)", "parts"),
         ("rgb(var(--nowhere) / 50%)", "parts"),
-        ("rgb(from #0d6efd r g b / 50%)", "relative"),
         ("rgb(from var(--x) r g b)", "relative"),
         ("rgba($brand, .5)", "parts"),
         ("rgb(1 2 3 4 5)", "understood"),

@@ -9,7 +9,8 @@ from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
 import numpy as np
 
-from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.color.spaces import Hex, srgb8_to_hex
+from tonada.core.color.unknown import CannotTell, NotCss
 from tonada.core.errors import ColorError
 
 if TYPE_CHECKING:
@@ -30,7 +31,7 @@ _DECIMALS: Final = re.compile(r"(\d{1,3})(?:\s*[,;/]\s*|\s+)(\d{1,3})(?:\s*[,;/]
 
 @dataclass(frozen=True, slots=True)
 class ReadColor:
-    """What was understood. alpha: 0 to 1. mapped: outside sRGB, so its chroma was reduced."""
+    """What was understood. alpha: 0 to 1. mapped: outside sRGB, and taken as an sRGB screen shows it."""
 
     hex: Hex
     alpha: float
@@ -39,11 +40,14 @@ class ReadColor:
 
 
 def read_color(text: str, *, field: str = "color") -> ReadColor:
-    """Return the colour that a text means: any CSS Color 4 value, hex without its #, `43 58 140`.
+    """Return the colour that a text means: any value of CSS, hex without its #, `43 58 140`.
 
-    Colours outside sRGB lose chroma until they are inside. Raises ColorError naming `field`.
+    Of colours outside sRGB each channel is clipped, as browsers do for an sRGB screen. Raises ColorError
+    naming `field`.
     """
     found = _read(text.strip()) if len(text) <= LONGEST_COLOR else None
+    if isinstance(found, str):
+        raise ColorError(f"“{text[:40]}” is not understood: {found}.", field=field)
     if found is None:
         wrong = f"“{text[:40]}” is not a colour." if text.strip() else "The colour is missing."
         raise ColorError(
@@ -92,7 +96,8 @@ def css_color(*described: Any) -> Color:
 
 # Stylesheets and lists repeat their colours; the cache makes the second reading free.
 @lru_cache(maxsize=4096)
-def _read(text: str) -> ReadColor | None:
+def _read(text: str) -> ReadColor | str | None:
+    """Return the colour; why it isn’t computed here; or None for what is none."""
     if _OPAQUE_HEX.match(text):
         digits = text.lstrip("#").lower()
         return ReadColor(
@@ -104,19 +109,23 @@ def _read(text: str) -> ReadColor | None:
     if _BARE_HEX.fullmatch(text):
         text = f"#{text}"
     notation: Notation = "hex" if text.startswith("#") else "name" if is_color_name(text) else "function"
+    from tonada.core.color.css_values import color_of_text
+
     try:
-        parsed = css_color(text)
-        alpha = float(parsed.alpha(nans=False))
-        srgb = parsed.convert("srgb")
-        mapped = not srgb.in_gamut(tolerance=1e-6)
-        if mapped:
-            srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
-        else:
-            channels = np.clip(np.nan_to_num(np.array(srgb.coords(nans=False))), 0, 1)
-            srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
-    except (ValueError, TypeError, OverflowError):
+        return as_screen_shows(color_of_text(text), notation)
+    except NotCss:
         return None
-    return ReadColor(srgb8_to_hex(srgb8), min(max(alpha, 0.0), 1.0), notation, mapped)
+    except CannotTell as reason:
+        return str(reason)
+
+
+def as_screen_shows(color: Color, notation: Notation = "function") -> ReadColor:
+    """Return a colour as an sRGB screen shows it: each channel is clipped, then rounded to 8 bits."""
+    srgb = color.convert("srgb")
+    channels = np.nan_to_num(np.array(srgb.coords(nans=False)), posinf=1.0, neginf=0.0)
+    srgb8 = np.floor(np.clip(channels, 0, 1) * 255 + 0.5).astype(np.uint8)
+    alpha = min(max(float(srgb.alpha(nans=False)), 0.0), 1.0)
+    return ReadColor(srgb8_to_hex(srgb8), alpha, notation, not srgb.in_gamut(tolerance=1e-4))
 
 
 def _from_decimals(decimals: re.Match[str]) -> ReadColor | None:

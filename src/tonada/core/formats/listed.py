@@ -91,7 +91,7 @@ class ListBuilder:
             value = srgb8_to_hex(composite(hex_to_srgb8(color.hex), color.alpha, white))
             self.warn(line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.")
         if color.mapped:
-            self.warn(line, f"{shown or value} lies outside sRGB; taken with less chroma, {value}.")
+            self.warn(line, f"{shown or value} lies outside sRGB; taken as an sRGB screen shows it, {value}.")
         if len(self._colors) >= MAX_LIST_COLORS:
             raise InputError(
                 f"The list has more than {MAX_LIST_COLORS} colours, which is the limit.", field="file"

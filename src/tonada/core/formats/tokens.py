@@ -10,11 +10,10 @@ import json
 import re
 from typing import Any, Final, TypeAlias
 
-import numpy as np
 import pyjson5
 
-from tonada.core.color.notation import ReadColor, css_color, read_color
-from tonada.core.color.spaces import Hex, oklch_to_srgb8, srgb8_to_hex
+from tonada.core.color.notation import ReadColor, as_screen_shows, css_color, read_color
+from tonada.core.color.spaces import Hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 
@@ -241,15 +240,7 @@ def _color(value: Json) -> ReadColor:
     numbers = [0.0 if part == "none" else float(part) for part in components]
     for place in _IN_PERCENT.get(space, ()):
         numbers[place] /= 100
-    parsed = css_color(SPACES[space], numbers, alpha)
-    srgb = parsed.convert("srgb")
-    mapped = not srgb.in_gamut(tolerance=1e-6)
-    if mapped:
-        srgb8 = oklch_to_srgb8(np.nan_to_num(np.array(parsed.convert("oklch").coords(nans=False))))
-    else:
-        channels = np.clip(np.array(srgb.coords(nans=False)), 0, 1)
-        srgb8 = np.floor(channels * 255 + 0.5).astype(np.uint8)
-    return ReadColor(srgb8_to_hex(srgb8), float(alpha), "function", mapped)
+    return as_screen_shows(css_color(SPACES[space], numbers, alpha))
 
 
 def _is_component(part: Json) -> bool:

@@ -17,6 +17,7 @@ from tonada.core.color.contrast import composite, ratio_between
 from tonada.core.color.notation import ReadColor
 from tonada.core.color.requirements import Outcome, requirement
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
+from tonada.core.color.unknown import CannotTell
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.source.stylesheets.cascade import Block, Cascade, Style, Variables, Winning
 from tonada.core.source.stylesheets.computed import MISSING, filled_in, paint
@@ -24,7 +25,6 @@ from tonada.core.source.stylesheets.elements import Compound, Described, build, 
 from tonada.core.source.stylesheets.markup import looks_like_html, scan_page
 from tonada.core.source.stylesheets.scan import Declaration, LineFinder, line_finder, scan_stylesheet
 from tonada.core.source.stylesheets.text_sizes import TextSize, size_of
-from tonada.core.source.stylesheets.untold import CannotTell
 from tonada.core.source.stylesheets.usage import StyleFile, takes_color
 
 # Of one rule: selectors that are looked at, and scopes; a stylesheet made to harm has more.

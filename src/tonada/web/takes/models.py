@@ -196,7 +196,7 @@ class ColorBody(Model):
 
 
 class ColorAnswer(Model):
-    """What was understood. mapped: it lies outside sRGB, and has less chroma now."""
+    """What was understood. mapped: it lies outside sRGB, and is taken as an sRGB screen shows it."""
 
     hex: str
     name: str

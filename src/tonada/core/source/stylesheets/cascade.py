@@ -13,13 +13,13 @@ from typing import Any, TypeAlias
 
 import cssselect2
 
+from tonada.core.color.unknown import CannotTell
 from tonada.core.source.stylesheets.computed import filled_in
 from tonada.core.source.stylesheets.elements import Built, Compound, as_matched, build
 from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration
 from tonada.core.source.stylesheets.scopes import is_root
 from tonada.core.source.stylesheets.text_sizes import root_pixels
-from tonada.core.source.stylesheets.untold import CannotTell
 
 Variables: TypeAlias = Mapping[str, str]
 

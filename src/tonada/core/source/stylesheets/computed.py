@@ -1,7 +1,7 @@
 """What a value comes to: references filled in, mixtures computed, or the reason why it can't be decided.
 
 Source: CSS Custom Properties for Cascading Variables 1, section 3 (substitution, fallbacks, cycles);
-CSS Color 5, sections 2 and 3 (color-mix(), light-dark()).
+what a colour comes to is in core/color/css_values.
 """
 
 from __future__ import annotations
@@ -11,14 +11,18 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Final
 
-import numpy as np
 import tinycss2
 
-from tonada.core.color.notation import COLOR_FUNCTIONS, ReadColor, css_color, is_color_name, read_color
-from tonada.core.color.spaces import hex_to_srgb8, srgb8_to_hex
+from tonada.core.color.css_values import (
+    FUNCTION_NAMES,
+    NOT_COMPUTED,
+    SYSTEM_COLORS,
+    Surroundings,
+    color_of,
+)
+from tonada.core.color.notation import ReadColor, as_screen_shows, is_color_name, read_color
+from tonada.core.color.unknown import CannotTell
 from tonada.core.errors import ColorError
-from tonada.core.source.stylesheets.calculations import with_calculations
-from tonada.core.source.stylesheets.untold import CannotTell
 
 # Longer values are embedded files; a gradient with twenty stops has under a thousand characters.
 LONGEST_VALUE: Final = 4_000
@@ -28,11 +32,6 @@ DEEPEST_REFERENCE: Final = 24
 MOST_REFERENCES: Final = 256
 MISSING: Final = "is set nowhere that holds here"
 INHERITED: Final = frozenset(("inherit", "unset", "revert", "revert-layer", "initial"))
-SYSTEM_COLORS: Final = frozenset(
-    ("accentcolor", "accentcolortext", "activetext", "buttonborder", "buttonface", "buttontext", "canvas",
-     "canvastext", "field", "fieldtext", "graytext", "highlight", "highlighttext", "linktext", "mark",
-     "marktext", "selecteditem", "selecteditemtext", "visitedtext", "windowtext", "window", "-webkit-link")
-)  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,7 +136,7 @@ def _walk(nodes: Any, scheme: str, *, in_gradient: bool) -> Iterator[tuple[ReadC
         elif node.type == "ident":
             yield from ((color, kind) for color in _word(node.lower_value))
         elif node.type == "function":
-            yield from _function(node, scheme, kind, in_gradient=in_gradient)
+            yield from _function(node, scheme, kind)
 
 
 def _word(word: str) -> Iterator[ReadColor]:
@@ -149,32 +148,14 @@ def _word(word: str) -> Iterator[ReadColor]:
         raise CannotTell(f"{word} is a colour of the reader's system")
 
 
-def _function(
-    node: Any, scheme: str, kind: str, *, in_gradient: bool
-) -> Iterator[tuple[ReadColor | None, str]]:
+def _function(node: Any, scheme: str, kind: str) -> Iterator[tuple[ReadColor | None, str]]:
     name = node.lower_name
     if name in ("url", "image", "image-set", "-webkit-image-set", "element", "cross-fade"):
         yield None, "picture"
     elif "gradient" in name:
         yield from _walk(node.arguments, scheme, in_gradient=True)
-    elif name in COLOR_FUNCTIONS:
-        yield _read(_written(node)), kind
-    elif name == "color-mix":
-        yield _mixed(node, scheme), kind
-    elif name == "light-dark":
-        halves = _split(node.arguments)
-        if len(halves) == 2:
-            yield from _walk(halves[scheme == "dark"], scheme, in_gradient=in_gradient)
-    elif name in ("color-contrast", "contrast-color", "device-cmyk"):
-        raise CannotTell(f"{name}() isn't computed here")
-
-
-def _written(node: Any) -> str:
-    text = str(tinycss2.serialize([node]))
-    first = next((argument for argument in node.arguments if argument.type != "whitespace"), None)
-    if first is not None and first.type == "ident" and first.lower_value == "from":
-        raise CannotTell("relative colours aren't computed here")
-    return with_calculations(text) if "calc(" in text.lower() else text
+    elif name in FUNCTION_NAMES or name in NOT_COMPUTED:
+        yield as_screen_shows(color_of(node, Surroundings(scheme))), kind
 
 
 def _read(text: str) -> ReadColor:
@@ -182,49 +163,3 @@ def _read(text: str) -> ReadColor:
         return read_color(text)
     except ColorError:
         raise CannotTell(f"“{text[:40]}” isn’t a colour that Tonada understands") from None
-
-
-def _mixed(node: Any, scheme: str) -> ReadColor:
-    """Source: CSS Color 5, section 2.1 to 2.3: percentages, then premultiplied mixing."""
-    parts = _split(node.arguments)
-    method = [part.lower_value for part in parts[0] if part.type == "ident"] if parts else []
-    if len(parts) != 3 or len(method) < 2 or method[0] != "in" or len(method) > 2:
-        raise CannotTell("this color-mix() isn't computed here")
-    ends, percents = [], []
-    for part in parts[1:]:
-        percents.append(next((entry.value / 100 for entry in part if entry.type == "percentage"), None))
-        colors = [color for color, _ in _walk(part, scheme, in_gradient=False) if color is not None]
-        if len(colors) != 1:
-            raise CannotTell("this color-mix() isn't computed here")
-        ends.append(colors[0])
-    first, second = _shares(*percents)
-    total = first + second
-    if total <= 0:
-        raise CannotTell("this color-mix() isn't computed here")
-    space = "xyz-d65" if method[1] == "xyz" else method[1]
-    try:
-        one, other = (css_color("srgb", list(hex_to_srgb8(end.hex) / 255), end.alpha) for end in ends)
-        made = one.mix(other, second / total, space=space, out_space="srgb", premultiplied=True).fit("srgb")
-    except (ValueError, TypeError, KeyError):
-        raise CannotTell("this color-mix() isn't computed here") from None
-    channels = [min(255, max(0, int(channel * 255 + 0.5))) for channel in made.coords(nans=False)]
-    alpha = float(made.alpha(nans=False)) * min(1.0, total)
-    return ReadColor(srgb8_to_hex(np.array(channels, dtype=np.uint8)), alpha, "function", False)
-
-
-def _shares(first: float | None, second: float | None) -> tuple[float, float]:
-    if first is None and second is None:
-        return 0.5, 0.5
-    if first is None:
-        return 1 - (second or 0), second or 0
-    return first, 1 - first if second is None else second
-
-
-def _split(nodes: list[Any]) -> list[list[Any]]:
-    parts: list[list[Any]] = [[]]
-    for node in nodes:
-        if node == ",":
-            parts.append([])
-        else:
-            parts[-1].append(node)
-    return parts

@@ -6,9 +6,9 @@ import re
 from collections.abc import Iterable, Mapping
 from typing import Final, NamedTuple
 
+from tonada.core.color.unknown import CannotTell
 from tonada.core.source.stylesheets.computed import filled_in
 from tonada.core.source.stylesheets.scan import Declaration
-from tonada.core.source.stylesheets.untold import CannotTell
 
 # What 1rem is where nothing else is said.
 ROOT_PIXELS: Final = 16.0

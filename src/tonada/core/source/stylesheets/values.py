@@ -10,6 +10,7 @@ from typing import Any, Final
 import tinycss2
 
 from tonada.core.color.notation import ReadColor
+from tonada.core.color.unknown import CannotTell
 from tonada.core.source.stylesheets.computed import (
     DEEPEST_REFERENCE,
     LONGEST_VALUE,
@@ -17,7 +18,6 @@ from tonada.core.source.stylesheets.computed import (
     nodes_of,
     paint,
 )
-from tonada.core.source.stylesheets.untold import CannotTell
 
 # A value is looked into only where it may hold a colour; most values of a stylesheet don't.
 _MAY_HOLD_COLOR: Final = re.compile(r"#[0-9a-f]{3}|[a-z]{3}", re.IGNORECASE)
