@@ -56,7 +56,8 @@ const setCount = (count: number) => {
 const told = computed(() => {
   if (props.settings.region) return 'in the selected area'
   if (props.image.kind === 'photographic') return 'read as a photograph'
-  if (props.image.format === 'SVG') return 'as declared in the file'
+  if (props.image.format === 'SVG')
+    return props.image.exact ? 'as declared in the file' : 'not all of it was understood'
   return props.image.exact ? 'exact, edge blends left out' : 'edge blends and noise left out'
 })
 </script>

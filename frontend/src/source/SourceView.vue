@@ -11,6 +11,7 @@ import EmptySource from './EmptySource.vue'
 import FoundColors from './FoundColors.vue'
 import ListSource from './ListSource.vue'
 import MoodDialog from './MoodDialog.vue'
+import SourceNotes from './SourceNotes.vue'
 import MoodSource from './MoodSource.vue'
 import PictureSource from './PictureSource.vue'
 import ReplaceDialog from './ReplaceDialog.vue'
@@ -164,6 +165,7 @@ async function pickScreen() {
         </StylesheetSource>
         <ListSource v-if="source.list" :source="source" />
         <MoodSource v-if="source.mood" :source="source" />
+        <SourceNotes :notes="source.notes" />
         <FoundColors
           v-if="!source.stylesheet"
           :key="source.id"

@@ -7,10 +7,13 @@ import json
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, Final
 
+from tonada.cli.streams import add_strict, tell
+
 if TYPE_CHECKING:
     from tonada.core.roles.brand import Candidate
     from tonada.core.roles.candidates import SourceColor
     from tonada.core.source.kept import SourceKind
+    from tonada.core.source.notes import Note
     from tonada.core.take.take import Take
 
 
@@ -27,6 +30,7 @@ def build(command: argparse.ArgumentParser) -> None:
     command.add_argument("--to", default="tonada", metavar="FORMAT", help=TO_HELP)
     command.add_argument("--out", type=Path, metavar="FILE", help="the file to write (default: none)")
     command.add_argument("--json", action="store_true", help="print JSON")
+    add_strict(command)
     command.set_defaults(run=_build)
 
 
@@ -74,7 +78,16 @@ def _build(parsed: argparse.Namespace) -> int:
             f"{len(short)} fail AA." if short else "all pass AA."
         )
         print("\n".join([*lines, *notes, verdict, *short]))
-    return 1 if short else 0
+    code = tell(_notes_of(found), strict=parsed.strict) if found else 0
+    return 1 if short else code
+
+
+def _notes_of(found: dict[str, Any]) -> list[Note]:
+    from tonada.core.source.notes import Note
+    from tonada.document.readings import notes_of, read_kept
+
+    kept = read_kept(found["kind"], found["extraction"])
+    return [Note(note.kind, note.where, note.text) for note in notes_of(kept)]
 
 
 def _read_file(inputs: list[str]) -> dict[str, Any] | None:

@@ -5,14 +5,17 @@ from __future__ import annotations
 import argparse
 import json
 from collections.abc import Sequence
-from pathlib import Path
 from typing import Any
+
+from tonada.cli.streams import add_file, add_out, add_strict, content_of, give, tell
 
 
 def extract(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `extract`."""
-    command.add_argument("file", type=Path, metavar="FILE")
+    add_file(command, "a picture")
     command.add_argument("--max", type=_count, default=12, metavar="N", help="at most N colours (1 to 12)")
+    add_strict(command)
+    add_out(command)
     command.set_defaults(run=_extract)
     command.add_argument("--json", action="store_true", help="print JSON")
 
@@ -107,21 +110,26 @@ def _print(answer: dict[str, Any], lines: Sequence[str], *, as_json: bool) -> in
 
 
 def _extract(parsed: argparse.Namespace) -> int:
+    from tonada.core.source.notes import Note
     from tonada.intake.bounded import LONG, run_bounded
 
     asked = {"kind": None, "region": None, "most": parsed.max}
-    found = run_bounded("colors", asked, [parsed.file.read_bytes()], budget=LONG).result
+    found = run_bounded("colors", asked, [content_of(parsed.file)], budget=LONG).result
+    code = tell((Note(**note) for note in found["notes"]), strict=parsed.strict)
     colors = found["steps"][found["count"] - 1]
     answer = {
         "colors": [{"hex": color["hex"], "share": color["share"]} for color in colors],
         "kind": found["kind"],
         "ground": found["ground"],
+        "notes": found["notes"],
     }
     lines = [
         f"{color['hex']}  {color['share'] * 100:5.1f}%" + "  ground" * (color["hex"] == found["ground"])
         for color in colors
     ]
-    return _print(answer, lines, as_json=parsed.json)
+    text = json.dumps(answer, ensure_ascii=False) if parsed.json else "\n".join(lines)
+    give(f"{text}\n".encode(), parsed.out)
+    return code
 
 
 def _contrast(parsed: argparse.Namespace) -> int:

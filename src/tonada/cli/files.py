@@ -6,6 +6,8 @@ import argparse
 import sys
 from pathlib import Path
 
+from tonada.cli.streams import add_file, add_out, add_strict, content_of, give, name_of, tell
+
 PAGES = ("values", "steps", "grounds", "pairs")
 
 
@@ -13,10 +15,10 @@ def convert(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `convert`."""
     from tonada.core.formats.registry import WRITINGS
 
-    command.add_argument(
-        "file", type=Path, metavar="FILE", help="a list of colours in any format that Tonada reads"
-    )
+    add_file(command, "a list of colours in any format that Tonada reads")
     command.add_argument("--to", required=True, choices=WRITINGS, metavar="FORMAT", help=", ".join(WRITINGS))
+    add_strict(command)
+    add_out(command)
     command.set_defaults(run=_convert)
 
 
@@ -27,13 +29,11 @@ def export(command: argparse.ArgumentParser) -> None:
     from tonada.files.client_sheet import PAPERS
     from tonada.files.kinds import FILE_FORMATS
 
-    command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    add_file(command, "Tonada's own file (.tonada.json)")
     command.add_argument(
         "--to", required=True, choices=FILE_FORMATS, metavar="FORMAT", help=", ".join(FILE_FORMATS)
     )
-    command.add_argument(
-        "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
-    )
+    add_out(command)
     command.add_argument("--steps", action="store_true", help="include tints and shades")
     command.add_argument("--grounds", action="store_true", help="include the element colours on every ground")
     command.add_argument("--no-night", action="store_true", help="leave the night scheme out")
@@ -58,7 +58,7 @@ def slots(command: argparse.ArgumentParser) -> None:
     from tonada.files.slot_files import SLOT_KINDS
 
     destinations = [destination.id for destination in SHIPPED]
-    command.add_argument("file", type=Path, metavar="FILE", help="Tonada's own file (.tonada.json)")
+    add_file(command, "Tonada's own file (.tonada.json)")
     command.add_argument(
         "--destination",
         default="five-slots",
@@ -67,27 +67,31 @@ def slots(command: argparse.ArgumentParser) -> None:
         help=", ".join(destinations),
     )
     command.add_argument("--to", choices=SLOT_KINDS, default="csv", metavar="FORMAT")
-    command.add_argument(
-        "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
-    )
+    add_out(command)
     command.set_defaults(run=_slots)
 
 
 def recolour(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `recolour`."""
-    command.add_argument("file", type=Path, metavar="FILE", help="a stylesheet")
+    add_file(command, "a stylesheet")
     command.add_argument("--take", required=True, type=Path, metavar="FILE", help="Tonada's own file")
     command.add_argument("--properties", action="store_true", help="write references to custom properties")
     command.add_argument("--pictures", action="store_true", help="recolour SVG pictures in data: URLs, too")
     command.add_argument("--diff", action="store_true", help="print the changes as a diff, and write nothing")
+    add_strict(command)
+    add_out(command)
     command.set_defaults(run=_recolour)
 
 
 def _convert(parsed: argparse.Namespace) -> int:
-    from tonada.core.formats.convert import convert
+    from tonada.core.formats.convert import write_list
+    from tonada.core.formats.detect import read_list
 
-    sys.stdout.write(convert(parsed.file.read_bytes(), parsed.file.name, parsed.to))
-    return 0
+    found = read_list(content_of(parsed.file), name_of(parsed.file))
+    made = write_list(found, parsed.to)
+    code = tell((warning.note for warning in found.warnings), strict=parsed.strict)
+    give(made.encode(), parsed.out)
+    return code
 
 
 def _export(parsed: argparse.Namespace) -> int:
@@ -98,7 +102,7 @@ def _export(parsed: argparse.Namespace) -> int:
     from tonada.files.kinds import make_file
     from tonada.files.press_profile import usual_press
 
-    take, name = read_own(parsed.file.read_bytes())
+    take, name = read_own(content_of(parsed.file))
     brand, _, take_name = name.partition(", ")
     options = Options(
         steps=parsed.steps,
@@ -111,9 +115,8 @@ def _export(parsed: argparse.Namespace) -> int:
     )
     pages = SheetPages(**dict.fromkeys(parsed.pages, True))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
-    return _give(
-        make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to), parsed
-    )
+    give(make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to), parsed.out)
+    return 0
 
 
 def _slots(parsed: argparse.Namespace) -> int:
@@ -122,19 +125,12 @@ def _slots(parsed: argparse.Namespace) -> int:
     from tonada.files.client_sheet import ExportHeader
     from tonada.files.slot_files import slot_file
 
-    take, name = read_own(parsed.file.read_bytes())
+    take, name = read_own(content_of(parsed.file))
     brand, _, take_name = name.partition(", ")
     destination = next(destination for destination in SHIPPED if destination.id == parsed.destination)
     filled = fill_slots(take, destination, chosen_slots(take, destination.id))
     head = ExportHeader(brand or "Colours", take_name or "take", "")
-    return _give(slot_file(destination, filled, head, parsed.to), parsed)
-
-
-def _give(content: bytes, parsed: argparse.Namespace) -> int:
-    if parsed.out:
-        parsed.out.write_bytes(content)
-    else:
-        sys.stdout.buffer.write(content)
+    give(slot_file(destination, filled, head, parsed.to), parsed.out)
     return 0
 
 
@@ -146,12 +142,16 @@ def _recolour(parsed: argparse.Namespace) -> int:
     from tonada.document.own_file import read_own
 
     take, _ = read_own(parsed.take.read_bytes())
-    files = [StyleFile(parsed.file.name, decode_text(parsed.file.read_bytes()), parsed.pictures)]
+    files = [
+        StyleFile(
+            name_of(parsed.file) or "standard-input", decode_text(content_of(parsed.file)), parsed.pictures
+        )
+    ]
     mapping = {old: entry.key for entry in propose_mapping(take, files) for old in entry.members}
     made = restyle(take, files, mapping, "properties" if parsed.properties else "values")
-    sys.stdout.write(made.diff if parsed.diff else made.files[0].text)
+    give((made.diff if parsed.diff else made.files[0].text).encode(), parsed.out)
     for entry in made.undecided:
         often = f", {entry.count} times" if entry.count > 1 else ""
         place = f"{entry.file}:{entry.line}:{entry.column}"
         print(f"{place}: stays: {entry.text} ({entry.reason}{often})", file=sys.stderr)
-    return 0
+    return 1 if parsed.strict and made.undecided else 0

@@ -11,6 +11,7 @@ from tonada.core.color.requirements import requirement
 from tonada.core.color.wcag import Usage
 from tonada.core.roles.candidates import SourceColor
 from tonada.core.source.kept import current_reading
+from tonada.core.source.notes import NoteKind
 from tonada.core.source.pictures import Kind
 from tonada.core.take.take import Role
 from tonada.document.parts import Described
@@ -32,6 +33,14 @@ class FoundColor(Kept):
     is_stop: bool = False
 
 
+class KeptNote(Kept):
+    """What has to be said of a file: what wasn't understood, was mapped, or was assumed, and where."""
+
+    kind: NoteKind
+    where: str
+    text: str
+
+
 class ImageReading(Kept):
     """steps: the colours from one to the most there can be; count: how many were found."""
 
@@ -44,11 +53,13 @@ class ImageReading(Kept):
     ground: str | None
     count: int
     steps: tuple[tuple[FoundColor, ...], ...]
+    notes: tuple[KeptNote, ...] = ()
 
 
 class ListWarning(Kept):
     line: int | None
     text: str
+    kind: NoteKind = "not understood"
 
 
 class ListedColor(Kept):
@@ -171,3 +182,15 @@ def _by_weight(found: Iterable[tuple[str, str, float]]) -> tuple[SourceColor, ..
     colors = tuple(found)
     total = sum(weight for _, _, weight in colors) or 1
     return tuple(SourceColor(value, weight / total, name=name) for value, name, weight in colors)
+
+
+def notes_of(kept: Reading | None) -> tuple[KeptNote, ...]:
+    """Return what has to be said of any kind of source."""
+    if isinstance(kept, ImageReading):
+        return kept.notes
+    if isinstance(kept, ListReading):
+        return tuple(
+            KeptNote(kind=one.kind, where=f"line {one.line}" if one.line else "", text=one.text)
+            for one in kept.warnings
+        )
+    return ()

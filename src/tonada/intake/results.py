@@ -8,8 +8,10 @@ from typing import Any
 from tonada.core.color.naming import color_name, unused_name
 from tonada.core.formats import ColorList
 from tonada.core.harmony.character import CHARACTERS
+from tonada.core.limits import MAX_LIST_WARNINGS
 from tonada.core.source.kept import VERSION
 from tonada.core.source.mood import read_mood
+from tonada.core.source.notes import Note
 from tonada.core.source.pictures import Extraction, FoundColor
 from tonada.core.source.stylesheets import StylesheetReading, group_uses
 from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE
@@ -27,6 +29,7 @@ def image_to_json(extraction: Extraction, names: dict[str, str] | None = None) -
         "ground": extraction.ground,
         "count": extraction.count,
         "steps": [_step(step, names or {}) for step in extraction.steps],
+        "notes": notes_to_json(extraction.notes),
     }
 
 
@@ -49,6 +52,16 @@ def _step(step: tuple[FoundColor, ...], names: dict[str, str]) -> list[dict[str,
     return found
 
 
+def notes_to_json(notes: Iterable[Note]) -> list[dict[str, str]]:
+    """Return the first notes, and a last one that counts the others."""
+    listed = list(notes)
+    shown = [note._asdict() for note in listed[:MAX_LIST_WARNINGS]]
+    if len(listed) > MAX_LIST_WARNINGS:
+        more = Note("not understood", "", f"{len(listed) - MAX_LIST_WARNINGS} more of these")
+        shown.append(more._asdict())
+    return shown
+
+
 def list_to_json(found: ColorList) -> dict[str, Any]:
     """Return what a source keeps of a list; every colour gets a name."""
     taken: set[str] = set()
@@ -57,7 +70,9 @@ def list_to_json(found: ColorList) -> dict[str, Any]:
         name = unused_name(color.name or color_name(color.hex), taken)
         taken.add(name)
         colors.append({"hex": color.hex, "name": name, "role": color.role})
-    warnings = [{"line": warning.line, "text": warning.text} for warning in found.warnings]
+    warnings = [
+        {"line": warning.line, "text": warning.text, "kind": warning.kind} for warning in found.warnings
+    ]
     return {
         "version": VERSION,
         "format": found.format,

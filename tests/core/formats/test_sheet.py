@@ -25,7 +25,7 @@ from tonada.core.color.writing import NOTATIONS, WrittenAs, all_notations, writt
 from tonada.core.errors import InputError
 from tonada.core.formats import read_list
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
-from tonada.core.formats.convert import convert, sheet_of_list
+from tonada.core.formats.convert import sheet_of_list, write_list
 from tonada.core.formats.listed import ColorList, ListedColor
 from tonada.core.formats.naming import words_of
 from tonada.core.formats.registry import WRITINGS
@@ -89,7 +89,7 @@ def test_a_list_comes_back_the_same_and_is_written_the_same(
     first = WRITINGS[kind].write(sheet, Options())
     again = read_list(first.encode(), f"a{WRITINGS[kind].ending}")
     assert [one.hex for one in again.colors] == [one.hex for one in listed]
-    assert convert(first.encode(), f"a{WRITINGS[kind].ending}", kind) == first
+    assert write_list(read_list(first.encode(), f"a{WRITINGS[kind].ending}"), kind) == first
 
 
 @pytest.mark.parametrize("kind", WHOLE)

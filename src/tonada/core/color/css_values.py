@@ -12,6 +12,7 @@ from __future__ import annotations
 import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import cache
 from typing import TYPE_CHECKING, Any, Final, NamedTuple
 
 import tinycss2
@@ -50,6 +51,8 @@ _FUNCTIONS: Final[Mapping[str, tuple[str, tuple[Channel, Channel, Channel]]]] = 
 _ALIASES: Final = {"rgba": "rgb", "hsla": "hsl"}
 # The names of color() that divide a colour as red, green and blue, and the others.
 _RGB_SPACES: Final = ("srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020")
+# By the library's name, where it has another.
+LIBRARY_NAMES: Final[Mapping[str, str]] = {"rec2020": "rec2020-oetf"}
 _XYZ_SPACES: Final = {"xyz": "xyz-d65", "xyz-d65": "xyz-d65", "xyz-d50": "xyz-d50"}
 _MIXING: Final = frozenset((*_RGB_SPACES, "lab", "oklab", *_XYZ_SPACES, "hsl", "hwb", "lch", "oklch"))
 _POLAR: Final = frozenset(("hsl", "hwb", "lch", "oklch"))
@@ -79,13 +82,28 @@ class Surroundings:
 USUAL: Final = Surroundings()
 
 
+@cache
+def colors_of_browsers() -> type[Color]:
+    """Return coloraide's class with rec2020 as browsers have it.
+
+    They use the transfer function of ITU-R BT.2020 itself, the library by its name a plain exponent. The
+    library takes a tenth of a second to import: it is, when something is more than a hex.
+    """
+    from coloraide import Color
+    from coloraide.spaces.rec2020_oetf import Rec2020OETF
+
+    class BrowserColor(Color):
+        """The library's colour, with a space more."""
+
+    BrowserColor.register(Rec2020OETF())
+    return BrowserColor
+
+
 def color_of(node: Any, around: Surroundings = USUAL, depth: int = 0) -> Color:
     """Return the colour of one component value.
 
     Raises NotCss for what no browser takes for a colour, CannotTell for what isn't computed here.
     """
-    from coloraide import Color
-
     if depth > DEEPEST:
         raise CannotTell("its colours are nested very deeply")
     if node.type == "hash":
@@ -108,7 +126,7 @@ def color_of(node: Any, around: Surroundings = USUAL, depth: int = 0) -> Color:
     if name not in _FUNCTIONS and name != "color":
         raise NotCss(f"{name}() is no colour")
     space, coordinates, alpha = _described(name, node.arguments, around, depth)
-    return Color(space, coordinates, alpha)
+    return colors_of_browsers()(space, coordinates, alpha)
 
 
 def color_of_text(text: str, around: Surroundings = USUAL) -> Color:
@@ -124,10 +142,8 @@ def _only(nodes: Sequence[Any]) -> Any:
 
 
 def _named(text: str) -> Color:
-    from coloraide import Color
-
     try:
-        return Color(text)
+        return colors_of_browsers()(text)
     except ValueError:
         raise NotCss(f"“{text[:40]}” is no colour") from None
 
@@ -183,7 +199,7 @@ def _space_of(nodes: Sequence[Any]) -> tuple[str, tuple[Channel, Channel, Channe
     if word.startswith("--"):
         raise CannotTell(f"{word} is a colour profile of its own")
     if word in _RGB_SPACES:
-        names = ("r", "g", "b")
+        names, word = ("r", "g", "b"), LIBRARY_NAMES.get(word, word)
     elif word in _XYZ_SPACES:
         names, word = ("x", "y", "z"), _XYZ_SPACES[word]
     else:
@@ -287,7 +303,7 @@ def _way_of(words: Sequence[str]) -> tuple[str, str]:
     """Return the space and how hues are mixed."""
     if not words or words[0] not in _MIXING:
         raise NotCss("color-mix() needs the name of a colour space")
-    space = _XYZ_SPACES.get(words[0], words[0])
+    space = {**_XYZ_SPACES, **LIBRARY_NAMES}.get(words[0], words[0])
     if len(words) == 1:
         return space, "shorter"
     if len(words) == 3 and words[1] in _HUE_WAYS and words[2] == "hue" and space in _POLAR:

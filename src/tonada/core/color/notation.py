@@ -86,12 +86,11 @@ def _color_names() -> frozenset[str]:
 def css_color(*described: Any) -> Color:
     """Return coloraide's colour for a CSS value, or for a space, its coordinates and an alpha.
 
-    The library takes a tenth of a second to import: it is, when something is more than a hex.
     Raises ValueError, TypeError or OverflowError for what is no colour.
     """
-    from coloraide import Color
+    from tonada.core.color.css_values import colors_of_browsers
 
-    return Color(*described)
+    return colors_of_browsers()(*described)
 
 
 # Stylesheets and lists repeat their colours; the cache makes the second reading free.

@@ -3,19 +3,18 @@
 from __future__ import annotations
 
 from tonada.core.errors import InputError
-from tonada.core.formats.detect import read_list
 from tonada.core.formats.listed import ColorList
 from tonada.core.formats.naming import words_of
 from tonada.core.formats.registry import WRITINGS
 from tonada.core.formats.sheet import USUAL_OPTIONS, Part, Sheet, Value
 
 
-def convert(data: bytes, name: str, to: str) -> str:
-    """Return a file of colours in another format. Raises InputError for an unknown one, or no colours."""
+def write_list(found: ColorList, to: str) -> str:
+    """Return a list that was read in another format. Raises InputError for an unknown one."""
     wanted = WRITINGS.get(to)
     if wanted is None:
         raise InputError(f"A format is one of: {', '.join(WRITINGS)}.", field="to")
-    return wanted.write(sheet_of_list(read_list(data, name)), USUAL_OPTIONS)
+    return wanted.write(sheet_of_list(found), USUAL_OPTIONS)
 
 
 def sheet_of_list(found: ColorList) -> Sheet:

@@ -11,6 +11,7 @@ from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_WARNINGS, MAX_NAME_LENGTH
+from tonada.core.source.notes import Note, NoteKind
 from tonada.core.take.earlier import ROLES_OF_FORMAT_1
 from tonada.core.take.take import Role
 from tonada.core.take.texts import one_line
@@ -56,6 +57,11 @@ class ListWarning:
 
     line: int | None
     text: str
+    kind: NoteKind = "not understood"
+
+    @property
+    def note(self) -> Note:
+        return Note(self.kind, f"line {self.line}" if self.line else "", self.text)
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,9 +95,15 @@ class ListBuilder:
         if color.alpha < 1:
             white = hex_to_srgb8("#ffffff")
             value = srgb8_to_hex(composite(hex_to_srgb8(color.hex), color.alpha, white))
-            self.warn(line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.")
+            self.warn(
+                line, f"{shown or color.hex} is translucent; taken as it looks on white, {value}.", "assumed"
+            )
         if color.mapped:
-            self.warn(line, f"{shown or value} lies outside sRGB; taken as an sRGB screen shows it, {value}.")
+            self.warn(
+                line,
+                f"{shown or value} lies outside sRGB; taken as an sRGB screen shows it, {value}.",
+                "mapped",
+            )
         if len(self._colors) >= MAX_LIST_COLORS:
             raise InputError(
                 f"The list has more than {MAX_LIST_COLORS} colours, which is the limit.", field="file"
@@ -119,9 +131,9 @@ class ListBuilder:
         self.warn(line, f"{plain_name(name) or 'A value'}: “{' '.join(text.split())[:60]}” is not a colour.")
         return False
 
-    def warn(self, line: int | None, text: str) -> None:
+    def warn(self, line: int | None, text: str, kind: NoteKind = "not understood") -> None:
         """Warn the person of something; further ones than the limit are only counted."""
-        self._warnings.append(ListWarning(line, text[:300]))
+        self._warnings.append(ListWarning(line, text[:300], kind))
 
     def build(self) -> ColorList:
         """Return the list. Raises InputError where no colour was found."""

@@ -32,7 +32,7 @@ SPACES: Final = {
     "display-p3": "display-p3",
     "a98-rgb": "a98-rgb",
     "prophoto-rgb": "prophoto-rgb",
-    "rec2020": "rec2020",
+    "rec2020": "rec2020-oetf",
     "xyz-d65": "xyz-d65",
     "xyz-d50": "xyz-d50",
 }

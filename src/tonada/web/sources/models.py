@@ -21,11 +21,13 @@ from tonada.document.parts import HexText, Line, Model, Name
 from tonada.document.proof import VoiceText
 from tonada.document.readings import (
     ImageReading,
+    KeptNote,
     ListReading,
     ListWarning,
     MoodReading,
     StylesheetReading,
     colors_of,
+    notes_of,
     read_kept,
 )
 from tonada.store.sources import SourceRow, SourceState
@@ -128,6 +130,7 @@ class ShownImage(Model):
 class SourceAnswer(Model):
     """A source with what was found; the reading of its own kind is there, the others are null.
 
+    notes: what wasn't understood, was mapped or assumed.
     least_share: a colour that has less of it asks for no role, unless it was picked.
     """
 
@@ -142,6 +145,7 @@ class SourceAnswer(Model):
     settings: ReadingBody
     colors: tuple[FoundColorAnswer, ...]
     least_share: float
+    notes: tuple[KeptNote, ...]
     image: ShownImage | None = None
     list: ListReading | None = None
     stylesheet: StylesheetReading | None = None
@@ -163,6 +167,7 @@ class SourceAnswer(Model):
             has_preview=row.kind == "image" and row.state == "ready",
             settings=settings,
             colors=FoundColorAnswer.list_of((*colors_of(kept, settings.count), *picked)),
+            notes=notes_of(kept),
             least_share=LEAST_SHARE if row.kind == "image" else 0.0,
             image=ShownImage.of(kept, settings) if isinstance(kept, ImageReading) else None,
             list=kept if isinstance(kept, ListReading) else None,

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from tonada.core.errors import InputError
+from tonada.core.source.notes import Note
 
 ImageFormat: TypeAlias = Literal["SVG", "PNG", "JPEG", "WEBP", "GIF", "AVIF", "BMP", "TIFF"]
 Bytes8: TypeAlias = NDArray[np.uint8]
@@ -25,6 +26,7 @@ class Picture:
     lossy     whether the format changes colours when it compresses
     declared  the colours that an SVG names, as 0xRRGGBB in the order of the file
     stops     those of them that are only stops of gradients
+    notes     what of an SVG's paints has to be said
     width     the width of the file in pixels, before any reduction; so the height
     """
 
@@ -38,6 +40,7 @@ class Picture:
     width: int
     height: int
     stops: tuple[int, ...] = ()
+    notes: tuple[Note, ...] = ()
 
     def on_white(self) -> Bytes8:
         """Return the pixels as a page shows them: what is translucent lies on white, rounded half up."""

@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from tonada.core.color.spaces import Floats, Hex, srgb8_to_hex, srgb8_to_oklab
 from tonada.core.errors import ImageError
 from tonada.core.limits import MAX_FOUND_COLORS
+from tonada.core.source.notes import Note
 from tonada.core.source.pictures.canvas import artwork_size
 from tonada.core.source.pictures.decode import check_file_size, decode_bitmap, measure_bitmap
 from tonada.core.source.pictures.ground import find_ground
@@ -52,7 +53,7 @@ class FoundColor:
 class Extraction:
     """What was found in a file.
 
-    exact: the values are those of the file, not read through compression noise.
+    exact: the values are those of the file: not read through compression noise, every paint understood.
     ground: what the artwork stands on, or None where it fills its frame or stands on nothing.
     steps: nested results, from one colour up to twelve, each with the largest share first.
     count: how many colours the reading itself has; `colors` is that step.
@@ -66,6 +67,7 @@ class Extraction:
     ground: Hex | None
     steps: tuple[tuple[FoundColor, ...], ...]
     count: int
+    notes: tuple[Note, ...] = ()
 
     @property
     def colors(self) -> tuple[FoundColor, ...]:
@@ -138,7 +140,8 @@ def read_picture(
     return Extraction(
         format=picture.format,
         kind="flat" if drawing else "photographic",
-        exact=drawing is not None and not picture.lossy,
+        exact=drawing is not None and not picture.lossy and _is_understood(picture.notes),
+        notes=picture.notes,
         width=picture.width,
         height=picture.height,
         ground=drawing.ground_hex if drawing else None,
@@ -273,3 +276,7 @@ def _of_svg(picture: Picture) -> Layers:
     values = declared[used].astype(np.float32)
     layers = Layers(declared[used], labels, 1.0)
     return drop_small(layers, picture.rgb, values, SMALLEST_SHARE * artwork_size(picture.rgb, visible))
+
+
+def _is_understood(notes: tuple[Note, ...]) -> bool:
+    return all(note.kind != "not understood" for note in notes)

@@ -18,6 +18,7 @@ from tonada.core.errors import ColorError, ImageError, ImageTooLarge
 from tonada.core.limits import MAX_SVG_COLORS
 from tonada.core.source.pictures.picture import Picture, pack
 from tonada.core.source.pictures.svg_limits import local_name, parse_svg
+from tonada.core.source.pictures.svg_paints import normalise_paints
 
 PAINTS: Final = ("fill", "stroke", "stop-color", "color", "flood-color")
 READING_SIZE: Final = 1000
@@ -37,6 +38,7 @@ def decode_svg(data: bytes) -> Picture:
     blends come up.
     """
     root = parse_svg(data)
+    notes = normalise_paints(root)
     for element in root.iter():
         for name in ("shape-rendering", "text-rendering"):
             element.attrib.pop(name, None)
@@ -55,12 +57,15 @@ def decode_svg(data: bytes) -> Picture:
         stops=tuple(color for color, is_stop in declared.items() if is_stop),
         width=image.width,
         height=image.height,
+        notes=notes,
     )
 
 
 def draw_svg(data: bytes, size: int) -> Image.Image:
     """Return the drawing as RGBA, smooth, its longer side `size` pixels. Raises as parse_svg."""
-    return _draw(parse_svg(data), size, smooth=True)
+    root = parse_svg(data)
+    normalise_paints(root)
+    return _draw(root, size, smooth=True)
 
 
 def _draw(root: Element, size: int, *, smooth: bool) -> Image.Image:

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { computed } from 'vue'
+import type { Source } from '@/api/types'
+import { countOf } from '@/ui/format'
+
+/** What wasn’t understood in a file, was brought into sRGB, or was assumed: beside its colours. */
+const props = defineProps<{ notes: Source['notes'] }>()
+const unknown = computed(() => props.notes.filter((note) => note.kind === 'not understood').length)
+const said = computed(() => {
+  const others = props.notes.length - unknown.value
+  return [
+    ...(unknown.value ? [`${countOf(unknown.value, 'thing', 'things')} not understood`] : []),
+    ...(others ? [`${others.toString()} changed or assumed`] : []),
+  ].join(', ')
+})
+</script>
+
+<template>
+  <Disclosure
+    v-if="notes.length"
+    v-slot="{ open }"
+    as="div"
+    class="border border-hair bg-sheet px-4 py-2"
+    data-testid="source-notes"
+  >
+    <DisclosureButton class="flex w-full gap-3 text-left">
+      <b v-if="unknown" class="font-semibold">{{ said }}</b>
+      <span v-else>{{ said }}</span>
+      <span class="ml-auto underline underline-offset-2">{{ open ? 'Hide' : 'Show' }}</span>
+    </DisclosureButton>
+    <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
+      <li v-for="(note, row) in notes" :key="row" class="flex gap-3 py-1">
+        <span class="w-28 flex-none text-quiet">{{ note.kind }}</span>
+        <span class="value w-24 flex-none truncate text-quiet" :title="note.where">{{
+          note.where
+        }}</span>
+        <span class="min-w-0 wrap-break-word">{{ note.text }}</span>
+      </li>
+    </DisclosurePanel>
+  </Disclosure>
+</template>

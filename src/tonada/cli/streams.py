@@ -1,0 +1,57 @@
+"""What commands read and write: a file or a stream, and on standard error what has to be said of it."""
+
+from __future__ import annotations
+
+import argparse
+import sys
+from collections.abc import Iterable
+from pathlib import Path
+from typing import TYPE_CHECKING, Final
+
+if TYPE_CHECKING:
+    from tonada.core.source.notes import Note
+
+STANDARD_INPUT: Final = "-"
+
+
+def add_file(command: argparse.ArgumentParser, help_text: str) -> None:
+    """Add the file that a command reads."""
+    command.add_argument("file", metavar="FILE", help=f"{help_text}; - for standard input")
+
+
+def add_out(command: argparse.ArgumentParser) -> None:
+    """Add the file that a command writes."""
+    command.add_argument(
+        "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
+    )
+
+
+def add_strict(command: argparse.ArgumentParser) -> None:
+    """Add whether what isn't understood makes the command fail."""
+    command.add_argument("--strict", action="store_true", help="exit with 1 if something wasn't understood")
+
+
+def content_of(file: str) -> bytes:
+    """Return the bytes of a file or of standard input. Raises OSError."""
+    return sys.stdin.buffer.read() if file == STANDARD_INPUT else Path(file).read_bytes()
+
+
+def name_of(file: str) -> str:
+    """Return the name that tells what a file is; of standard input there is none."""
+    return "" if file == STANDARD_INPUT else Path(file).name
+
+
+def give(content: bytes, out: Path | None) -> None:
+    """Write what a command made."""
+    if out:
+        out.write_bytes(content)
+    else:
+        sys.stdout.buffer.write(content)
+
+
+def tell(notes: Iterable[Note], *, strict: bool) -> int:
+    """Say what wasn't understood, was mapped or assumed; return the exit code."""
+    listed = list(notes)
+    for note in listed:
+        print(f"tonada: {note.sentence}", file=sys.stderr)
+    return 1 if strict and any(note.kind == "not understood" for note in listed) else 0

@@ -1,0 +1,21 @@
+"""What has to be said of a file that was read: what wasn't understood, was mapped, or was assumed."""
+
+from __future__ import annotations
+
+from typing import Literal, NamedTuple, TypeAlias
+
+NoteKind: TypeAlias = Literal["not understood", "mapped", "assumed"]
+
+
+class Note(NamedTuple):
+    """where: in the file, such as “line 4” or an element. text: what, and what was done about it."""
+
+    kind: NoteKind
+    where: str
+    text: str
+
+    @property
+    def sentence(self) -> str:
+        """The note in one line, as commands print it."""
+        place = f"{self.where}: " if self.where else ""
+        return f"{self.kind}: {place}{self.text}"
