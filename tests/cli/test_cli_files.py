@@ -198,3 +198,53 @@ def test_slots_of_a_destination_are_printed(own: Path, capsys: pytest.CaptureFix
     assert code == 0
     assert out.splitlines()[1].startswith("Light 1,ground,")
     assert run(capsys, "slots", str(own), "--destination", "nothing")[0] == 2
+
+
+def test_what_is_not_understood_is_said_by_every_command_and_strict_makes_it_fail(
+    tmp_path: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    colors = tmp_path / "colours.css"
+    colors.write_text(":root { --a: #2b3a8c; --b: contrast-color(red); --c: color(display-p3 0 1 0) }")
+    code, out, err = run(capsys, "convert", str(colors), "--to", "gpl")
+    assert (code, out.splitlines()[0]) == (0, "GIMP Palette")
+    assert [line.partition(": ")[2].partition(": ")[0] for line in err.splitlines()] == [
+        "not understood",
+        "mapped",
+    ]
+    assert run(capsys, "convert", str(colors), "--to", "gpl", "--strict")[0] == 1
+    out_file = tmp_path / "made.gpl"
+    assert run(capsys, "convert", str(colors), "--to", "gpl", "--out", str(out_file))[:2] == (0, "")
+    assert out_file.read_text() == out
+
+    logo = tmp_path / "logo.svg"
+    logo.write_text(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path fill="#2b3a8c" d="M0 0h5v9H0z"/>'
+        '<path style="fill:contrast-color(red)" d="M5 0h4v9H5z"/></svg>'
+    )
+    code, out, err = run(capsys, "extract", str(logo), "--json")
+    assert (code, [note["kind"] for note in json.loads(out)["notes"]]) == (0, ["not understood"])
+    assert err.startswith("tonada: not understood: <path>: fill: contrast-color(red)")
+    assert run(capsys, "extract", str(logo), "--strict")[0] == 1
+    code, _, err = run(capsys, "build", str(logo), "--strict")
+    assert (code, "not understood" in err) == (1, True)
+
+
+def test_a_file_may_come_from_standard_input(
+    own: Path, capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    class Input:
+        buffer = io.BytesIO()
+
+    monkeypatch.setattr("sys.stdin", Input)
+    for command in (("export", "--to", "css"), ("slots",)):
+        Input.buffer = io.BytesIO(own.read_bytes())
+        assert run(capsys, command[0], "-", *command[1:])[0] == 0
+    Input.buffer = io.BytesIO(b"#2b3a8c\n#ffd700")
+    code, out, _ = run(capsys, "convert", "-", "--to", "css")
+    assert (code, "#ffd700" in out) == (0, True)
+
+
+def test_a_decimal_comma_is_refused_with_a_sentence(capsys: pytest.CaptureFixture[str]) -> None:
+    code, _, err = run(capsys, "mend", "#777", "#fff", "--ratio", "4,5")
+    assert code == 2
+    assert "write decimals with a point" in err

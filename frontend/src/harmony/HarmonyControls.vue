@@ -54,9 +54,8 @@ const circles = computed(() =>
 
 const valueOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? Number(event.target.value) : 0
-/** Out of its range, the nearest the rule allows. */
-function setSpread(event: Event, least: number, most: number) {
-  emit('spread', Math.round(Math.min(most, Math.max(least, valueOf(event)))))
+function setSpread(degrees: number) {
+  emit('spread', degrees)
   emit('keep')
 }
 const asCharacter = (name: string) =>
@@ -116,9 +115,9 @@ function pointCharacter(name: string | undefined) {
           aria-label="Spread in degrees"
           :min="rule.least"
           :max="rule.most"
-          step="1"
+          is-whole
           :value="Math.round(spread)"
-          @change="setSpread($event, rule.least, rule.most)"
+          @set="setSpread"
         />
         <span aria-hidden="true">°</span>
       </template>

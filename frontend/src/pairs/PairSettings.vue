@@ -4,7 +4,6 @@ import type { Pair, PairFigures } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { colorChoices, roleLabel } from '@/take/roles'
 import { USAGES } from './usages'
-import { formatFixed } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
 import NumberField from '@/ui/NumberField.vue'
@@ -27,7 +26,7 @@ const WEIGHTS = [
   { value: '700', label: 'Bold, 700' },
 ] as const
 const size = computed(() =>
-  props.pair.size === null ? '' : formatFixed(props.pair.size / PIXELS[unit.value], 1),
+  props.pair.size === null ? null : props.pair.size / PIXELS[unit.value],
 )
 const isText = computed(() =>
   ['body text', 'large text', 'button label', 'link'].includes(props.pair.usage),
@@ -58,9 +57,8 @@ function change(changes: Partial<Pair>) {
   )
   take.change({ ...take.document, pairs })
 }
-function setSize(event: Event) {
-  const value = event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
-  change({ size: value > 0 ? value * PIXELS[unit.value] : null })
+const setSize = (size: number | null) => {
+  change({ size: size === null ? null : size * PIXELS[unit.value] })
 }
 const remove = () => changing.make({ kind: 'remove pair', pair: props.pair.id })
 </script>
@@ -90,12 +88,15 @@ const remove = () => changing.make({ kind: 'remove pair', pair: props.pair.id })
     <div v-if="isText" class="mt-2 flex gap-2">
       <NumberField
         class="field value w-20"
-        min="1"
-        step="0.1"
+        :min="1"
+        :max="1000"
+        :digits="1"
+        is-optional
         placeholder="size"
         :value="size"
         :aria-label="`Size of the text in ${unit}`"
-        @change="setSize"
+        @set="setSize"
+        @clear="setSize(null)"
       />
       <ChoiceList v-model="unit" label="Unit" class="w-16" :options="UNITS" />
       <ChoiceList

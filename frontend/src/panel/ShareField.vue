@@ -16,31 +16,19 @@ const cell = computed(() => cells.value[row.value])
 const isLast = computed(() => row.value === cells.value.length - 1)
 const neighbour = computed(() => cells.value[row.value + (isLast.value ? -1 : 1)])
 
-function set(event: Event) {
-  const field = event.target
-  if (!(field instanceof HTMLInputElement) || !cell.value) return
-  const more = field.valueAsNumber / 100 - cell.value.share
-  if (!Number.isNaN(more)) {
-    shares.shift(isLast.value ? row.value - 1 : row.value, isLast.value ? -more : more)
-    shares.keep()
-  }
-  // Where it could not be had, or not as a whole, what there is stands in the field.
-  field.value = percent.value
+function set(wanted: number) {
+  if (!cell.value) return
+  const more = wanted / 100 - cell.value.share
+  shares.shift(isLast.value ? row.value - 1 : row.value, isLast.value ? -more : more)
+  shares.keep()
 }
-const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100).toString())
+const percent = computed(() => Math.round((cell.value?.share ?? 0) * 100))
 </script>
 
 <template>
   <label v-if="cell?.roles.length && neighbour?.roles.length" class="mt-3 flex items-center gap-2">
     Share of the page
-    <NumberField
-      class="field value w-16!"
-      min="1"
-      max="100"
-      step="1"
-      :value="percent"
-      @change="set"
-    />
+    <NumberField class="field value w-16!" :min="1" :max="100" :value="percent" @set="set" />
     <span class="text-quiet">%, {{ neighbour.role_names }} makes room</span>
   </label>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type {
   PageWidth,
   ProofFigures,
@@ -7,6 +7,7 @@ import type {
   ProofVocabulary,
   TextStyle,
 } from '@/api/types'
+import NumberField from '@/ui/NumberField.vue'
 import RadioBar from '@/ui/RadioBar.vue'
 import { formatNeeded } from '@/ui/format'
 import { useChange } from '@/take/useChange'
@@ -42,47 +43,15 @@ const rows = computed(() =>
     ),
   })),
 )
-/** What was typed and can't be: it is said, and nothing is changed. */
-const problem = ref('')
-/** While it is typed, and where it is refused, it stays in its field: a new drawing would set the old value there. */
-const typed = ref<{ field: string; text: string }>()
-/** The field whose value is refused. */
-const refused = ref<string>()
-watch(width, () => {
-  typed.value = refused.value = undefined
-  problem.value = ''
-})
-const shownIn = (field: string, value: number) =>
-  typed.value?.field === field ? typed.value.text : value
-function keepTyped(field: string, event: Event) {
-  typed.value = { field, text: (event.target as HTMLInputElement).value }
-}
-function leave(field: string) {
-  if (refused.value !== field) typed.value = undefined
-}
-function read(event: Event, field: string, name: string): number | undefined {
-  if (!(event.target instanceof HTMLInputElement)) return undefined
-  const { min, max, valueAsNumber: value } = event.target
-  const isAllowed = value >= Number(min) && value <= Number(max)
-  refused.value = isAllowed ? undefined : field
-  typed.value = isAllowed ? undefined : { field, text: event.target.value }
-  problem.value = isAllowed ? '' : `${name} can be ${min} to ${max}; nothing was changed.`
-  return isAllowed ? Math.round(value) : undefined
-}
-function size(row: (typeof rows.value)[number], event: Event) {
-  const value = read(event, `${row.style} size`, `The size of ${row.name}`)
-  if (value === undefined) return
-  const { style } = row
+function size({ style }: (typeof rows.value)[number], value: number) {
   void change.make(
     width.value === 'wide'
       ? { kind: 'size', style, size: value, weight: null }
       : { kind: 'narrow size', width: width.value, style, size: value },
   )
 }
-function weight(row: (typeof rows.value)[number], event: Event) {
-  const value = read(event, `${row.style} weight`, `The weight of ${row.name}`)
-  const { style } = row
-  if (value !== undefined) void change.make({ kind: 'size', style, size: null, weight: value })
+function weight({ style }: (typeof rows.value)[number], value: number) {
+  void change.make({ kind: 'size', style, size: null, weight: value })
 }
 function follow(style: TextStyle) {
   if (width.value !== 'wide')
@@ -105,33 +74,27 @@ function follow(style: TextStyle) {
       <tr v-for="one in rows" :key="`${width} ${one.style}`" class="border-t border-hair">
         <th scope="row" class="py-0.5 text-left font-normal">{{ one.name }}</th>
         <td>
-          <input
+          <NumberField
             class="field value w-15"
-            type="number"
             :min="vocabulary.least_size"
             :max="vocabulary.largest_size"
-            :value="shownIn(`${one.style} size`, one.shown)"
-            :aria-invalid="refused === `${one.style} size`"
+            is-whole
+            :value="one.shown"
             :aria-label="`Size of ${one.name} in pixels`"
-            @input="keepTyped(`${one.style} size`, $event)"
-            @change="size(one, $event)"
-            @blur="leave(`${one.style} size`)"
+            @set="size(one, $event)"
           />
         </td>
         <td>
-          <input
+          <NumberField
             v-if="width === 'wide'"
             class="field value w-17"
-            type="number"
-            min="1"
-            max="1000"
-            step="50"
-            :value="shownIn(`${one.style} weight`, one.weight)"
-            :aria-invalid="refused === `${one.style} weight`"
+            :min="1"
+            :max="1000"
+            :step="50"
+            is-whole
+            :value="one.weight"
             :aria-label="`Weight of ${one.name}`"
-            @input="keepTyped(`${one.style} weight`, $event)"
-            @change="weight(one, $event)"
-            @blur="leave(`${one.style} weight`)"
+            @set="weight(one, $event)"
           />
           <button
             v-else-if="one.isSet"
@@ -147,6 +110,5 @@ function follow(style: TextStyle) {
       </tr>
     </tbody>
   </table>
-  <p v-if="problem" role="alert" class="mt-1 font-semibold">{{ problem }}</p>
   <p class="mt-1 text-small text-quiet">Requirements follow the strictest width.</p>
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { ProofFigures, ProofVocabulary } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import NumberField from '@/ui/NumberField.vue'
 import { useChange } from '@/take/useChange'
 
 /** All sizes at once: every step of the scale is the one before it times a ratio. */
@@ -19,12 +20,8 @@ const ratios = computed(() => [
 const text = computed(() => props.proof.styles.find((one) => one.style === 'text')?.size ?? 16)
 const base = ref(text.value)
 watch(text, (now) => (base.value = now))
-const isAllowed = computed(
-  () => base.value >= props.vocabulary.least_size && base.value <= props.vocabulary.largest_size,
-)
 function set(ratio: string) {
-  if (ratio && isAllowed.value)
-    void change.make({ kind: 'type scale', base: base.value, ratio: Number(ratio) })
+  if (ratio) void change.make({ kind: 'type scale', base: base.value, ratio: Number(ratio) })
 }
 </script>
 
@@ -32,14 +29,13 @@ function set(ratio: string) {
   <div class="mt-3 flex items-center gap-2">
     <label class="flex items-center gap-1.5"
       >Scale from
-      <input
-        v-model.number="base"
+      <NumberField
         class="field value w-15"
-        type="number"
         :min="vocabulary.least_size"
         :max="vocabulary.largest_size"
-        :aria-invalid="!isAllowed"
-        :aria-describedby="isAllowed ? undefined : 'scale-range'"
+        :digits="Number.isInteger(base) ? 0 : 1"
+        :value="base"
+        @set="base = $event"
       />
     </label>
     <ChoiceList
@@ -50,7 +46,4 @@ function set(ratio: string) {
       @update:model-value="set"
     />
   </div>
-  <p v-if="!isAllowed" id="scale-range" role="alert" class="mt-1 font-semibold">
-    Text can be {{ vocabulary.least_size }} to {{ vocabulary.largest_size }} px.
-  </p>
 </template>

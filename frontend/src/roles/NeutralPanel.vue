@@ -26,11 +26,6 @@ const add = () => make({ kind: 'add neutral' })
 const numberOf = (event: Event) =>
   event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
 
-function setSteps(neutral: Neutral, event: Event) {
-  const steps = Math.round(numberOf(event))
-  if (limits.value && steps >= limits.value.least_steps && steps <= limits.value.most_steps)
-    void set(neutral, { steps })
-}
 function setName(neutral: Neutral, event: Event) {
   const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
   if (name) void set(neutral, { name })
@@ -94,7 +89,8 @@ function setName(neutral: Neutral, event: Event) {
         :min="limits?.least_steps"
         :max="limits?.most_steps"
         :value="neutral.steps"
-        @change="setSteps(neutral, $event)"
+        is-whole
+        @set="set(neutral, { steps: $event })"
     /></label>
     <RemoveButton class="mt-2" :owner="neutral.id" :name="neutral.name" />
   </fieldset>

@@ -23,10 +23,11 @@ const grounds = computed(() => [
 ])
 const percent = computed(() => Math.round(props.overlay.alpha * 100))
 
-function setAlpha(event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  const value = event.target.valueAsNumber
-  if (value >= 0 && value <= 100) emit('change', { ...props.overlay, alpha: value / 100 })
+const setAlpha = (percent: number) => {
+  emit('change', { ...props.overlay, alpha: percent / 100 })
+}
+const slide = (event: Event) => {
+  if (event.target instanceof HTMLInputElement) setAlpha(event.target.valueAsNumber)
 }
 function setName(event: Event) {
   const name = event.target instanceof HTMLInputElement ? event.target.value.trim() : ''
@@ -57,15 +58,15 @@ function setName(event: Event) {
         :value="percent"
         :aria-label="`Opacity of ${overlay.name}`"
         :aria-valuetext="`${percent.toString()} per cent`"
-        @change="setAlpha"
+        @change="slide"
       />
       <NumberField
         class="field value w-16"
-        min="0"
-        max="100"
+        :min="0"
+        :max="100"
         :value="percent"
         :aria-label="`Opacity of ${overlay.name} in per cent`"
-        @change="setAlpha"
+        @set="setAlpha"
       />
     </div>
     <ul v-if="figures" class="keeps-color mt-2 flex border border-ink">

@@ -19,13 +19,8 @@ type Side = (typeof SIDES)[number]['side']
 const percent = (side: Side) => Math.round((props.region ?? WHOLE)[side] * 100)
 
 /** A place moves the part, which keeps its size as far as the picture goes. */
-function set(side: Side, event: Event) {
-  const field = event.target
-  if (!(field instanceof HTMLInputElement)) return
-  const value = field.valueAsNumber / 100
-  if (!Number.isNaN(value)) emit('change', within({ ...(props.region ?? WHOLE), [side]: value }))
-  // What could not be had isn't left standing.
-  field.value = percent(side).toString()
+function set(side: Side, percent: number) {
+  emit('change', within({ ...(props.region ?? WHOLE), [side]: percent / 100 }))
 }
 
 function within(wanted: Region): Region {
@@ -48,11 +43,10 @@ function within(wanted: Region): Region {
       {{ label }}
       <NumberField
         class="field value w-15! px-1.5!"
-        min="0"
-        max="100"
-        step="1"
+        :min="0"
+        :max="100"
         :value="percent(side)"
-        @change="set(side, $event)"
+        @set="set(side, $event)"
       />
     </label>
     <span class="text-quiet">%</span>

@@ -46,12 +46,6 @@ const counts = computed(() =>
 
 const set = (ramp: Partial<RampSettings>) =>
   change.make({ kind: 'ramp', swatch: props.swatch.id, ramp })
-
-function setCount(one: { name: string; least: number; most: number }, event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  const value = Math.round(event.target.valueAsNumber)
-  if (value >= one.least && value <= one.most) void set({ [one.name]: value })
-}
 </script>
 
 <template>
@@ -73,7 +67,8 @@ function setCount(one: { name: string; least: number; most: number }, event: Eve
           :min="one.least"
           :max="one.most"
           :value="one.value"
-          @change="setCount(one, $event)"
+          is-whole
+          @set="set({ [one.name]: $event })"
         />
       </label>
     </div>

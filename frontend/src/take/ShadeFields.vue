@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { SwatchFigures } from '@/api/types'
 import { useChange } from './useChange'
-import { formatFixed } from '@/ui/format'
 import NumberField from '@/ui/NumberField.vue'
 
 const props = defineProps<{ figures: SwatchFigures }>()
@@ -14,18 +13,20 @@ const shade = computed(
       {
         name: 'lightness',
         label: 'Lightness',
-        value: formatFixed(props.figures.lightness, 3),
+        value: props.figures.lightness,
+        digits: 3,
         step: 0.01,
         most: 1,
       },
       {
         name: 'chroma',
         label: 'Chroma',
-        value: formatFixed(props.figures.chroma, 3),
+        value: props.figures.chroma,
+        digits: 3,
         step: 0.01,
         most: 0.4,
       },
-      { name: 'hue', label: 'Hue', value: formatFixed(props.figures.hue, 1), step: 1, most: 360 },
+      { name: 'hue', label: 'Hue', value: props.figures.hue, digits: 1, step: 1, most: 360 },
     ] as const,
 )
 const CHANNELS = [
@@ -35,15 +36,8 @@ const CHANNELS = [
 ] as const
 
 /** One number becomes another; what the others are by then is for the server to see. */
-function set(
-  number: 'lightness' | 'chroma' | 'hue' | 'red' | 'green' | 'blue',
-  most: number,
-  event: Event,
-) {
-  const value = event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN
-  if (!Number.isFinite(value)) return
-  const within = Math.min(most, Math.max(0, value))
-  void change.make({ kind: 'number', swatch: props.figures.id, number, value: within })
+function set(number: 'lightness' | 'chroma' | 'hue' | 'red' | 'green' | 'blue', value: number) {
+  void change.make({ kind: 'number', swatch: props.figures.id, number, value })
 }
 </script>
 
@@ -55,22 +49,25 @@ function set(
         {{ one.label }}
         <NumberField
           class="field value text-ink"
-          min="0"
+          fills
+          :min="0"
           :max="one.most"
           :step="one.step"
+          :digits="one.digits"
           :value="one.value"
-          @change="set(one.name, one.most, $event)"
+          @set="set(one.name, $event)"
         />
       </label>
       <label v-for="(channel, place) in CHANNELS" :key="channel.name" class="text-small text-quiet">
         {{ channel.label }}
         <NumberField
           class="field value text-ink"
-          min="0"
-          max="255"
-          step="1"
+          fills
+          :min="0"
+          :max="255"
+          is-whole
           :value="figures.srgb8[place]"
-          @change="set(channel.name, 255, $event)"
+          @set="set(channel.name, $event)"
         />
       </label>
     </div>

@@ -7,6 +7,7 @@ import json
 from collections.abc import Sequence
 from typing import Any
 
+from tonada.cli.parser import number
 from tonada.cli.streams import add_file, add_out, add_strict, content_of, give, tell
 
 
@@ -40,7 +41,7 @@ def harmony(command: argparse.ArgumentParser) -> None:
     command.add_argument("color", metavar="COLOR", help="any CSS colour with a hue")
     command.add_argument("--rule", required=True, metavar="NAME", help="such as complementary or triadic")
     command.add_argument(
-        "--spread", type=float, metavar="DEG", help="degrees between the hues (default: the rule's own)"
+        "--spread", type=number, metavar="DEG", help="degrees between the hues (default: the rule's own)"
     )
     command.add_argument(
         "--circle",
@@ -85,10 +86,7 @@ def _count(text: str) -> int:
 
 
 def _ratio(text: str) -> float:
-    try:
-        value = float(text)
-    except ValueError:
-        value = 0.0
+    value = number(text)
     if not 1 <= value <= 21:
         raise argparse.ArgumentTypeError(f"“{text}” is not a ratio from 1 to 21")
     return value

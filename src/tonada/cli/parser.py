@@ -10,6 +10,15 @@ from typing import Final, NoReturn
 _CHOICE: Final = re.compile(r"invalid choice: '(?P<word>[^']*)' \(choose from (?P<choices>.*)\)")
 
 
+def number(text: str) -> float:
+    """Return a number that was typed; a decimal comma is refused with a sentence."""
+    try:
+        return float(text)
+    except ValueError:
+        hint = " (write decimals with a point, such as 4.5)" if "," in text else ""
+        raise argparse.ArgumentTypeError(f"“{text}” is not a number{hint}") from None
+
+
 class Parser(argparse.ArgumentParser):
     """Refuse wrong arguments as argparse does, and suggest the nearest known word."""
 

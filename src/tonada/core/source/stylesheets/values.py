@@ -9,6 +9,7 @@ from typing import Any, Final
 
 import tinycss2
 
+from tonada.core.color.css_values import FUNCTION_NAMES, NOT_COMPUTED
 from tonada.core.color.notation import ReadColor
 from tonada.core.color.unknown import CannotTell
 from tonada.core.source.stylesheets.computed import (
@@ -69,7 +70,9 @@ def _in_node(node: Any, variables: Mapping[str, str], depth: int) -> Iterator[Re
     try:
         painted = paint(filled_in(tinycss2.serialize([node]), variables))
     except CannotTell:
-        if node.type == "function" and node.lower_name != "var" and depth < DEEPEST_REFERENCE:
+        # The parts of a colour that isn't understood are other colours than the one that is meant.
+        is_color = node.type == "function" and node.lower_name in (*FUNCTION_NAMES, *NOT_COMPUTED, "var")
+        if node.type == "function" and not is_color and depth < DEEPEST_REFERENCE:
             yield from _in_nodes(node.arguments, variables, depth + 1)
         return
     yield from (*painted.colors, *painted.stops)
