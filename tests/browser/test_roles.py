@@ -239,3 +239,25 @@ def test_numbers_of_one_row_that_are_set_without_a_server_are_all_kept(page: Pag
         expect(page.get_by_role("group", name=name, exact=True)).to_be_visible()
     expect(page.get_by_role("group", name="Stone").get_by_label("Steps")).to_have_value("7")
     saved(page, before + 1)
+
+
+def test_a_number_is_typed_with_a_comma_and_nothing_is_clamped(page: Page) -> None:
+    open_roles(page)
+    page.locator("[data-cell=s1] button").first.click()
+    lightness = page.get_by_role("spinbutton", name="Lightness")
+    before = lightness.input_value()
+    lightness.fill("0,45")
+    lightness.press("Enter")
+    expect(lightness).to_have_value(re.compile(r"^0\.4[45]"))
+    taken = lightness.input_value()
+    assert taken != before
+    lightness.fill("45")
+    lightness.press("Tab")
+    expect(page.get_by_role("alert")).to_have_text("Type a number from 0 to 1. Nothing was changed.")
+    expect(lightness).to_have_attribute("aria-invalid", "true")
+    expect(lightness).to_have_value("45")
+    lightness.fill(taken)
+    lightness.press("Enter")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    lightness.press("Shift+ArrowUp")
+    expect(lightness).to_have_value(re.compile(r"^0\.5[45]"))

@@ -99,7 +99,7 @@ def test_only_stylesheets_of_this_workspace_are_recoloured(client: Client, brand
 
 
 def test_what_is_not_understood_is_listed(client: Client, brand: dict[str, Any]) -> None:
-    sheet = b".a { color: hsl(from red h s l); background: #fff }"
+    sheet = b".a { color: hsl(from var(--x) h s l); background: #fff }"
     form = {"file": [(io.BytesIO(sheet), "a.css")], "wanted": "stylesheet"}
     source = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["id"]
     (place,) = client.get(f"/api/sources/{source}/undecided").get_json()["places"]

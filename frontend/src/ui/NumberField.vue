@@ -37,7 +37,15 @@ function show() {
   if (field.value && !isTyped) field.value.value = shown.value
 }
 onMounted(show)
-watch(() => props.value, show, { flush: 'post' })
+watch(
+  () => props.value,
+  () => {
+    // What was refused is over once the value is another one.
+    if (document.activeElement !== field.value) settle()
+    show()
+  },
+  { flush: 'post' },
+)
 
 const bounds = () => ({ min: props.min, max: props.max, isWhole: props.isWhole ?? false })
 function change() {
@@ -62,8 +70,9 @@ function settle() {
   isTyped = false
   problem.value = ''
 }
+/** What was refused stays, with the reason, so that it can be mended. */
 function leave() {
-  // What was refused stays to be mended; what there is stands in the field again once it is left.
+  if (problem.value) return
   settle()
   show()
 }

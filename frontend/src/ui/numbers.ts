@@ -13,18 +13,19 @@ const UNIT = /\s*(?:%|°|deg|px|pt|:\s*1)$/i
 
 /** What was typed as a number, or the sentence why it is none. */
 export function readNumber(text: string, { min, max, isWhole }: Bounds = {}): number | string {
+  const wanted = `Type a ${isWhole ? 'whole ' : ''}number${rangeOf(min, max)}.`
   const plain = text.trim().replace(UNIT, '').trim()
   const found = NUMBER.exec(plain)
   if (!found || !(found[2] || found[4])) {
     if (/^[+\-−–]?[\d.,'’\s]+$/.test(plain) && GROUPED.test(plain))
       return 'Type the number without separators between thousands.'
-    return `Type a number${rangeOf(min, max)}.`
+    return wanted
   }
   const [, sign = '', whole = '', , fraction = ''] = found
   const value = Number(`${sign && sign !== '+' ? '-' : ''}${whole || '0'}.${fraction || '0'}`)
-  if (isWhole && !Number.isInteger(value)) return `Type a whole number${rangeOf(min, max)}.`
+  if (isWhole && !Number.isInteger(value)) return wanted
   const isWithin = value >= (min ?? -Infinity) && value <= (max ?? Infinity)
-  return isWithin ? value : `Type a number${rangeOf(min, max)}.`
+  return isWithin ? value : wanted
 }
 
 function rangeOf(min: number | undefined, max: number | undefined): string {
