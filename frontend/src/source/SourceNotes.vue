@@ -30,12 +30,12 @@ const said = computed(() => {
       <span class="ml-auto underline underline-offset-2">{{ open ? 'Hide' : 'Show' }}</span>
     </DisclosureButton>
     <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
-      <li v-for="(note, row) in notes" :key="row" class="flex gap-3 py-1">
+      <li v-for="(note, row) in notes" :key="row" class="flex flex-wrap gap-x-3 py-1">
         <span class="w-28 flex-none text-quiet">{{ note.kind }}</span>
         <span class="value w-24 flex-none truncate text-quiet" :title="note.where">{{
           note.where
         }}</span>
-        <span class="min-w-0 wrap-break-word">{{ note.text }}</span>
+        <span class="min-w-0 flex-1 wrap-break-word max-[640px]:basis-full">{{ note.text }}</span>
       </li>
     </DisclosurePanel>
   </Disclosure>
