@@ -81,3 +81,10 @@ def test_what_has_to_be_there_has_to_be_said() -> None:
 def test_a_whole_take_comes_back_the_same_by_day_and_by_night() -> None:
     for take in (TAKE, TAKE.turned(), replace(TAKE, other=None)):
         assert TakeDocument.of(take).to_take() == take
+
+
+def test_a_copy_with_another_field_makes_another_value() -> None:
+    model = StoneModel(id="s1")
+    assert model.to_core() == Stone("s1")
+    assert model.model_copy(update={"note": "wet"}).to_core() == Stone("s1", "wet")
+    assert model.to_core() == Stone("s1")

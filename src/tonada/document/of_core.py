@@ -34,6 +34,12 @@ class OfCore(Model):
         """Return the value of the core. Raises TakeError where it contradicts itself."""
         return self._value
 
+    def __copy__(self) -> Self:
+        """Return a copy that makes a value of its own: it may be given other fields."""
+        copied = super().__copy__()
+        copied.__dict__.pop("_value", None)
+        return copied
+
     @cached_property
     def _value(self) -> Any:
         # A drag sends the same parts again and again, and `remembered` gives them the same models.

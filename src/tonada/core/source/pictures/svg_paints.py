@@ -19,6 +19,7 @@ from tonada.core.color.css_values import SYSTEM_COLORS, Surroundings, color_of
 from tonada.core.color.notation import ReadColor, as_screen_shows
 from tonada.core.color.unknown import CannotTell, NotCss
 from tonada.core.source.notes import Note, NoteKind
+from tonada.core.source.pictures.svg_limits import local_name
 from tonada.core.source.stylesheets.computed import MISSING, filled_in, nodes_of
 from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration, scan_style_attribute, scan_stylesheet
@@ -73,13 +74,9 @@ def normalise_paints(root: Element) -> tuple[Note, ...]:
     painter = _Painter(root)
     painter.paint(root, _Inherited(painter.registered))
     for parent in list(root.iter()):
-        for child in [child for child in parent if _local(child) == "style"]:
+        for child in [child for child in parent if local_name(child) == "style"]:
             parent.remove(child)
     return tuple(dict.fromkeys(painter.notes))
-
-
-def _local(element: Element) -> str:
-    return element.tag.rpartition("}")[2] if isinstance(element.tag, str) else ""
 
 
 class _Painter:
@@ -91,21 +88,21 @@ class _Painter:
         self._matcher = cssselect2.Matcher()
         self._order = 0
         for element in root.iter():
-            if _local(element) == "style":
+            if local_name(element) == "style":
                 self._read_rules("".join(element.itertext()))
         wrapped = cssselect2.ElementWrapper.from_xml_root(root)
         self._wrapped = {entry.etree_element: entry for entry in wrapped.iter_subtree()}
         # Properties that a `use` may hand on to what it shows.
         self._handed: set[str] = set()
         for element in root.iter():
-            if _local(element) == "use":
+            if local_name(element) == "use":
                 self._handed |= {
                     found.property for found in scan_style_attribute(element.get("style", ""), 0)
                 }
         self._used = {
             element.get(name, "").strip().removeprefix("#")
             for element in root.iter()
-            if _local(element) == "use"
+            if local_name(element) == "use"
             for name in _LINKS
         }
 
@@ -286,4 +283,4 @@ def _with_own(inherited: Mapping[str, str], ranked: list[_Ranked]) -> Mapping[st
 
 def _called(element: Element) -> str:
     """Return which element it is, as a person finds it in the file."""
-    return f"<{_local(element)}{' id=' + repr(element.get('id')) if element.get('id') else ''}>"
+    return f"<{local_name(element)}{' id=' + repr(element.get('id')) if element.get('id') else ''}>"
