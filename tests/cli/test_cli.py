@@ -5,6 +5,7 @@ from __future__ import annotations
 import argparse
 import json
 import os
+import re
 import shlex
 import socket
 import subprocess
@@ -270,3 +271,40 @@ def test_every_command_shows_lines_that_work() -> None:
         for line in EXAMPLES.get(name, ()):
             assert line in shown
             assert parser.parse_args(shlex.split(line)[1:]).run
+
+
+@pytest.mark.parametrize("shell", ["bash", "zsh", "fish"])
+def test_a_shell_can_complete_commands_options_and_values(
+    capsys: pytest.CaptureFixture[str], shell: str
+) -> None:
+    assert run(capsys, "completions", shell)[0] == 0
+    for line, wanted in {
+        "tonada con": {"contrast", "convert"},
+        "tonada convert x --to tok": {"tokens"},
+        "tonada harmony --circle p": {"painter", "perceptual"},
+    }.items():
+        assert {re.split("[\t:]", word)[0].strip() for word in completed(line, shell)} == wanted
+
+
+def completed(line: str, shell: str) -> list[str]:
+    """Return what the command answers where a shell asks how a line goes on."""
+    reading, writing = os.pipe()
+    asked = {
+        "_ARGCOMPLETE": "1", "_ARGCOMPLETE_SHELL": shell, "_ARGCOMPLETE_IFS": "\n", "COMP_LINE": line,
+        "COMP_POINT": str(len(line)), "COMP_TYPE": "9",
+    }  # fmt: skip
+    # What answers expects its descriptor to be the eighth.
+    command = ["bash", "-c", f"exec 8>&{writing} 9>/dev/null; exec {sys.executable} -m tonada.cli"]
+    subprocess.run(command, env={**os.environ, **asked}, pass_fds=[writing], check=False)
+    os.close(writing)
+    with os.fdopen(reading) as answer:
+        return answer.read().splitlines()
+
+
+def test_what_is_printed_can_go_to_a_file(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
+    out = tmp_path / "ratio.txt"
+    _, printed, _ = run(capsys, "contrast", "#000", "#fff")
+    code, nothing, _ = run(capsys, "contrast", "#000", "#fff", "--out", str(out))
+    assert (code, nothing, out.read_text()) == (0, "", printed)
+    assert run(capsys, "contrast", "#000", "never", "--out", str(tmp_path / "no.txt"))[0] == 2
+    assert not (tmp_path / "no.txt").exists()

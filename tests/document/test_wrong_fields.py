@@ -35,6 +35,7 @@ def refused(path: str, value: Any) -> tuple[str, str]:
         ("swatches.0.held", "maybe", "“swatches 1, held” must be true or false."),
         ("roles.0.share", 2, "“roles 1, share” must be at most 1."),
         ("roles.0.share", "much", "“roles 1, share” must be a number."),
+        ("roles.0.share", "0,25", "“roles 1, share” must be a number; write 0.25 with a point."),
         ("pairs.2.size", 0, "“pairs 3, size” must be more than 0."),
         ("level", "B", "“level” must be “A”, “AA” or “AAA”."),
         ("swatches", "none", "“swatches” must be a list."),

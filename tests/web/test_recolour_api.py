@@ -101,9 +101,9 @@ def test_only_stylesheets_of_this_workspace_are_recoloured(client: Client, brand
 def test_what_is_not_understood_is_listed(client: Client, brand: dict[str, Any]) -> None:
     sheet = b".a { color: hsl(from var(--x) h s l); background: #fff }"
     form = {"file": [(io.BytesIO(sheet), "a.css")], "wanted": "stylesheet"}
-    source = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["id"]
-    (place,) = client.get(f"/api/sources/{source}/undecided").get_json()["places"]
-    assert (place["line"], place["reason"]) == (1, "a colour relative to another one")
+    (note,) = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["notes"]
+    assert (note["kind"], note["where"]) == ("not understood", "a.css, line 1")
+    assert "--x is set nowhere" in note["text"]
 
 
 def test_the_rules_of_a_very_large_sheet_are_not_compared(client: Client, brand: dict[str, Any]) -> None:

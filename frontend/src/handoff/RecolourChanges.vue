@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Recoloured } from '@/api/types'
-import UndecidedList from '@/source/UndecidedList.vue'
+import UndecidedList from './UndecidedList.vue'
 import { countOf } from '@/ui/format'
 
 /** What stays as it is, and every line that changes. */

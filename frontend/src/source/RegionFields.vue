@@ -7,7 +7,6 @@ const props = defineProps<{ region: Region | null }>()
 const emit = defineEmits<{ change: [region: Region] }>()
 
 const WHOLE: Region = { left: 0, top: 0, width: 1, height: 1 }
-const LEAST = 0.01
 const SIDES = [
   { side: 'left', label: 'Left' },
   { side: 'top', label: 'Top' },
@@ -18,21 +17,24 @@ type Side = (typeof SIDES)[number]['side']
 
 const percent = (side: Side) => Math.round((props.region ?? WHOLE)[side] * 100)
 
-/** A place moves the part, which keeps its size as far as the picture goes. */
-function set(side: Side, percent: number) {
-  emit('change', within({ ...(props.region ?? WHOLE), [side]: percent / 100 }))
+const HALVES = { left: 'width', top: 'height' } as const
+const ENDS = { width: 'left', height: 'top' } as const
+const isPlace = (side: Side): side is 'left' | 'top' => side in HALVES
+
+/** A part that ends at the edge of the picture. */
+const reachesEdge = (place: 'left' | 'top') => percent(place) + percent(HALVES[place]) >= 100
+
+/** The most that fits: a part stays within its picture. */
+function most(side: Side) {
+  if (!isPlace(side)) return 100 - percent(ENDS[side])
+  return reachesEdge(side) ? 99 : 100 - percent(HALVES[side])
 }
 
-function within(wanted: Region): Region {
-  const between = (low: number, value: number, high: number) => Math.min(high, Math.max(low, value))
-  const left = between(0, wanted.left, 1 - LEAST)
-  const top = between(0, wanted.top, 1 - LEAST)
-  return {
-    left,
-    top,
-    width: between(LEAST, wanted.width, 1 - left),
-    height: between(LEAST, wanted.height, 1 - top),
-  }
+/** A place moves the part; of one that ends at the edge of the picture, the edge stays. */
+function set(side: Side, value: number) {
+  const wanted = { ...(props.region ?? WHOLE), [side]: value / 100 }
+  if (isPlace(side) && reachesEdge(side)) wanted[HALVES[side]] = 1 - wanted[side]
+  emit('change', wanted)
 }
 </script>
 
@@ -43,8 +45,8 @@ function within(wanted: Region): Region {
       {{ label }}
       <NumberField
         class="field value w-15! px-1.5!"
-        :min="0"
-        :max="100"
+        :min="isPlace(side) ? 0 : 1"
+        :max="most(side)"
         :value="percent(side)"
         @set="set(side, $event)"
       />

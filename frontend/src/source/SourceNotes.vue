@@ -4,14 +4,16 @@ import { computed } from 'vue'
 import type { Source } from '@/api/types'
 import { countOf } from '@/ui/format'
 
-/** What wasn’t understood in a file, was brought into sRGB, or was assumed: beside its colours. */
+/** What wasn’t understood in a file, was brought into sRGB, assumed, or left out: beside its colours. */
 const props = defineProps<{ notes: Source['notes'] }>()
 const unknown = computed(() => props.notes.filter((note) => note.kind === 'not understood').length)
+const leftOut = computed(() => props.notes.filter((note) => note.kind === 'left out').length)
 const said = computed(() => {
-  const others = props.notes.length - unknown.value
+  const others = props.notes.length - unknown.value - leftOut.value
   return [
     ...(unknown.value ? [`${countOf(unknown.value, 'thing', 'things')} not understood`] : []),
     ...(others ? [`${others.toString()} changed or assumed`] : []),
+    ...(leftOut.value ? [`${leftOut.value.toString()} left out`] : []),
   ].join(', ')
 })
 </script>

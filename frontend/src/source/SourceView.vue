@@ -165,7 +165,7 @@ async function pickScreen() {
         </StylesheetSource>
         <ListSource v-if="source.list" :source="source" />
         <MoodSource v-if="source.mood" :source="source" />
-        <SourceNotes :notes="source.notes" />
+        <SourceNotes v-if="!source.stylesheet" :notes="source.notes" />
         <FoundColors
           v-if="!source.stylesheet"
           :key="source.id"

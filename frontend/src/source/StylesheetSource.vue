@@ -3,12 +3,10 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Source, SourceReading } from '@/api/types'
-import { api, answerOf } from '@/api/client'
 import RulePairs from './RulePairs.vue'
-import UndecidedList from './UndecidedList.vue'
+import SourceNotes from './SourceNotes.vue'
 import { useLimits } from '@/take/useLimits'
 import { countOf, formatFixed } from '@/ui/format'
-import { useFollowing } from '@/ui/useFollowing'
 
 const props = defineProps<{ source: Source }>()
 const emit = defineEmits<{ read: [changes: Partial<SourceReading>] }>()
@@ -24,19 +22,6 @@ watch(
 const ask = useDebounceFn(() => {
   emit('read', { difference: difference.value })
 }, 60)
-
-const { answer: undecided } = useFollowing(
-  () => props.source.id,
-  (id, signal) =>
-    answerOf(
-      api.GET('/api/sources/{source_id}/undecided', {
-        params: { path: { source_id: id } },
-        signal,
-      }),
-    ),
-  { keeps: false, isShared: true },
-)
-const places = computed(() => undecided.value?.places ?? [])
 
 const tabs = computed(() => [
   countOf(sheet.value?.groups.length ?? 0, 'colour', 'colours'),
@@ -72,11 +57,7 @@ const alike = computed(() => (sheet.value?.uses.length ?? 0) - (sheet.value?.gro
         <span class="value">{{ formatFixed(difference, 3) }}</span>
       </label>
     </div>
-    <UndecidedList
-      v-if="places.length"
-      :places="places"
-      :title="`${countOf(places.length, 'place', 'places')} of colour not understood`"
-    />
+    <SourceNotes :notes="source.notes" />
     <TabGroup>
       <TabList class="flex self-start border border-ink">
         <Tab v-for="(tab, place) in tabs" :key="place" v-slot="{ selected }" as="template">

@@ -78,9 +78,18 @@ export function formatAge(moment: string, now = Date.now()): string {
   const found = AGES.find(({ until }) => age < until)
   if (found) return relative.format(-Math.round(age / found.one), found.unit)
   const isThisYear = then.getFullYear() === new Date(now).getFullYear()
-  return then.toLocaleDateString('en-GB', {
+  return formatDay(then, { hasYear: !isThisYear })
+}
+
+/** A day as the browser’s language writes it; of a moment that stands for a whole day, in UTC. */
+export function formatDay(
+  moment: string | number | Date,
+  { hasYear = false, isWholeDay = false } = {},
+): string {
+  return new Date(moment).toLocaleDateString(undefined, {
     day: 'numeric',
     month: 'long',
-    ...(!isThisYear && { year: 'numeric' }),
+    ...(hasYear && { year: 'numeric' }),
+    ...(isWholeDay && { timeZone: 'UTC' }),
   })
 }

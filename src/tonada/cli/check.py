@@ -14,6 +14,8 @@ from fnmatch import fnmatchcase
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, Final
 
+from tonada.cli.streams import add_printed_out
+
 if TYPE_CHECKING:
     from tonada.core.color.wcag import Level
     from tonada.core.gate.check import CheckedPair
@@ -94,6 +96,7 @@ def check(command: argparse.ArgumentParser) -> None:
         help="the Chromium to use (default: TONADA_BROWSER, or the installed one)",
     )
     command.add_argument("--update-baseline", action="store_true", help="write what fails to the baseline")
+    add_printed_out(command)
     command.set_defaults(run=run)
 
 

@@ -8,7 +8,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from tonada.cli.parser import number
-from tonada.cli.streams import add_file, add_out, add_strict, content_of, give, tell
+from tonada.cli.streams import add_file, add_out, add_printed_out, add_strict, content_of, give, tell
 
 
 def extract(command: argparse.ArgumentParser) -> None:
@@ -25,6 +25,7 @@ def contrast(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `contrast`."""
     command.add_argument("text", metavar="TEXT", help="any CSS colour; may be translucent")
     command.add_argument("ground", metavar="GROUND", help="any opaque CSS colour")
+    add_printed_out(command)
     command.set_defaults(run=_contrast)
     command.add_argument("--json", action="store_true", help="print JSON")
 
@@ -32,6 +33,7 @@ def contrast(command: argparse.ArgumentParser) -> None:
 def roles(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `roles`."""
     command.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
+    add_printed_out(command)
     command.set_defaults(run=_roles)
     command.add_argument("--json", action="store_true", help="print JSON")
 
@@ -49,6 +51,7 @@ def harmony(command: argparse.ArgumentParser) -> None:
         default="perceptual",
         help="the colour circle of the rule (default: perceptual)",
     )
+    add_printed_out(command)
     command.set_defaults(run=_harmony)
     command.add_argument("--json", action="store_true", help="print JSON")
 
@@ -60,6 +63,7 @@ def ramp(command: argparse.ArgumentParser) -> None:
     command.add_argument(
         "--steps", type=int, metavar="N", help="even: in all (default: 11); mix: on each side (default: 10)"
     )
+    add_printed_out(command)
     command.set_defaults(run=_ramp)
     command.add_argument("--json", action="store_true", help="print JSON")
 
@@ -75,6 +79,7 @@ def mend(command: argparse.ArgumentParser) -> None:
     command.add_argument(
         "--mode", choices=("hue", "free"), default="hue", help="keep the hue, or let it change (default: hue)"
     )
+    add_printed_out(command)
     command.set_defaults(run=_mend)
     command.add_argument("--json", action="store_true", help="print JSON")
 

@@ -15,6 +15,7 @@ from typing import Final, NamedTuple
 from tonada import __version__
 from tonada.cli.examples import add_examples
 from tonada.cli.parser import Parser
+from tonada.cli.streams import run_printing
 
 
 class Command(NamedTuple):
@@ -43,17 +44,22 @@ COMMANDS: Final = (
     Command("serve", "server", "start the web application on 127.0.0.1"),
     Command("backup", "server", "write all brands, takes and versions to one file"),
     Command("restore", "server", "restore a backup into an empty database"),
+    Command("completions", "completions", "print what makes a shell complete commands and options"),
 )
+
+_NAMES: Final = frozenset(command.name for command in COMMANDS)
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
     """Run one command and return its exit code."""
     from tonada.core.errors import TonadaError
 
+    if "_ARGCOMPLETE" in os.environ:
+        complete()
     typed = sys.argv[1:] if arguments is None else list(arguments)
     parsed = parser_for(next((word for word in typed if not word.startswith("-")), "")).parse_args(typed)
     try:
-        code: int = parsed.run(parsed)
+        code = run_printing(lambda: parsed.run(parsed), getattr(parsed, "printed_out", None))
         sys.stdout.flush()
     except BrokenPipeError:
         # Whoever read has what they wanted; nothing more is written, at the end of the process either.
@@ -66,6 +72,14 @@ def main(arguments: Sequence[str] | None = None) -> int:
         print(f"tonada: {reason.filename or 'output'}: {reason.strerror}", file=sys.stderr)
         return 2
     return code
+
+
+def complete() -> None:
+    """Answer a shell that asks how a line goes on, and end. The line stands in the environment."""
+    import argcomplete
+
+    words = os.environ.get("COMP_LINE", "").split()[1:]
+    argcomplete.autocomplete(parser_for(next((word for word in words if word in _NAMES), "")))
 
 
 def parser_for(name: str | None = None) -> argparse.ArgumentParser:

@@ -43,6 +43,7 @@ EXAMPLES: Final[dict[str, tuple[str, ...]]] = {
     "serve": ("tonada serve", "tonada serve --demo"),
     "backup": ("tonada backup tonada-backup.dump",),
     "restore": ("tonada restore tonada-backup.dump",),
+    "completions": ("tonada completions bash", "tonada completions fish"),
 }
 
 

@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
+import io
 import sys
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from pathlib import Path
 from typing import TYPE_CHECKING, Final
 
@@ -24,6 +26,22 @@ def add_out(command: argparse.ArgumentParser) -> None:
     command.add_argument(
         "--out", type=Path, metavar="FILE", help="the file to write (default: standard output)"
     )
+
+
+def add_printed_out(command: argparse.ArgumentParser) -> None:
+    """Add the file that takes what a command would print."""
+    help_text = "the file to write what is printed to (default: standard output)"
+    command.add_argument("--out", dest="printed_out", type=Path, metavar="FILE", help=help_text)
+
+
+def run_printing(run: Callable[[], int], out: Path | None) -> int:
+    """Run what prints; with a file, all that it prints goes there once it has ended well."""
+    if out is None:
+        return run()
+    with io.StringIO() as printed, contextlib.redirect_stdout(printed):
+        code = run()
+        out.write_text(printed.getvalue(), encoding="utf-8")
+    return code
 
 
 def add_strict(command: argparse.ArgumentParser) -> None:

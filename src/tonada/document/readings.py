@@ -121,6 +121,7 @@ class StylesheetReading(Kept):
     uses: tuple[ColorUse, ...]
     groups: tuple[ColorGroup, ...]
     pairs: tuple[RulePair, ...]
+    notes: tuple[KeptNote, ...] = ()
 
 
 class StartingColor(Kept):
@@ -186,7 +187,7 @@ def _by_weight(found: Iterable[tuple[str, str, float]]) -> tuple[SourceColor, ..
 
 def notes_of(kept: Reading | None) -> tuple[KeptNote, ...]:
     """Return what has to be said of any kind of source."""
-    if isinstance(kept, ImageReading):
+    if isinstance(kept, (ImageReading, StylesheetReading)):
         return kept.notes
     if isinstance(kept, ListReading):
         return tuple(

@@ -50,6 +50,8 @@ def first_wrong(error: ValidationError, whole: str = "body") -> tuple[str, str]:
     first = error.errors(include_url=False)[0]
     path = ".".join(str(part) for part in first["loc"])
     said = _said(first["type"], first["msg"], first.get("ctx", {}))
+    if first["type"] in ("float_parsing", "int_parsing") and "," in str(first["input"]):
+        said += f"; write {str(first['input'])[:20].replace(',', '.')} with a point"
     return path, f"{_named(first['loc'] or (whole,))} {said}."
 
 

@@ -57,7 +57,7 @@ def notes_to_json(notes: Iterable[Note]) -> list[dict[str, str]]:
     listed = list(notes)
     shown = [note._asdict() for note in listed[:MAX_LIST_WARNINGS]]
     if len(listed) > MAX_LIST_WARNINGS:
-        more = Note("not understood", "", f"{len(listed) - MAX_LIST_WARNINGS} more of these")
+        more = Note(listed[MAX_LIST_WARNINGS].kind, "", f"{len(listed) - MAX_LIST_WARNINGS} more of these")
         shown.append(more._asdict())
     return shown
 
@@ -125,6 +125,7 @@ def stylesheet_to_json(
             }
             for pair in reading.pairs
         ],
+        "notes": notes_to_json(reading.notes),
     }
 
 

@@ -155,10 +155,10 @@ def test_translucent_and_wide_colors_say_what_they_became() -> None:
     found = read_list(b"veil: rgb(0 0 0 / 50%)\nneon: color(display-p3 0 1 0)\nnone: transparent")
     assert found.colors[0].hex == "#808080"
     assert len(found.colors) == 2
-    texts = [warning.text for warning in found.warnings]
-    assert "translucent" in texts[0]
-    assert "outside sRGB" in texts[1]
-    assert "transparent" in texts[2]
+    texts = {warning.kind: warning.text for warning in found.warnings}
+    assert "translucent" in texts["assumed"]
+    assert "outside sRGB" in texts["mapped"]
+    assert "transparent" in texts["left out"]
 
 
 @given(st.lists(hexes, min_size=1, max_size=20, unique=True))
@@ -183,9 +183,6 @@ def test_a_list_of_hex_values_comes_back_as_it_is(values: list[str]) -> None:
         pytest.param(b'{"a":' * 60 + b"{}" + b"}" * 60, "a.json", "deeper than", id="groups too deep"),
         pytest.param(b"[1, 2]", "a.json", "No colour was found", id="JSON that is a list"),
         pytest.param(b"#123456\n" * 400_000, "a.txt", "the limit is 1 MB", id="too large"),
-        pytest.param(
-            "\n".join(f"#{n:06x}" for n in range(2001)).encode(), "a.txt", "more than 2000", id="too many"
-        ),
         pytest.param(
             b"<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>", "a.svg", "script", id="a script"
         ),
@@ -294,7 +291,7 @@ def test_looser_json_is_read_pasted_and_as_a_file(text: str) -> None:
     ],
 )
 def test_code_is_not_read_as_data(text: str) -> None:
-    with pytest.raises(InputError, match=r"broken at line|nested"):
+    with pytest.raises(InputError, match=r"isn’t run|broken at line|nested"):
         read_list(text.encode(), "a.json")
 
 

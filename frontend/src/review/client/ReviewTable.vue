@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatDay } from '@/ui/format'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
@@ -157,11 +158,7 @@ const logo = computed(() => takes.value.find((one) => one.logo)?.logo)
 const ends = computed(
   () =>
     shown.value.endsAt &&
-    new Date(new Date(shown.value.endsAt).getTime() - 86_400_000).toLocaleDateString('en-GB', {
-      day: 'numeric',
-      month: 'long',
-      timeZone: 'UTC',
-    }),
+    formatDay(new Date(shown.value.endsAt).getTime() - 86_400_000, { isWholeDay: true }),
 )
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatDay } from '@/ui/format'
 import { computed, ref } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import type { OpenReview } from './useReview'
@@ -45,8 +46,7 @@ async function refuse() {
   props.review.rename(name.value)
   if (await props.review.choose(null, reason.value.trim())) isRefusing.value = false
 }
-const dated = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+const dated = (at: string) => formatDay(at, { hasYear: true })
 </script>
 
 <template>

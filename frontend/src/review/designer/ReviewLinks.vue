@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { ReviewLink } from '@/api/types'
-import { formatAge } from '@/ui/format'
+import { formatAge, formatDay } from '@/ui/format'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import LinkFields from './LinkFields.vue'
 import type { LinkWish } from './useReviews'
@@ -44,12 +44,7 @@ const lastDay = (link: ReviewLink) =>
     : undefined
 const isOver = (link: ReviewLink) =>
   link.expires_at !== null && new Date(link.expires_at) <= new Date()
-const dayOf = (link: ReviewLink) =>
-  new Date(lastDay(link) ?? '').toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  })
+const dayOf = (link: ReviewLink) => formatDay(lastDay(link) ?? '', { isWholeDay: true })
 function stateOf(link: ReviewLink): string {
   if (link.withdrawn_at) return 'Withdrawn'
   if (isOver(link)) return `Ended after ${dayOf(link)}`

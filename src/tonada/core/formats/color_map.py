@@ -7,9 +7,9 @@ from typing import Final
 
 from tonada.core.color.notation import LONGEST_COLOR, is_color_name, read_color
 from tonada.core.errors import ColorError, InputError
-from tonada.core.formats.format import Format, JsonReading
+from tonada.core.formats.format import Format, Json, JsonReading
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
-from tonada.core.formats.tokens import DEEPEST_GROUP, MOST_TOKENS, Json
+from tonada.core.formats.tokens import DEEPEST_GROUP, MOST_TOKENS
 
 
 def holds_color(root: Json) -> bool:

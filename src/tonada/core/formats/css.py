@@ -6,11 +6,14 @@ import re
 from collections.abc import Mapping
 from typing import Final
 
+from tonada.core.color.unknown import CannotTell
 from tonada.core.formats.format import Format, Reading, Writing
-from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.formats.listed import MAY_BE_COLOR, ColorList, ListBuilder
 from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
+from tonada.core.source.notes import NoteKind
+from tonada.core.source.stylesheets.computed import filled_in
 from tonada.core.source.stylesheets.nesting import split_selectors
-from tonada.core.source.stylesheets.scan import Declaration, line_finder, scan_stylesheet
+from tonada.core.source.stylesheets.scan import Declaration, line_finder, registered_in, scan_stylesheet
 from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
 # How a stylesheet is turned to the night: the rules around the values, the outermost first.
@@ -35,19 +38,37 @@ def read_css(text: str) -> ColorList:
     """
     found, lines = ListBuilder("CSS custom properties"), line_finder(text)
     found.title = title_of(text)
-    declared = [entry for entry in scan_stylesheet(text) if entry.property.startswith("--")]
-    variables = {entry.property: entry.value for entry in reversed(declared)}
+    scanned = list(scan_stylesheet(text))
+    registered = registered_in(scanned)
+    declared = [entry for entry in scanned if entry.property.startswith("--")]
+    set_somewhere = {entry.property for entry in declared}
+    # What is registered has its initial value wherever nothing sets it.
+    declared += [entry for name, entry in registered.items() if name not in set_somewhere]
+    variables = {name: entry.value for name, entry in registered.items()}
+    variables |= {entry.property: entry.value for entry in reversed(declared) if entry.property[:2] == "--"}
+    names = {id(entry): name for name, entry in registered.items()}
     for entry in declared:
-        colors = colors_in_value(entry.value, variables)
-        line = lines.line_of(entry.start)
-        name = entry.property.lstrip("-")
-        if any(context.startswith("@theme") for context in entry.context):
-            name = name.removeprefix("color-") or name
-        if len(colors) == 1 and is_single_value(entry.value):
-            found.add(colors[0], f"{name} (dark)" if _is_by_night(entry) else name, line=line)
-        else:
-            found.warn(line, f"{entry.property}: “{entry.value[:60]}” is not a single colour.")
+        _take(entry, names.get(id(entry), entry.property), variables, lines.line_of(entry.start), found)
     return found.build()
+
+
+def _take(
+    entry: Declaration, custom: str, variables: Mapping[str, str], line: int, found: ListBuilder
+) -> None:
+    """Take the value of a custom property, or say why not."""
+    colors = colors_in_value(entry.value, variables)
+    name = custom.lstrip("-")
+    if any(context.startswith("@theme") for context in entry.context):
+        name = name.removeprefix("color-") or name
+    if len(colors) == 1 and is_single_value(entry.value):
+        found.add(colors[0], f"{name} (dark)" if _is_by_night(entry) else name, line=line)
+        return
+    try:
+        is_unknown = MAY_BE_COLOR.search(filled_in(entry.value, variables)) is not None
+    except CannotTell:
+        is_unknown = True
+    kind: NoteKind = "not understood" if is_unknown else "left out"
+    found.warn(line, f"{custom}: “{entry.value[:60]}” is not a single colour.", kind)
 
 
 def _is_by_night(declaration: Declaration) -> bool:

@@ -22,7 +22,10 @@ def read_list(data: bytes, name: str = "") -> ColorList:
             field="file",
         )
     text = decode_text(data)
-    return _reading_of(text, name.lower()).read(text)
+    try:
+        return _reading_of(text, name.lower()).read(text)
+    except RecursionError:
+        raise InputError("It’s nested too deeply to be a list of colours.", field="file") from None
 
 
 def decode_text(data: bytes) -> str:

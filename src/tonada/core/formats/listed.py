@@ -41,6 +41,19 @@ _AROUND_ROLE: Final = re.compile(
     r"^(?:color|colour|colors|clr|c|brand|theme)[\s._/-]+|[\s._/-]+(?:color|colour|default|base)$"
 )
 
+# What a value that holds this might be a colour after all: digits, a reference, a function that isn't
+# known to be something else.
+MAY_BE_COLOR: Final = re.compile(
+    r"""\#[0-9a-f]{3} | (?<![-\w])(?:var|\$|@)
+      | (?<![-\w])(?!(?:calc|min|max|clamp|abs|round|env|url|attr|local|format|repeat|minmax|fit-content
+          |counters?|linear|steps|cubic-bezier|rotate|translate[xyz]?|scale[xyz]?|skew[xy]?|matrix|blur
+          |brightness|opacity|percentage|unquote|quote|math\.\w+|div|rem|em|px|(?:repeating-)?
+          (?:linear|radial|conic)-gradient)\()[-.\w]*[-a-z]\(""",
+    re.VERBOSE | re.IGNORECASE,
+)
+
+_BY_WEIGHT: Final[tuple[NoteKind, ...]] = ("not understood", "mapped", "assumed", "left out")
+
 
 @dataclass(frozen=True, slots=True)
 class ListedColor:
@@ -82,6 +95,7 @@ class ListBuilder:
         self._colors: dict[tuple[Hex, str | None], ListedColor] = {}
         self._warnings: list[ListWarning] = []
         self._roles: set[Role] = set()
+        self._beyond = 0
         self.title: str | None = None
 
     def add(
@@ -90,7 +104,7 @@ class ListBuilder:
         """Take a colour; what had to be changed about it is noted."""
         value, shown = color.hex, plain_name(name)
         if color.alpha == 0:
-            self.warn(line, f"{shown or 'A colour'} is fully transparent and was left out.")
+            self.warn(line, f"{shown or 'A colour'} is fully transparent and was left out.", "left out")
             return
         if color.alpha < 1:
             white = hex_to_srgb8("#ffffff")
@@ -104,10 +118,9 @@ class ListBuilder:
                 f"{shown or value} lies outside sRGB; taken as an sRGB screen shows it, {value}.",
                 "mapped",
             )
-        if len(self._colors) >= MAX_LIST_COLORS:
-            raise InputError(
-                f"The list has more than {MAX_LIST_COLORS} colours, which is the limit.", field="file"
-            )
+        if len(self._colors) >= MAX_LIST_COLORS and (value, shown) not in self._colors:
+            self._beyond += 1
+            return
         wanted = role or role_of_name(name)
         own = wanted if wanted and wanted not in self._roles else None
         if own:
@@ -128,8 +141,16 @@ class ListBuilder:
         """Take a colour as CSS writes it; a bare number or bare digits are none, such as a z-index."""
         if text[:1] == "#" or "(" in text or is_color_name(text):
             return self.add_text(text, name, line=line)
-        self.warn(line, f"{plain_name(name) or 'A value'}: “{' '.join(text.split())[:60]}” is not a colour.")
+        self.warn_no_color(text, name, line=line)
         return False
+
+    def warn_no_color(
+        self, text: str, name: str | None, *, line: int | None = None, is_sure: bool = False
+    ) -> None:
+        """Say that a value was left out: it is no colour, or perhaps one that isn't understood."""
+        kind: NoteKind = "left out" if is_sure or not MAY_BE_COLOR.search(text) else "not understood"
+        written = " ".join(text.split())[:60]
+        self.warn(line, f"{plain_name(name) or 'A value'}: “{written}” is not a colour.", kind)
 
     def warn(self, line: int | None, text: str, kind: NoteKind = "not understood") -> None:
         """Warn the person of something; further ones than the limit are only counted."""
@@ -140,11 +161,15 @@ class ListBuilder:
         if not self._colors:
             detail = f" {_where(self._warnings[0])}" if self._warnings else ""
             raise InputError(f"No colour was found.{detail}", field="file")
-        warnings = self._warnings[:MAX_LIST_WARNINGS]
-        if len(self._warnings) > MAX_LIST_WARNINGS:
-            warnings.append(
-                ListWarning(None, f"{len(self._warnings) - MAX_LIST_WARNINGS} more lines could not be read.")
-            )
+        # What matters least is counted where there is no place for all.
+        ordered = sorted(self._warnings, key=lambda warning: _BY_WEIGHT.index(warning.kind))
+        warnings, others = ordered[:MAX_LIST_WARNINGS], ordered[MAX_LIST_WARNINGS:]
+        if others:
+            warnings.append(ListWarning(None, f"{len(others):,} more of these.", others[0].kind))
+        if self._beyond:
+            taken = f"{MAX_LIST_COLORS:,} of {MAX_LIST_COLORS + self._beyond:,} colours were taken"
+            said = f"{taken}, which is the limit; {self._beyond:,} are left out."
+            warnings.insert(0, ListWarning(None, said, "left out"))
         return ColorList(self._format, tuple(self._colors.values()), tuple(warnings), plain_name(self.title))
 
 

@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from typing import Final
 
-from tonada.core.formats.format import Format, JsonReading
+from tonada.core.formats.format import Format, Json, JsonReading
 from tonada.core.formats.listed import ColorList, ListBuilder
-from tonada.core.formats.tokens import Json
 
 MARK: Final = "tonada take"
 

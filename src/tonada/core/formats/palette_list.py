@@ -16,8 +16,9 @@ from tonada.core.color.notation import read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.detect import decode_text
+from tonada.core.formats.format import Json
 from tonada.core.formats.listed import ColorList, plain_name
-from tonada.core.formats.tokens import Json, parse_any_json, read_token_object
+from tonada.core.formats.tokens import parse_any_json, read_token_object
 from tonada.core.limits import MAX_FILE_PALETTES, MAX_LIST_BYTES, MAX_PALETTE_TAGS, MAX_TAG_LENGTH
 from tonada.core.ready.palette import (
     BRAND,

@@ -9,10 +9,9 @@ from tonada.core.color.notation import LONGEST_COLOR, read_color
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError
-from tonada.core.formats.format import Format, JsonReading, Writing
+from tonada.core.formats.format import Format, Json, JsonReading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
-from tonada.core.formats.tokens import Json
 
 COLORS: Final = "colors"
 

@@ -18,10 +18,12 @@ from tonada.core.formats import (
     own_list,
     plain,
     plain_json,
+    script,
     scss,
     svg_swatches,
     table,
     tailwind,
+    token_resolver,
     tokens_writing,
 )
 from tonada.core.formats.any_json import json_reading
@@ -34,8 +36,10 @@ FORMATS: Final[tuple[Format, ...]] = (
     tailwind.FORMAT,
     own_list.FORMAT,
     plain_json.FORMAT,
+    token_resolver.FORMAT,
     tokens_writing.FORMAT,
     color_map.FORMAT,
+    script.FORMAT,
     table.FORMAT,
     gpl.FORMAT,
     svg_swatches.FORMAT,

@@ -8,16 +8,16 @@ from __future__ import annotations
 
 import json
 import re
-from typing import Any, Final, TypeAlias
+from typing import Final
 
 import pyjson5
 
 from tonada.core.color.notation import ReadColor, as_screen_shows, css_color, read_color
 from tonada.core.color.spaces import Hex
 from tonada.core.errors import ColorError, InputError
+from tonada.core.formats.format import Json
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
-
-Json: TypeAlias = Any
+from tonada.core.formats.token_references import References, is_older, looks_like_color, reference_of
 
 # The format's names of colour spaces, and the library's.
 SPACES: Final = {
@@ -42,7 +42,6 @@ COMPOSITE_TYPES: Final = frozenset(
     ("border", "gradient", "shadow", "strokeStyle", "transition", "typography")
 )
 DEEPEST_GROUP: Final = 40
-DEEPEST_REFERENCE: Final = 24
 DEEPEST_JSON5: Final = 60
 _EXPORTED: Final = re.compile(r"\s*(?:module\.exports\s*=|export\s+default)\s*(.*?)\s*;?\s*", re.DOTALL)
 MOST_TOKENS: Final = 20_000
@@ -110,7 +109,7 @@ class TokenColors:
     def read(self, value: Json, *, field: str) -> tuple[Hex, float]:
         """Return hex and alpha of `{group.token}`, or of a colour in CSS notation. Raises ColorError."""
         found = self._reader.value_of(value)
-        if found is None or _is_alias(found):
+        if found is None or reference_of(found):
             raise ColorError(f"“{str(value)[:60]}” isn’t a colour token of the file.", field=field)
         try:
             read = _color(found)
@@ -124,6 +123,11 @@ class _Reader:
         self._root = root
         self._found = ListBuilder("design tokens")
         self._seen = 0
+        self.references = References(root, self._assume)
+
+    def _assume(self, reference: str) -> None:
+        said = f"{reference} stands in several sets; the last one is taken."
+        self._found.warn(None, said, "assumed")
 
     def read(self, group: str | None = None) -> ColorList:
         start = self._root if group is None else self._root[group]
@@ -141,7 +145,8 @@ class _Reader:
         own = group.get("$type")
         kind = own if isinstance(own, str) else kind
         if "$extends" in group and isinstance(group["$extends"], str) and group["$extends"] not in extended:
-            base = self._target(group["$extends"])
+            target = self.references.target(group["$extends"], path[0] if path else "")
+            base = target.node if target else None
             if isinstance(base, dict):
                 # What the group sets itself goes before what it extends.
                 group = {**base, **group}
@@ -149,7 +154,7 @@ class _Reader:
         if "$value" in group or "$ref" in group:
             self._token(group, path, kind)
             return
-        if _is_older(group):
+        if is_older(group):
             # What the format looked like before its names began with a dollar sign.
             older = group.get("type")
             token = {"$value": group["value"]}
@@ -164,66 +169,23 @@ class _Reader:
 
     def _token(self, token: dict[str, Json], path: tuple[str, ...], kind: str | None) -> None:
         name = " ".join(path)
-        value, kind = self._resolve(token, kind)
-        is_color = kind == "color" or (kind is None and _looks_like_color(value))
+        value, kind = self.references.resolve(token, kind, path[0] if path else "")
+        is_color = kind == "color" or (kind is None and looks_like_color(value))
         if not is_color:
             if kind in COMPOSITE_TYPES:
                 self._found.warn(None, f"{name}: a composite token ({kind}) was skipped.")
+            return
+        if reference_of(value):
+            self._found.warn(None, f"{name}: {reference_of(value)} isn’t in the file, or isn’t a colour.")
             return
         try:
             self._found.add(_color(value), name, role=role_of_name(path[-1] if path else None))
         except ColorError as reason:
             self._found.warn(None, f"{name}: {reason}")
 
-    def _resolve(self, token: dict[str, Json], kind: str | None) -> tuple[Json, str | None]:
-        """Return the value behind all references, with its type."""
-        for _ in range(DEEPEST_REFERENCE):
-            value = token.get("$value")
-            reference = value if _is_alias(value) else token.get("$ref")
-            if not isinstance(reference, str):
-                return value, kind
-            target = self._target(reference)
-            if not isinstance(target, dict):
-                # {group.token.value} names the value of an older token.
-                is_value = isinstance(target, str) and reference.endswith(".value}")
-                return (target if is_value else reference), kind
-            if _is_older(target):
-                target = {"$value": target["value"], "$type": target.get("type")}
-            token, kind = target, target.get("$type") or kind
-        return None, kind
-
     def value_of(self, value: Json) -> Json:
         """Return the value that a reference points to, or the value itself."""
-        return self._resolve({"$value": value}, None)[0] if _is_alias(value) else value
-
-    def _target(self, reference: str) -> Json:
-        """Return what a {group.token} or a JSON pointer (RFC 6901) refers to, or None."""
-        if reference.startswith("#/"):
-            steps = [step.replace("~1", "/").replace("~0", "~") for step in reference[2:].split("/")]
-        else:
-            steps = reference.strip("{}").split(".")
-        place: Json = self._root
-        for step in steps:
-            place = place.get(step) if isinstance(place, dict) else None
-        return place
-
-
-def _is_older(group: dict[str, Json]) -> bool:
-    """Return whether an object is a token of the format's drafts: value and type without a dollar sign."""
-    value = group.get("value")
-    if isinstance(value, dict) and not _looks_like_color(value):
-        return False
-    return "value" in group and (isinstance(group.get("type"), str) or _looks_like_color(value))
-
-
-def _is_alias(value: Json) -> bool:
-    return isinstance(value, str) and value.startswith("{") and value.endswith("}")
-
-
-def _looks_like_color(value: Json) -> bool:
-    if isinstance(value, dict):
-        return "colorSpace" in value
-    return isinstance(value, str) and value.startswith(("#", "rgb", "hsl", "oklch"))
+        return self.references.resolve({"$value": value}, None)[0] if reference_of(value) else value
 
 
 def _color(value: Json) -> ReadColor:

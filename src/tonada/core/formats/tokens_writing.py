@@ -10,9 +10,9 @@ from typing import Final
 
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
-from tonada.core.formats.format import Format, JsonReading, Writing
+from tonada.core.formats.format import Format, Json, JsonReading, Writing
 from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value, joined, remark
-from tonada.core.formats.tokens import Json, read_token_object
+from tonada.core.formats.tokens import read_token_object
 
 
 def write_tokens(sheet: Sheet, options: Options) -> str:

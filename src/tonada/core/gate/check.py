@@ -19,7 +19,8 @@ from tonada.core.color.wcag import LEVELS, USUAL_LEVEL, Level, Usage
 from tonada.core.errors import InputError
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
 from tonada.core.formats.detect import decode_text
-from tonada.core.formats.tokens import Json, TokenColors, parse_json
+from tonada.core.formats.format import Json
+from tonada.core.formats.tokens import TokenColors, parse_json
 from tonada.core.gate.rule_pairs import Place, RulePair, rule_pairs
 from tonada.core.limits import MAX_OVERLAYS, MAX_PAIRS
 from tonada.core.pairs.evaluation import evaluate

@@ -29,8 +29,8 @@ from tonada.core.color.spaces import (
 from tonada.core.errors import InputError
 from tonada.core.gate.written import triples_in, written_in
 from tonada.core.source.stylesheets.groups import USUAL_DIFFERENCE, group_uses
-from tonada.core.source.stylesheets.scan import Declaration
-from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, is_variable, read_stylesheets
+from tonada.core.source.stylesheets.scan import Declaration, is_variable
+from tonada.core.source.stylesheets.usage import ColorUse, StyleFile, read_stylesheets
 from tonada.core.take.key import step_key
 from tonada.core.take.take import SIGNALS, Role, Take
 

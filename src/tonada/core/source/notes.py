@@ -1,10 +1,10 @@
-"""What has to be said of a file that was read: what wasn't understood, was mapped, or was assumed."""
+"""What has to be said of a file that was read: what wasn't understood, was mapped, assumed, or no colour."""
 
 from __future__ import annotations
 
 from typing import Literal, NamedTuple, TypeAlias
 
-NoteKind: TypeAlias = Literal["not understood", "mapped", "assumed"]
+NoteKind: TypeAlias = Literal["not understood", "mapped", "assumed", "left out"]
 
 
 class Note(NamedTuple):

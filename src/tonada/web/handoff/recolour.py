@@ -99,10 +99,6 @@ class RecolouredAnswer(Model):
     undecided: tuple[Undecided, ...]
 
 
-class UndecidedAnswer(Model):
-    places: tuple[Undecided, ...]
-
-
 class RulesAnswer(Whole[RuleChanges]):
     """As the core has it."""
 
@@ -156,16 +152,6 @@ def compare_rules(path: SourcePath, body: RecolourBody) -> Response:
             field="source",
         )
     return answer_value(rule_changes(take, files, _mapping(take, files, path.source_id)))
-
-
-@api.get(
-    "/sources/<uuid:source_id>/undecided",
-    responses={200: UndecidedAnswer},
-    summary="What of a kept stylesheet has to do with colour and isn't understood",
-)
-@limiter.limit(SHEETS_PER_MINUTE)
-def list_undecided(path: SourcePath) -> Response:
-    return answer_value({"places": undecided_in(_files_of(path.source_id, pictures=False))})
 
 
 @api.get(

@@ -20,9 +20,14 @@ from tonada.core.color.notation import ReadColor, as_screen_shows
 from tonada.core.color.unknown import CannotTell, NotCss
 from tonada.core.source.notes import Note, NoteKind
 from tonada.core.source.pictures.svg_limits import local_name
-from tonada.core.source.stylesheets.computed import MISSING, filled_in, nodes_of
+from tonada.core.source.stylesheets.computed import MISSING, filled_in, nodes_of, with_own
 from tonada.core.source.stylesheets.nesting import split_selectors
-from tonada.core.source.stylesheets.scan import Declaration, scan_style_attribute, scan_stylesheet
+from tonada.core.source.stylesheets.scan import (
+    Declaration,
+    registered_in,
+    scan_style_attribute,
+    scan_stylesheet,
+)
 
 # Paints that go to the elements within, and those that don't.
 INHERITED: Final = ("color", "fill", "stroke")
@@ -113,7 +118,8 @@ class _Painter:
         for declarations in blocks.values():
             first = declarations[0]
             if first.selector.lower().startswith("@property"):
-                self._register(first.selector, declarations)
+                registered = registered_in(declarations)
+                self.registered |= {name: entry.value for name, entry in registered.items()}
                 continue
             if first.selector.startswith("@") or not self._holds(first.context, first.selector):
                 continue
@@ -127,12 +133,6 @@ class _Painter:
                     continue
                 if compiled.pseudo_element is None:
                     self._matcher.add_selector(compiled, (self._order, tuple(declarations)))
-
-    def _register(self, selector: str, declarations: list[Declaration]) -> None:
-        name = selector.split()[1] if len(selector.split()) > 1 else ""
-        for found in declarations:
-            if found.property == "initial-value":
-                self.registered[name] = found.value
 
     def _holds(self, contexts: tuple[str, ...], selector: str) -> bool:
         """Return whether what stands in at-rules counts; a condition that isn't known is taken to hold."""
@@ -167,7 +167,8 @@ class _Painter:
     def _style_of(self, element: Element, inherited: _Inherited) -> tuple[_Inherited, list[str]]:
         """Return what goes to the elements within, and the declarations that are left, paints plain."""
         ranked = sorted(self._declarations(element), key=lambda found: found.rank)
-        variables = _with_own(inherited.variables, ranked)
+        own = {found.name: found.value for found in ranked if found.name.startswith("--")}
+        variables = with_own(inherited.variables, own) if own else inherited.variables
         current = self._value_of("color", ranked, variables, inherited.current, element)
         is_color = current is not None and current.startswith(("#", "rgba("))
         within = _Inherited(variables, current if current is not None and is_color else inherited.current)
@@ -262,23 +263,6 @@ def _plain(color: ReadColor) -> str:
         return color.hex
     red, green, blue = bytes.fromhex(color.hex[1:])
     return f"rgba({red},{green},{blue},{color.alpha:.4f})"
-
-
-def _with_own(inherited: Mapping[str, str], ranked: list[_Ranked]) -> Mapping[str, str]:
-    """Return the custom properties of an element: computed where they are set, and inherited."""
-    own = {found.name: found.value for found in ranked if found.name.startswith("--")}
-    if not own:
-        return inherited
-    together = {**inherited, **own}
-    made = dict(inherited)
-    for name, value in own.items():
-        if value.strip().lower() in ("inherit", "unset", "revert", "revert-layer"):
-            continue
-        try:
-            made[name] = filled_in(value, together, frozenset((name,)))
-        except CannotTell:
-            made.pop(name, None)
-    return made
 
 
 def _called(element: Element) -> str:

@@ -13,11 +13,10 @@ from typing import Any, TypeAlias
 
 import cssselect2
 
-from tonada.core.color.unknown import CannotTell
-from tonada.core.source.stylesheets.computed import filled_in
+from tonada.core.source.stylesheets.computed import with_own
 from tonada.core.source.stylesheets.elements import Built, Compound, as_matched, build
 from tonada.core.source.stylesheets.nesting import split_selectors
-from tonada.core.source.stylesheets.scan import Declaration
+from tonada.core.source.stylesheets.scan import Declaration, registered_in
 from tonada.core.source.stylesheets.scopes import is_root
 from tonada.core.source.stylesheets.text_sizes import root_pixels
 
@@ -87,7 +86,8 @@ class Cascade:
         self._sizing_root: list[Block] = []
         for block in blocks:
             if block.selector.lower().startswith("@property"):
-                self._register(block)
+                registered = registered_in(block.declarations)
+                self._registered |= {name: entry.value for name, entry in registered.items()}
                 continue
             if is_root(block.declarations[0]) and any(
                 declaration.property in ("font", "font-size") for declaration in block.declarations
@@ -103,12 +103,6 @@ class Cascade:
                     continue
                 self._matcher.add_selector(compiled, (block, pseudo))
 
-    def _register(self, block: Block) -> None:
-        name = block.selector.split()[1] if len(block.selector.split()) > 1 else ""
-        for declaration in block.declarations:
-            if declaration.property == "initial-value":
-                self._registered[name] = declaration.value
-
     def style(self, built: Built, pseudo: str, conditions: frozenset[str]) -> Style:
         """Return the style of the subject, or of a pseudo-element of it, while some conditions hold."""
         page = cssselect2.ElementWrapper.from_html_root(built.root)
@@ -123,14 +117,14 @@ class Cascade:
             known = self._inherited.get(path)
             if known is None:
                 winning = self._ranked(wrapped[element], "", conditions)
-                known = self._inherited[path] = _with_own(variables, winning), tuple(winning)
+                known = self._inherited[path] = with_own(variables, _custom(winning)), tuple(winning)
             variables = known[0]
             around.append(known[1])
         ranked = self._ranked(wrapped[built.subject], "", conditions)
-        variables = _with_own(variables, ranked)
+        variables = with_own(variables, _custom(ranked))
         if pseudo:
             ranked = self._ranked(wrapped[built.subject], pseudo, conditions)
-            variables = _with_own(variables, ranked)
+            variables = with_own(variables, _custom(ranked))
         return Style(tuple(ranked), variables, tuple(around))
 
     def _ranked(self, element: Any, pseudo: str, conditions: frozenset[str]) -> list[Winning]:
@@ -165,25 +159,9 @@ class Cascade:
         return needed
 
 
-def _with_own(inherited: Mapping[str, str], ranked: Sequence[Winning]) -> dict[str, str]:
-    own = {
-        entry.declaration.property: entry.declaration.value
-        for entry in ranked
-        if entry.declaration.property.startswith("--")
-    }
-    if not own:
-        return dict(inherited)
-    together = {**inherited, **own}
-    made = dict(inherited)
-    for name, value in own.items():
-        word = value.strip().lower()
-        if word in ("inherit", "unset", "revert", "revert-layer"):
-            continue
-        try:
-            made[name] = filled_in(value, together, frozenset((name,)))
-        except CannotTell:
-            made.pop(name, None)  # invalid at computed-value time
-    return made
+def _custom(ranked: Sequence[Winning]) -> dict[str, str]:
+    declared = [entry.declaration for entry in ranked]
+    return {entry.property: entry.value for entry in declared if entry.property.startswith("--")}
 
 
 def _always_holds(context: str) -> bool:

@@ -53,6 +53,25 @@ def filled_in(value: str, variables: Mapping[str, str], followed: frozenset[str]
     return _Filling(variables).fill(value, followed)
 
 
+def with_own(inherited: Mapping[str, str], own: Mapping[str, str]) -> dict[str, str]:
+    """Return the custom properties of an element: computed where they are set, and inherited.
+
+    own: what its declarations set. Source: CSS Custom Properties 1, section 2.
+    """
+    made = dict(inherited)
+    if not own:
+        return made
+    together = {**inherited, **own}
+    for name, value in own.items():
+        if value.strip().lower() in INHERITED - {"initial"}:
+            continue
+        try:
+            made[name] = filled_in(value, together, frozenset((name,)))
+        except CannotTell:
+            made.pop(name, None)  # invalid at computed-value time
+    return made
+
+
 class _Filling:
     """Follows the references of one value, and counts them."""
 

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import re
 from bisect import bisect_right
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final, NamedTuple
@@ -85,6 +85,21 @@ def scan_style_attribute(text: str, rule: int) -> Iterator[Declaration]:
     """Yield the declarations of a style attribute."""
     for found in scan_stylesheet("{" + text):
         yield found._replace(start=found.start - 1, selector="style attribute", rule=rule, context=())
+
+
+@lru_cache(maxsize=1024)
+def is_variable(name: str) -> bool:
+    """Return whether a name is that of a custom property, or of a variable of SCSS or Less."""
+    return name.startswith(("--", *VARIABLE_MARKS))
+
+
+def registered_in(declarations: Iterable[Declaration]) -> dict[str, Declaration]:
+    """Return the initial values of custom properties, by name. Source: CSS Properties and Values 1, 3.3."""
+    found = {}
+    for entry in declarations:
+        if entry.property == "initial-value" and entry.selector.lower().startswith("@property "):
+            found[entry.selector.split()[1]] = entry
+    return found
 
 
 def line_finder(text: str) -> LineFinder:

@@ -45,13 +45,13 @@ class Variant:
 
 
 class Scopes:
-    """The custom properties of files that are read together."""
+    """The custom properties of files that are read together. registered: those with an initial value."""
 
-    def __init__(self, rules: Sequence[Rule]) -> None:
+    def __init__(self, rules: Sequence[Rule], registered: Mapping[str, str]) -> None:
         setting = [rule for rule in rules if any(entry.property.startswith("--") for entry in rule)]
-        self.root = _of_root(setting)
+        self.root = {**registered, **_of_root(setting)}
         # What is set nowhere at the root: by any rule, since it has to be set somewhere.
-        self.page = {**_of_all(setting), **self.root}
+        self.page = {**registered, **_of_all(setting), **_of_root(setting)}
         self._by_base: dict[str, list[_Scope]] = {}
         for rule in setting:
             if not is_root(rule[0]) and not rule[0].context:

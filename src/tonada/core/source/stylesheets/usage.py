@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
@@ -12,8 +12,10 @@ from tonada.core.color.contrast import composite, ratio_between
 from tonada.core.color.notation import ReadColor
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.limits import MAX_STYLESHEET_COLORS
+from tonada.core.source.notes import Note
 from tonada.core.source.stylesheets.markup import looks_like_html, scan_page
-from tonada.core.source.stylesheets.scan import VARIABLE_MARKS, Declaration, scan_stylesheet
+from tonada.core.source.stylesheets.rule_notes import Block, notes_of
+from tonada.core.source.stylesheets.scan import Declaration, is_variable, registered_in, scan_stylesheet
 from tonada.core.source.stylesheets.scopes import Scopes, is_root
 from tonada.core.source.stylesheets.values import colors_in_value
 
@@ -75,13 +77,17 @@ class RulePair:
 
 @dataclass(frozen=True, slots=True)
 class StylesheetReading:
-    """uses: most used first. pairs: lowest ratio first. variables: how many custom properties there are."""
+    """uses: most used first. pairs: lowest ratio first. variables: how many custom properties there are.
+
+    notes: values that weren't understood or were brought into sRGB, each once, and what a limit cut.
+    """
 
     uses: tuple[ColorUse, ...]
     pairs: tuple[RulePair, ...]
     rules: int
     variables: int
     page_ground: Hex
+    notes: tuple[Note, ...] = ()
 
 
 @dataclass
@@ -100,8 +106,12 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
     A translucent colour counts as what it looks like over the ground of its rule, else over the
     page's. Custom properties count where they are used, not where they are set.
     """
-    rules = _rules(files)
-    scopes = Scopes(rules)
+    blocks = _blocks(files)
+    registered = registered_in(entry for block in blocks for entry in block.declarations)
+    values = {name: entry.value for name, entry in registered.items()}
+    blocks = [block for block in blocks if block.declarations[0].selector[:9].lower() != "@property"]
+    rules = [block.declarations for block in blocks]
+    scopes = Scopes(rules, values)
     ground = _page_ground(rules, scopes.page)
     tally = _Tally()
     for rule in rules:
@@ -126,7 +136,14 @@ def read_stylesheets(files: Iterable[StyleFile]) -> StylesheetReading:
         rules=len(rules),
         variables=len(scopes.page),
         page_ground=ground,
+        notes=(*_beyond(len(totals)), *notes_of(blocks, scopes)),
     )
+
+
+def _beyond(count: int) -> Iterator[Note]:
+    if count > MAX_STYLESHEET_COLORS:
+        said = f"the {MAX_STYLESHEET_COLORS} colours used most, of {count:,}, were taken, which is the limit"
+        yield Note("left out", "", said)
 
 
 def is_more_than_a_list(text: str) -> bool:
@@ -146,27 +163,20 @@ def purpose_of(name: str) -> Purpose:
     return "border" if name.startswith(("border", "outline", "column-rule")) else "other"
 
 
-@lru_cache(maxsize=1024)
-def is_variable(name: str) -> bool:
-    """Return whether a name is that of a custom property, or of a variable of SCSS or Less."""
-    return name.startswith(("--", *VARIABLE_MARKS))
-
-
 def takes_color(name: str) -> bool:
     """Return whether a property can hold a colour: those of CSS that do, custom properties, variables."""
     return name in _TEXT or name in _GROUND or name.startswith(_OTHER)
 
 
-def _rules(files: Iterable[StyleFile]) -> list[list[Declaration]]:
+def _blocks(files: Iterable[StyleFile]) -> list[Block]:
     """Return the declarations that can hold a colour, block by block in their order."""
-    blocks: list[list[Declaration]] = []
+    blocks: list[Block] = []
     for file in files:
         scan = scan_page if looks_like_html(file.text) else scan_stylesheet
-        found = scan(file.text, takes_color)
         of_rule: dict[int, list[Declaration]] = {}
-        for declaration in found:
+        for declaration in scan(file.text, lambda name: name == "initial-value" or takes_color(name)):
             of_rule.setdefault(declaration.rule, []).append(declaration)
-        blocks.extend(of_rule.values())
+        blocks.extend(Block(file.name, file.text, declarations) for declarations in of_rule.values())
     return blocks
 
 
