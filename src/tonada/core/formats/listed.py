@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Final
 
 from tonada.core.color.contrast import composite
+from tonada.core.color.css_values import SYSTEM_COLORS
 from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
@@ -44,7 +45,7 @@ _AROUND_ROLE: Final = re.compile(
 # What a value that holds this might be a colour after all: digits, a reference, a function that isn't
 # known to be something else.
 MAY_BE_COLOR: Final = re.compile(
-    r"""\#[0-9a-f]{3} | (?<![-\w])(?:var|\$|@)
+    rf"""\#[0-9a-f]{{3}} | \b(?:currentcolor|{"|".join(SYSTEM_COLORS)})\b | (?<![-\w])(?:var|\$|@)
       | (?<![-\w])(?!(?:calc|min|max|clamp|abs|round|env|url|attr|local|format|repeat|minmax|fit-content
           |counters?|linear|steps|cubic-bezier|rotate|translate[xyz]?|scale[xyz]?|skew[xy]?|matrix|blur
           |brightness|opacity|percentage|unquote|quote|math\.\w+|div|rem|em|px|(?:repeating-)?

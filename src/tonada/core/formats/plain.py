@@ -5,13 +5,20 @@ from __future__ import annotations
 import re
 from typing import Final
 
+from tonada.core.color.css_values import FUNCTION_NAMES
 from tonada.core.color.notation import ReadColor, is_color_name, read_color
+from tonada.core.color.unknown import CannotTell
 from tonada.core.errors import ColorError
 from tonada.core.formats.format import Format, Reading
 from tonada.core.formats.listed import ColorList, ListBuilder
+from tonada.core.source.stylesheets.computed import filled_in
 
+# A notation with a function in it, such as calc() or var(), and in that another one at most.
 _MARKED: Final = re.compile(
-    r"#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{1,120}\)", re.IGNORECASE
+    rf"""\#[0-9a-f]{{3,8}}\b
+      | (?<![-\w])(?:{"|".join(sorted(FUNCTION_NAMES, reverse=True))})
+        \((?:[^()]|\((?:[^()]|\([^()]{{1,60}}\)){{1,80}}\)){{1,160}}\)""",
+    re.IGNORECASE | re.VERBOSE,
 )
 # A run of numbers; three are a colour, four are something else.
 _DECIMALS: Final = re.compile(r"(?<![\d.])\d{1,3}(?:(?:, ?| |\t)\d{1,3})+(?![\d.])")
@@ -62,6 +69,9 @@ def _colors_of_line(line: str) -> list[tuple[int, int, ReadColor]]:
         ]
         if read:
             return read
+        # The numbers in a notation that isn't understood are another colour than the one that is meant.
+        if pattern is _MARKED and pattern.search(line):
+            return []
     head, _, value = line.rpartition(":")
     word = value.strip(_AROUND)
     if is_color_name(word) and (color := _color(word)):
@@ -72,8 +82,8 @@ def _colors_of_line(line: str) -> list[tuple[int, int, ReadColor]]:
 
 def _color(text: str) -> ReadColor | None:
     try:
-        return read_color(text)
-    except ColorError:
+        return read_color(filled_in(text, {}))
+    except (ColorError, CannotTell):
         return None
 
 

@@ -19,6 +19,7 @@ from tonada.core.limits import MAX_SVG_COLORS
 from tonada.core.source.pictures.picture import Picture, pack
 from tonada.core.source.pictures.svg_limits import local_name, parse_svg
 from tonada.core.source.pictures.svg_paints import normalise_paints
+from tonada.core.source.pictures.svg_size import give_size
 
 PAINTS: Final = ("fill", "stroke", "stop-color", "color", "flood-color")
 READING_SIZE: Final = 1000
@@ -69,6 +70,7 @@ def draw_svg(data: bytes, size: int) -> Image.Image:
 
 
 def _draw(root: Element, size: int, *, smooth: bool) -> Image.Image:
+    give_size(root)
     has_text = any(local_name(element) == "text" for element in root.iter())
     try:
         drawn = resvg_py.svg_to_bytes(

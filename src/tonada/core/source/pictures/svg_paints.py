@@ -76,12 +76,26 @@ def normalise_paints(root: Element) -> tuple[Note, ...]:
 
     The drawing is changed: style elements and classes go, styles and paints are in the elements.
     """
+    notes = _drop_foreign_objects(root)
     painter = _Painter(root)
     painter.paint(root, _Inherited(painter.registered))
     for parent in list(root.iter()):
         for child in [child for child in parent if local_name(child) == "style"]:
             parent.remove(child)
-    return tuple(dict.fromkeys(painter.notes))
+    return tuple(dict.fromkeys((*notes, *painter.notes)))
+
+
+def _drop_foreign_objects(root: Element) -> list[Note]:
+    """Drop what isn't SVG; return what is missing by that. What has an alternative is missed by nobody."""
+    notes = []
+    for parent in list(root.iter()):
+        for child in [child for child in parent if local_name(child) == "foreignObject"]:
+            parent.remove(child)
+            if child.get("requiredExtensions") is None:
+                notes.append(
+                    Note("not understood", _called(child), "a web page within the drawing isn’t drawn")
+                )
+    return notes
 
 
 class _Painter:
