@@ -102,7 +102,7 @@ def test_what_is_not_understood_is_listed(client: Client, brand: dict[str, Any])
     sheet = b".a { color: hsl(from var(--x) h s l); background: #fff }"
     form = {"file": [(io.BytesIO(sheet), "a.css")], "wanted": "stylesheet"}
     (note,) = client.post(f"/api/brands/{brand['id']}/sources", data=form).get_json()["notes"]
-    assert (note["kind"], note["where"]) == ("not understood", "a.css, line 1")
+    assert (note["kind"], note["where"]) == ("not understood", "line 1")
     assert "--x is set nowhere" in note["text"]
 
 

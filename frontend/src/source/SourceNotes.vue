@@ -6,10 +6,13 @@ import { countOf } from '@/ui/format'
 
 /** What wasn’t understood in a file, was brought into sRGB, assumed, or left out: beside its colours. */
 const props = defineProps<{ notes: Source['notes'] }>()
-const unknown = computed(() => props.notes.filter((note) => note.kind === 'not understood').length)
-const leftOut = computed(() => props.notes.filter((note) => note.kind === 'left out').length)
+type Kind = Source['notes'][number]['kind']
+const count = (...kinds: Kind[]) =>
+  props.notes.reduce((all, note) => all + (kinds.includes(note.kind) ? note.times : 0), 0)
+const unknown = computed(() => count('not understood'))
+const leftOut = computed(() => count('left out'))
 const said = computed(() => {
-  const others = props.notes.length - unknown.value - leftOut.value
+  const others = count('mapped', 'assumed')
   return [
     ...(unknown.value ? [`${countOf(unknown.value, 'thing', 'things')} not understood`] : []),
     ...(others ? [`${others.toString()} changed or assumed`] : []),
@@ -34,7 +37,7 @@ const said = computed(() => {
     <DisclosurePanel as="ul" class="rule-list mt-1 max-h-40 overflow-auto" tabindex="0">
       <li v-for="(note, row) in notes" :key="row" class="flex flex-wrap gap-x-3 py-1">
         <span class="w-28 flex-none text-quiet">{{ note.kind }}</span>
-        <span class="value w-24 flex-none truncate text-quiet" :title="note.where">{{
+        <span class="value w-24 flex-none wrap-break-word text-quiet" :title="note.where">{{
           note.where
         }}</span>
         <span class="min-w-0 flex-1 wrap-break-word max-[640px]:basis-full">{{ note.text }}</span>

@@ -39,6 +39,7 @@ class KeptNote(Kept):
     kind: NoteKind
     where: str
     text: str
+    times: int = 1
 
 
 class ImageReading(Kept):
@@ -60,6 +61,7 @@ class ListWarning(Kept):
     line: int | None
     text: str
     kind: NoteKind = "not understood"
+    times: int = 1
 
 
 class ListedColor(Kept):
@@ -191,7 +193,12 @@ def notes_of(kept: Reading | None) -> tuple[KeptNote, ...]:
         return kept.notes
     if isinstance(kept, ListReading):
         return tuple(
-            KeptNote(kind=one.kind, where=f"line {one.line}" if one.line else "", text=one.text)
-            for one in kept.warnings
+            KeptNote(
+                kind=warning.kind,
+                where=f"line {warning.line}" if warning.line else "",
+                text=warning.text,
+                times=warning.times,
+            )
+            for warning in kept.warnings
         )
     return ()

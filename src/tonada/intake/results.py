@@ -52,12 +52,13 @@ def _step(step: tuple[FoundColor, ...], names: dict[str, str]) -> list[dict[str,
     return found
 
 
-def notes_to_json(notes: Iterable[Note]) -> list[dict[str, str]]:
+def notes_to_json(notes: Iterable[Note]) -> list[dict[str, Any]]:
     """Return the first notes, and a last one that counts the others."""
     listed = list(notes)
     shown = [note._asdict() for note in listed[:MAX_LIST_WARNINGS]]
     if len(listed) > MAX_LIST_WARNINGS:
-        more = Note(listed[MAX_LIST_WARNINGS].kind, "", f"{len(listed) - MAX_LIST_WARNINGS} more of these")
+        beyond = len(listed) - MAX_LIST_WARNINGS
+        more = Note(listed[MAX_LIST_WARNINGS].kind, "", f"{beyond:,} more of these", beyond)
         shown.append(more._asdict())
     return shown
 
@@ -71,7 +72,8 @@ def list_to_json(found: ColorList) -> dict[str, Any]:
         taken.add(name)
         colors.append({"hex": color.hex, "name": name, "role": color.role})
     warnings = [
-        {"line": warning.line, "text": warning.text, "kind": warning.kind} for warning in found.warnings
+        {"line": warning.line, "text": warning.text, "kind": warning.kind, "times": warning.times}
+        for warning in found.warnings
     ]
     return {
         "version": VERSION,

@@ -67,15 +67,16 @@ class ListedColor:
 
 @dataclass(frozen=True, slots=True)
 class ListWarning:
-    """Something that was skipped or changed. line: from 1, or None."""
+    """Something that was skipped or changed. line: from 1, or None. times: how many it stands for."""
 
     line: int | None
     text: str
     kind: NoteKind = "not understood"
+    times: int = 1
 
     @property
     def note(self) -> Note:
-        return Note(self.kind, f"line {self.line}" if self.line else "", self.text)
+        return Note(self.kind, f"line {self.line}" if self.line else "", self.text, self.times)
 
 
 @dataclass(frozen=True, slots=True)
@@ -166,11 +167,11 @@ class ListBuilder:
         ordered = sorted(self._warnings, key=lambda warning: _BY_WEIGHT.index(warning.kind))
         warnings, others = ordered[:MAX_LIST_WARNINGS], ordered[MAX_LIST_WARNINGS:]
         if others:
-            warnings.append(ListWarning(None, f"{len(others):,} more of these.", others[0].kind))
+            warnings.append(ListWarning(None, f"{len(others):,} more of these.", others[0].kind, len(others)))
         if self._beyond:
             taken = f"{MAX_LIST_COLORS:,} of {MAX_LIST_COLORS + self._beyond:,} colours were taken"
             said = f"{taken}, which is the limit; {self._beyond:,} are left out."
-            warnings.insert(0, ListWarning(None, said, "left out"))
+            warnings.insert(0, ListWarning(None, said, "left out", self._beyond))
         return ColorList(self._format, tuple(self._colors.values()), tuple(warnings), plain_name(self.title))
 
 

@@ -8,11 +8,15 @@ NoteKind: TypeAlias = Literal["not understood", "mapped", "assumed", "left out"]
 
 
 class Note(NamedTuple):
-    """where: in the file, such as “line 4” or an element. text: what, and what was done about it."""
+    """where: in the file, such as “line 4” or an element. text: what, and what was done about it.
+
+    times: how many such things it stands for.
+    """
 
     kind: NoteKind
     where: str
     text: str
+    times: int = 1
 
     @property
     def sentence(self) -> str:

@@ -29,6 +29,7 @@ class Block:
     file: str
     text: str
     declarations: list[Declaration]
+    is_one_of_several: bool
 
 
 def notes_of(blocks: Iterable[Block], scopes: Scopes) -> tuple[Note, ...]:
@@ -57,7 +58,8 @@ def _notes(declaration: Declaration, variables: Mapping[str, str], block: Block)
     mapped = [color.hex for color in found.colors if color.mapped]
     if not reasons and not mapped:
         return
-    where = f"{block.file}, line {line_finder(block.text).line_of(declaration.start)}"
+    line = line_finder(block.text).line_of(declaration.start)
+    where = f"{block.file}, line {line}" if block.is_one_of_several else f"line {line}"
     if reasons:
         yield Note("not understood", where, f"{written} ({reasons[0]})")
     else:

@@ -171,12 +171,14 @@ def takes_color(name: str) -> bool:
 def _blocks(files: Iterable[StyleFile]) -> list[Block]:
     """Return the declarations that can hold a colour, block by block in their order."""
     blocks: list[Block] = []
-    for file in files:
+    sheets = list(files)
+    for file in sheets:
         scan = scan_page if looks_like_html(file.text) else scan_stylesheet
         of_rule: dict[int, list[Declaration]] = {}
         for declaration in scan(file.text, lambda name: name == "initial-value" or takes_color(name)):
             of_rule.setdefault(declaration.rule, []).append(declaration)
-        blocks.extend(Block(file.name, file.text, declarations) for declarations in of_rule.values())
+        is_one = len(sheets) > 1
+        blocks += [Block(file.name, file.text, declared, is_one) for declared in of_rule.values()]
     return blocks
 
 
