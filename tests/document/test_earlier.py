@@ -77,9 +77,9 @@ def test_grounds_and_slots_keep_what_they_use(take: Take) -> None:
     assert evaluate(take).pairs
 
 
-def test_what_is_written_now_is_of_version_2_and_reads_back(take: Take) -> None:
+def test_what_is_written_now_is_of_version_3_and_reads_back(take: Take) -> None:
     written = write_own(take, "Now")
-    assert json.loads(written)["version"] == json.loads(written)["take"]["format"] == 2
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (3, 2)
     assert read_own(written.encode()) == (take, "Now")
 
 

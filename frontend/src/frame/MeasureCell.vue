@@ -28,12 +28,20 @@ function swapByKey(event: KeyboardEvent) {
       :style="{ backgroundColor: cell.hex }"
       :aria-pressed="selected"
       :title="cell.held ? 'Held: only you can change it' : undefined"
-      :aria-label="`${cell.role_names || 'No role'}: ${cell.name}, ${cell.hex}${cell.held ? ', held' : ''}`"
+      :aria-label="`${cell.role_names || 'No role'}: ${cell.name}, ${cell.hex}${cell.held ? ', held' : ''}${cell.text_name ? `; as text ${cell.text_name}` : ''}`"
       aria-keyshortcuts="Shift+ArrowLeft Shift+ArrowRight"
       @keydown="swapByKey"
       @pointerdown="emit('grab', $event)"
       @click="emit('toggle')"
     ></button>
+    <span
+      v-if="cell.text_hex"
+      class="keeps-color pointer-events-none -mt-4 h-4 border-t border-sheet"
+      :style="{ backgroundColor: cell.text_hex }"
+      :title="`As text: ${cell.text_name}`"
+      data-testid="as-text"
+      aria-hidden="true"
+    ></span>
     <span
       v-if="cell.held"
       class="pointer-events-none absolute top-1.5 right-1.5 bg-sheet px-1.5 text-[11px] leading-5 text-ink"

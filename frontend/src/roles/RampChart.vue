@@ -8,7 +8,7 @@ import { LEAST_ROW, TOP, placeFlags, stepAcross, stepOf, targetAt } from './ramp
 import { useFlagDrag } from './useFlagDrag'
 import type { Evaluation, Row, TakeChange, TakeDocument } from '@/api/types'
 import { useColorDrag } from '@/page/useColorDrag'
-import { keyOf, roleLabel, targetOf } from '@/take/roles'
+import { giving, keyOf, roleAsText, roleLabel, targetOf } from '@/take/roles'
 
 const props = defineProps<{
   document: TakeDocument
@@ -56,6 +56,18 @@ const drag = useFlagDrag(sheet, width, rowHeight, props, {
 })
 const color = useColorDrag()
 
+const roleOf = (flag: string) => roleAsText(flag) ?? flag
+/** Without a colour of its own as text, a role is written in its colour. */
+function removeFlag(flag: string) {
+  const role = roleAsText(flag)
+  if (role === undefined) {
+    emit('remove', flag)
+    return
+  }
+  emit('show', { kind: 'text color', role, step: null })
+  emit('keep')
+}
+
 /** Sideways to the next step, up and down to the nearest step of the next ramp. */
 function stepFlag(role: string, event: KeyboardEvent) {
   const now = targetOf(props.document, role)
@@ -69,8 +81,9 @@ function stepFlag(role: string, event: KeyboardEvent) {
   const other = across === undefined ? undefined : props.rows[place + across]
   const target = next ? targetAt(row, next) : other && stepAcross(other, step.position)
   if (aside !== undefined || across !== undefined) event.preventDefault()
-  if (target) {
-    emit('show', { kind: 'give', role, ...target })
+  const asked = target && giving(props.document, role, target)
+  if (asked) {
+    emit('show', asked)
     emit('keep')
   }
 }
@@ -112,16 +125,17 @@ function stepFlag(role: string, event: KeyboardEvent) {
           :top="TOP + flag.row * rowHeight"
           :row-height="rowHeight"
           :is-selected="selectedRole === flag.role"
+          :is-text="roleAsText(flag.role) !== undefined"
           :is-carried="drag.carried.value?.role === flag.role"
           :broken="drag.carried.value?.role === flag.role ? broken : 0"
           :color-key="keyOf(targetOf(document, flag.role) ?? { swatch: '', step: null })"
           :spoken="
             stepOf(rows, targetOf(document, flag.role) ?? { swatch: '', step: null })?.name ?? ''
           "
-          @pointerdown="(emit('role', flag.role), drag.grab(flag.role, $event))"
-          @focusin="emit('role', flag.role)"
+          @pointerdown="(emit('role', roleOf(flag.role)), drag.grab(flag.role, $event))"
+          @focusin="emit('role', roleOf(flag.role))"
           @keydown="stepFlag(flag.role, $event)"
-          @keydown.delete="emit('remove', flag.role)"
+          @keydown.delete="removeFlag(flag.role)"
         />
       </template>
     </div>

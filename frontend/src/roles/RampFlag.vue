@@ -9,6 +9,8 @@ const props = defineProps<{
   rowHeight: number
   isSelected: boolean
   isCarried: boolean
+  /** What a role is as text, beside the role itself. */
+  isText: boolean
   broken: number
   colorKey: string
   spoken: string
@@ -31,7 +33,10 @@ const stem = computed(() => ({
       :data-key="colorKey"
       class="absolute h-4.5 touch-none border text-[12px] leading-4 font-semibold whitespace-nowrap outline-offset-2"
       :class="[
-        isSelected || isCarried ? 'border-ink bg-sheet text-ink' : 'border-ink bg-ink text-sheet',
+        isSelected || isCarried || isText
+          ? 'border-ink bg-sheet text-ink'
+          : 'border-ink bg-ink text-sheet',
+        isText && 'border-dashed',
         isCarried ? 'z-20 cursor-grabbing' : 'z-10 cursor-grab',
       ]"
       :style="{

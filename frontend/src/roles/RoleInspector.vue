@@ -6,7 +6,7 @@ import type { Assignment, Row, TakeChange } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import CopyButton from '@/take/CopyButton.vue'
 import PairList from '@/take/PairList.vue'
-import { isExtra, roleLabel } from '@/take/roles'
+import { isExtra, roleLabel, textKey } from '@/take/roles'
 import { formatShare } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
 
@@ -30,6 +30,17 @@ const steps = computed(() =>
     note: one.hex,
   })),
 )
+const textSteps = computed(() => [
+  { value: '', label: 'The colour itself' },
+  ...steps.value.filter((one) => one.label !== 'Itself'),
+])
+function setText(value: string) {
+  void props.make({
+    kind: 'text color',
+    role: props.assignment.role,
+    step: value ? Number(value) : null,
+  })
+}
 const others = computed(() => [
   { value: '', label: 'Swap with…' },
   ...(take.shown?.roles ?? [])
@@ -41,7 +52,9 @@ const cell = computed(() =>
 )
 const pairs = computed(() =>
   (take.evaluation?.pairs ?? []).filter((pair) =>
-    [pair.text, pair.ground].includes(props.assignment.role),
+    [props.assignment.role, textKey(props.assignment.role)].some((key) =>
+      [pair.text, pair.ground].includes(key),
+    ),
   ),
 )
 
@@ -96,6 +109,15 @@ function swap(role: string) {
         @update:model-value="setStep"
       />
     </div>
+    <h3 class="mt-3 text-quiet">As text or line</h3>
+    <ChoiceList
+      class="mt-1"
+      label="As text or line"
+      align="left"
+      :model-value="(assignment.text_step ?? '').toString()"
+      :options="textSteps"
+      @update:model-value="setText"
+    />
     <ChoiceList
       class="mt-2"
       label="Swap with"

@@ -1,6 +1,6 @@
 /** Where steps and flags stand, in pixels. Plain functions: places on the contrast scale come from the server. */
 import type { Assignment, Row, Step } from '@/api/types'
-import { isSame } from '@/take/roles'
+import { isSame, textKey } from '@/take/roles'
 import type { Target } from '@/take/roles'
 
 export const LEFT = 118
@@ -53,22 +53,30 @@ export function placeFlags(
   nameOf: (role: string) => string,
 ): PlacedFlag[] {
   return rows.flatMap((row, number) => {
-    const flags = roles.flatMap((one) => {
+    const flags = roles.flatMap(pinned).flatMap(({ role, target }) => {
       const step =
-        one.swatch === row.owner &&
-        row.steps.find((other) => isSame(targetAt(row, other), asTarget(row, one)))
+        target.swatch === row.owner &&
+        row.steps.find((other) => isSame(targetAt(row, other), asTarget(row, target)))
       if (!step) return []
-      const name = shortened(nameOf(one.role))
+      const name = shortened(nameOf(role))
       const own = name.length * LETTER + PADDING
       const x = xOf(step.position, width)
-      return [{ role: one.role, name, row: number, x, left: x - own / 2, width: own }]
+      return [{ role, name, row: number, x, left: x - own / 2, width: own }]
     })
     return apart(flags, width)
   })
 }
 
+/** A role, and what it is as text where that is another colour. */
+const pinned = (one: Assignment): { role: string; target: Target }[] => [
+  { role: one.role, target: one },
+  ...(one.text_step
+    ? [{ role: textKey(one.role), target: { swatch: one.swatch, step: one.text_step } }]
+    : []),
+]
+
 /** A role may name the swatch's own step by its number: it is the swatch itself. */
-const asTarget = (row: Row, one: Assignment): Target => {
+const asTarget = (row: Row, one: Target): Target => {
   const own = row.steps.find((step) => step.is_own)
   return { swatch: one.swatch, step: one.step === own?.step ? null : one.step }
 }

@@ -3,7 +3,7 @@ import type { Ref } from 'vue'
 import { useEscape } from '@/ui/keys'
 import { stepNear } from './rampLayout'
 import type { Row, TakeChange, TakeDocument } from '@/api/types'
-import { isSame, targetOf } from '@/take/roles'
+import { giving, isSame, roleAsText, targetOf } from '@/take/roles'
 
 interface Look {
   readonly document: TakeDocument
@@ -44,7 +44,9 @@ export function useFlagDrag(
     return new Map(
       flags.flatMap((one) => {
         const role = one.getAttribute('data-flag')
-        return role && role !== own ? [[role, one.getBoundingClientRect()] as const] : []
+        // What a role is as text has no place to change with another.
+        const isOther = role && role !== own && !roleAsText(role) && !roleAsText(own)
+        return isOther ? [[role, one.getBoundingClientRect()] as const] : []
       }),
     )
   }
@@ -63,8 +65,11 @@ export function useFlagDrag(
     if (other) verbs.show({ kind: 'swap', role: grip.role, other })
     else {
       const target = stepNear(look.rows, now.x, now.y, width.value, rowHeight.value)
-      if (target && !isSame(target, targetOf(look.document, grip.role)))
-        verbs.show({ kind: 'give', role: grip.role, ...target })
+      const asked =
+        target &&
+        !isSame(target, targetOf(look.document, grip.role)) &&
+        giving(look.document, grip.role, target)
+      if (asked) verbs.show(asked)
     }
   }
 

@@ -16,9 +16,10 @@ from tonada.core.take.take import Take
 from tonada.document.take import TakeDocument
 from tonada.document.wrong_fields import first_wrong
 
-VERSION: Final = 2
+# Of version 3: a role has a second colour, as text or line.
+VERSION: Final = 3
 # A file of version 1 has a take of format 1, which is read as it was.
-READABLE: Final = (1, 2)
+READABLE: Final = (1, 2, 3)
 
 
 def write_own(take: Take, name: str, origin: str = "") -> str:

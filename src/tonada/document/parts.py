@@ -28,8 +28,10 @@ Weight = Annotated[int, Field(ge=1, le=1000)]
 Share = Annotated[float, Field(ge=0, le=1)]
 # One of Role, or one of the designer's own: “own-…”.
 RoleText = Annotated[str, StringConstraints(pattern=r"^[a-z0-9-]{1,40}$")]
-# An end of a pair: a role, `#rrggbb`, a swatch's or overlay's id, or `id/step`.
-ColorKey = Annotated[str, StringConstraints(pattern=r"^(#[0-9a-f]{6}|[A-Za-z0-9-]{1,40}(/[0-9]{1,2})?)$")]
+# An end of a pair: a role, `role/text`, `#rrggbb`, a swatch's or overlay's id, or `id/step`.
+ColorKey = Annotated[
+    str, StringConstraints(pattern=r"^(#[0-9a-f]{6}|[A-Za-z0-9-]{1,40}(/([0-9]{1,2}|text))?)$")
+]
 StepNumber = Annotated[int, Field(ge=1, le=2 * MOST_MIXED + 1)]
 
 

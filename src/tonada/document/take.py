@@ -92,7 +92,10 @@ class OverlayModel(OfCore):
 
 
 class AssignmentModel(OfCore):
-    """A role and who has it: a swatch, or a step of a swatch or neutral. name: of a role of one's own."""
+    """A role and who has it: a swatch, or a step of a swatch or neutral. name: of a role of one's own.
+
+    text_step: of the same ramp, as text or line, where that is another colour.
+    """
 
     core = palette.Assignment
 
@@ -102,6 +105,7 @@ class AssignmentModel(OfCore):
     step: StepNumber | None = None
     share: Share | None = None
     name: Name | None = None
+    text_step: StepNumber | None = None
 
 
 class PairModel(OfCore):

@@ -26,7 +26,15 @@ def test_the_stylesheet_reads_back_as_the_same_colors() -> None:
     assert len(rules) == 1
     declared = tinycss2.parse_blocks_contents(rules[0].content, skip_comments=True, skip_whitespace=True)
     values = {one.lower_name: tinycss2.serialize(one.value).split("/*")[0].strip() for one in declared}
-    assert values == {f"--{one.role}": take.hex_of(one.role) for one in take.roles}
+    roles = {f"--{one.role}": take.hex_of(one.role) for one in take.roles}
+    as_text = {name: value for name, value in values.items() if name.endswith("-as-text")}
+    assert as_text == {
+        f"--{one.role}-as-text": take.color_of(f"{one.role}/text") if one.text_step else f"var(--{one.role})"
+        for one in take.roles
+        if f"--{one.role}-as-text" in values
+    }
+    assert {**roles, **as_text} == values
+    assert "--primary-as-text" in as_text
 
 
 def test_swatches_without_a_role_get_a_property_of_their_own() -> None:

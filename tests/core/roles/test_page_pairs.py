@@ -22,9 +22,11 @@ def test_a_heading_is_primary_where_it_reads() -> None:
 
 
 @pytest.mark.parametrize("primary", ["#93fe3e", "#ff6f00", "#ffd800"])
-def test_a_heading_is_else_the_nearest_step_of_primary_that_reads(primary: str) -> None:
+def test_a_heading_is_else_primary_as_text_and_without_it_the_nearest_step_that_reads(primary: str) -> None:
     take = take_of(primary)
-    key = text_of(take, "primary-on-paper")
+    assert text_of(take, "primary-on-paper") == "primary/text"
+    roles = tuple(replace(assigned, text_step=None) for assigned in take.roles)
+    key = text_of(replace(take, pairs=page_pairs(replace(take, roles=roles))), "primary-on-paper")
     owner = take.assignment(Role.PRIMARY).swatch
     assert key.startswith(f"{owner}/")
     paper = take.hex_of(Role.PAPER)

@@ -13,7 +13,7 @@ from typing import Final, TypeAlias
 from anyascii import anyascii
 
 from tonada.core.color.ramp import step_number
-from tonada.core.take.key import read_key
+from tonada.core.take.key import read_key, text_key
 from tonada.core.take.take import Take, role_rank
 
 Words: TypeAlias = tuple[str, ...]
@@ -39,6 +39,8 @@ class Names:
     """The unique name of each value of a take, as a tuple of words; the same by day and by night.
 
     Roles come first, so that they keep their plain names; then what they point at.
+
+    as_text: the roles that have a colour of their own as text, by day or by night.
     """
 
     def __init__(self, take: Take) -> None:
@@ -60,6 +62,12 @@ class Names:
             )
         for overlay in take.overlays:
             self._words[overlay.id] = self._own(self._unlike_roles(overlay.id, overlay.name))
+        # Last, so that whatever else has a name keeps it.
+        self.as_text = frozenset(
+            assigned.role for scheme in (night, day) for assigned in scheme.roles if assigned.text_step
+        )
+        for role in sorted(self.as_text, key=role_rank):
+            self._words[text_key(role)] = self._own((*self._words[role], "as", "text"))
         self._grounds: dict[str, Words] = {}
 
     def of(self, key: str) -> Words:

@@ -16,8 +16,8 @@ from tonada.core.color.writing import CSS_NOTATIONS, WrittenAs, written
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import Names, Words, says_all, words_of
 from tonada.core.proof.grounds import grounds_of
-from tonada.core.take.key import read_key
-from tonada.core.take.parts import Pair
+from tonada.core.take.key import read_key, text_key
+from tonada.core.take.parts import Assignment, Pair
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take, role_name, role_rank
 
@@ -195,6 +195,21 @@ def _role_values(take: Take, names: Names, known: set[Words]) -> Iterator[Value]
             target if target in known else None,
             assigned.reason,
         )
+        if assigned.role in names.as_text:
+            yield _as_text(take, names, assigned, known)
+
+
+def _as_text(take: Take, names: Names, assigned: Assignment, known: set[Words]) -> Value:
+    """Return a role as text or line; where that is the colour itself, it refers to the role."""
+    key, name = text_key(assigned.role), role_name(assigned.role, assigned.name)
+    target = names.of(assigned.role)
+    if assigned.text_step is not None:
+        step = names.of_step(assigned.swatch, assigned.text_step)
+        return Value(
+            "role", names.of(key), f"{name} as text", take.color_of(key),
+            take.name_of(assigned.swatch, assigned.text_step), step if step in known else None,
+        )  # fmt: skip
+    return Value("role", names.of(key), f"{name} as text", take.color_of(key), refers=target)
 
 
 def _is_used(take: Take, owner: str) -> bool:

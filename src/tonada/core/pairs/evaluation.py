@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final, Literal, TypeAlias
 
@@ -74,7 +74,8 @@ class SwatchFigures:
 class Cell:
     """One part of the measure: a colour in use, or a swatch that has no role yet.
 
-    key: a swatch's id, or `id/step`. share: of the page, all cells together 1.
+    key: a swatch's id, or `id/step`. share: of the page, all cells together 1. text_hex: what its first role
+    is as text or line, where that is another colour; text_name: of that.
     """
 
     key: str
@@ -90,6 +91,8 @@ class Cell:
     is_neutral: bool
     better_label: Literal["black", "white"]
     held: bool
+    text_hex: Hex | None = None
+    text_name: str | None = None
 
 
 @dataclass(frozen=True)
@@ -227,7 +230,12 @@ def _cell(
     take: Take, owner: str, step: int | None, assignments: tuple[Assignment, ...], share: float
 ) -> Cell:
     value, name = take.value_at(owner, step), take.name_of(owner, step)
-    return _cell_of(owner, step, name, value, assignments, share, step is None and take.swatch(owner).held)
+    cell = _cell_of(owner, step, name, value, assignments, share, step is None and take.swatch(owner).held)
+    text_step = next((assigned.text_step for assigned in assignments if assigned.text_step), None)
+    if text_step is None:
+        return cell
+    as_text = take.value_at(owner, text_step)
+    return replace(cell, text_hex=as_text, text_name=take.name_of(owner, text_step))
 
 
 @lru_cache(maxsize=1024)

@@ -240,8 +240,10 @@ def _heading(chooser: Chooser, over: Hex, needed: float) -> str | None:
         wanted = chooser.roles(_HEADING_ROLES)
         on_page = chooser.settings.id in (Role.PAPER, Role.MIST)
         if on_page and wanted[:1] == [Role.PRIMARY] and not chooser.reads(Role.PRIMARY, over, needed):
-            # The brand stays in the heading: a step of Primary goes before Ink.
-            wanted[0] = nearest_step(take, Role.PRIMARY, over, needed) or Role.PRIMARY
+            # The brand stays in the heading: Primary as text, or a step of it, goes before Ink.
+            as_text = take.text_key_of(Role.PRIMARY)
+            reads = chooser.reads(as_text, over, needed)
+            wanted[0] = as_text if reads else nearest_step(take, Role.PRIMARY, over, needed) or Role.PRIMARY
     calm = [key for key in wanted if not chooser.glares(key, over)]
     return chooser.first(calm, over, needed)
 
@@ -262,11 +264,12 @@ def _quiet(chooser: Chooser, over: Hex, needed: float) -> str | None:
 
 def _link(chooser: Chooser, over: Hex, needed: float) -> str | None:
     text = chooser.colors.color(chooser.text) if chooser.text else None
-    for key in chooser.roles(_LINK_ROLES):
+    roles = chooser.roles(_LINK_ROLES)
+    for key in dict.fromkeys((*roles, *map(chooser.take.text_key_of, roles))):
         value = chooser.colors.color(key)
         if value != text and chooser.reads(key, over, needed) and not chooser.glares(key, over):
             return key
-    owners = [chooser.take.assignment(role).swatch for role in chooser.roles(_LINK_ROLES)]
+    owners = [chooser.take.assignment(role).swatch for role in roles]
     step = chooser.step_of(owners, over, needed)
     return step if step and not chooser.glares(step, over) else chooser.text
 

@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.color.spaces import Floats, Hex, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, Level
+from tonada.core.roles.night_fills import fills_at_night
 from tonada.core.roles.signals import choose_together
 from tonada.core.take.take import SIGNALS, Assignment, Role, Scheme, Take, role_name
 
@@ -58,8 +59,6 @@ class RoleRequirement:
 
 _GROUNDS: Final = (Role.PAPER, Role.MIST)
 _GROUND_NAMES: Final = {Role.PAPER: "page background", Role.MIST: "tinted background"}
-# By night a brand colour is lifted until Paper reads on it as the label of a button.
-_LIFTED: Final = RoleRequirement(("own",), (Role.PAPER,), TEXT_RATIO, unchanged=True)
 REQUIREMENTS: Final[Mapping[Scheme, Mapping[Role, RoleRequirement]]] = {
     "day": {
         Role.PAPER: RoleRequirement(("neutral",), lightness=0.985),
@@ -78,11 +77,6 @@ REQUIREMENTS: Final[Mapping[Scheme, Mapping[Role, RoleRequirement]]] = {
         Role.MUTED: RoleRequirement(("neutral",), _GROUNDS, TEXT_RATIO, ratio=TEXT_RATIO),
         Role.LINE: RoleRequirement(("neutral",), _GROUNDS, LARGE_RATIO, ratio=LARGE_RATIO),
         Role.LINK: RoleRequirement(("primary",), _GROUNDS, TEXT_RATIO, unchanged=True),
-        Role.PRIMARY: _LIFTED,
-        Role.SECONDARY: _LIFTED,
-        Role.ACCENT: _LIFTED,
-        Role.ACCENT_2: _LIFTED,
-        Role.ACCENT_3: _LIFTED,
     },
 }
 _SIGNAL_REQUIREMENT: Final = RoleRequirement(("own",), _GROUNDS, LARGE_RATIO, unchanged=True)
@@ -123,9 +117,9 @@ class Assigned:
 
 
 def assign_roles(take: Take, kept: Mapping[Role, Assignment], scheme: Scheme, neutral: str) -> Assigned:
-    """Return all roles of REQUIREMENTS for a scheme, and at night the signals. What is `given` stays.
+    """Return all roles of REQUIREMENTS for a scheme, and at night signals and fills. What is `kept` stays.
 
-    take: with the swatches, the neutral and whatever has Primary among `given` or its own roles.
+    take: with the swatches, the neutral and whatever has Primary among `kept` or its own roles.
     """
     asks = requirements_of(scheme, take.level)
     required = {role: asked for role, asked in asks.items() if role not in kept}
@@ -152,6 +146,7 @@ def assign_roles(take: Take, kept: Mapping[Role, Assignment], scheme: Scheme, ne
     }
     if scheme == "night":
         roles |= _signals_at_night(take, kept, grounds)
+        roles |= fills_at_night(take, {**kept, **roles})
     return Assigned({**kept, **roles}, tuple(impossible), tuple(impossible.values()))
 
 

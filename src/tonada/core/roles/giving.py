@@ -8,6 +8,7 @@ from typing import Final, TypeAlias
 
 from tonada.core.errors import TakeError
 from tonada.core.roles.page_pairs import with_texts_by_rule
+from tonada.core.roles.text_colors import with_text_colors
 from tonada.core.take import repoint
 from tonada.core.take.dependents import dependents_of
 from tonada.core.take.parts import Origin, Swatch, free_swatch_id
@@ -34,7 +35,22 @@ def give_role(take: Take, role: RoleKey, target: repoint.Target) -> Take:
         # In the other scheme the same colour has it, until it is given another one there.
         other = take.other and replace(take.other, roles=(*take.other.roles, added))
         return replace(take, roles=(*take.roles, added), other=other)
-    return with_texts_by_rule(take, replace(take, roles=_moved(take.roles, {role: target})))
+    given = with_text_colors(replace(take, roles=_moved(take.roles, {role: target})), (role,))
+    return with_texts_by_rule(take, given)
+
+
+def set_text_color(take: Take, role: RoleKey, step: int | None) -> Take:
+    """Return the take with what a role is as text or line, in the scheme at hand: a step of its own ramp.
+
+    step: None for the colour itself. Texts that the rule chose follow. Raises TakeError for a role or step
+    that isn't there.
+    """
+    if not take.has_role(role):
+        raise TakeError(f"There is no role “{role}” here.", field="role")
+    roles = tuple(
+        replace(assigned, text_step=step) if assigned.role == role else assigned for assigned in take.roles
+    )
+    return with_texts_by_rule(take, replace(take, roles=roles))
 
 
 def swap_roles(take: Take, one: RoleKey, other: RoleKey) -> Take:
@@ -45,10 +61,12 @@ def swap_roles(take: Take, one: RoleKey, other: RoleKey) -> Take:
     for role in (one, other):
         if not take.has_role(role):
             raise TakeError(f"There is no role “{role}” here.", field="role")
-    swapped = replace(take, roles=_swapped(take.roles, one, other))
+    both = (one, other)
+    swapped = with_text_colors(replace(take, roles=_swapped(take.roles, one, other)), both)
     if take.other is not None:
         there = replace(take.other, roles=_swapped(take.other.roles, one, other))
-        swapped = replace(swapped, other=there)
+        behind = replace(swapped, other=there).turned()
+        swapped = with_text_colors(behind, both).turned()
     return with_texts_by_rule(take, swapped)
 
 
@@ -84,7 +102,13 @@ def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | Non
 
 def _moved(roles: Assignments, places: dict[RoleKey, repoint.Target]) -> Assignments:
     return tuple(
-        replace(assigned, swatch=places[assigned.role][0], step=places[assigned.role][1], reason=CHOSEN)
+        replace(
+            assigned,
+            swatch=places[assigned.role][0],
+            step=places[assigned.role][1],
+            reason=CHOSEN,
+            text_step=None,
+        )
         if assigned.role in places
         else assigned
         for assigned in roles

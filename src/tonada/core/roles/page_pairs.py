@@ -105,11 +105,12 @@ def label_on(take: Take, ground: Hex, needed: float = TEXT_RATIO) -> str | None:
 
 
 def heading_on(take: Take, ground: Hex, needed: float = LARGE_RATIO) -> str | None:
-    """Return what a heading uses on the page: Primary, or the nearest step of it that reads there."""
+    """Return what a heading uses on the page: Primary, else as text, else the nearest step that reads."""
     if not take.has_role(Role.PRIMARY):
         return None
-    if ratio_between(take.hex_of(Role.PRIMARY), ground) >= needed:
-        return Role.PRIMARY
+    for key in (Role.PRIMARY, take.text_key_of(Role.PRIMARY)):
+        if ratio_between(take.color_of(key), ground) >= needed:
+            return key
     return nearest_step(take, Role.PRIMARY, ground, needed) or label_on(take, ground, needed)
 
 

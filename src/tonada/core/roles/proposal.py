@@ -15,6 +15,7 @@ from tonada.core.roles.beyond_ramps import with_reading_colors
 from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
 from tonada.core.roles.page_pairs import page_pairs
 from tonada.core.roles.signals import propose_signals
+from tonada.core.roles.text_colors import with_text_colors
 from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.take import (
     SIGNALS,
@@ -30,6 +31,12 @@ from tonada.core.take.take import (
 )
 
 NEUTRAL_ID: Final = "n1"
+NIGHT_NEUTRAL_ID: Final = "n-night"
+# How strong the tint of night's greys is where the usual one would make them brown or green, and the hues
+# (OKLCH, degrees) whose darks are clean: from cyan to purple.
+NIGHT_STRENGTH: Final = 0.1
+BLUE_FROM: Final = 190.0
+BLUE_TO: Final = 330.0
 # Fine enough that Paper, Mist, Line and Muted each find a step of their own.
 NEUTRAL_STEPS: Final = 15
 # By night a brand colour is lifted, and keeps its chroma (OKLCH) within this share.
@@ -97,10 +104,11 @@ def whole_take(base: Take) -> tuple[Take, tuple[str, ...]]:
 def _changed_by_night(take: Take) -> frozenset[str]:
     """Return the swatches of brand roles whose chroma is another one by night: a dark plum gone neon."""
     night = take.turned()
+    both = [role for role in BRAND_ROLES if take.has_role(role) and night.has_role(role)]
     return frozenset(
         take.assignment(role).swatch
-        for role in BRAND_ROLES
-        if take.has_role(role) and night.has_role(role) and _is_changed(take.hex_of(role), night.hex_of(role))
+        for role in both
+        if any(_is_changed(take.hex_of(role), night.color_of(key)) for key in (role, night.text_key_of(role)))
     )
 
 
@@ -167,14 +175,15 @@ def with_all_roles(take: Take) -> tuple[Take, tuple[str, ...]]:
     The roles that swatches have already stay with them; Primary has to be one. A neutral tinted by
     Primary, and swatches for the signals, are added where they are missing.
     """
-    take = _with_neutral(take)
+    take = _with_neutrals(take)
     neutral = take.neutrals[0].id
     kept = {Role(assigned.role): assigned for assigned in take.roles if assigned.role in set(Role)}
     own = tuple(assigned for assigned in take.roles if assigned.role not in set(Role))
     day = assign_roles(take, kept, "day", neutral)
     take, impossible = with_reading_colors(replace(take, roles=(*day.roles.values(), *own)), day.missed)
     take = _with_signals(take, day.roles)
-    night = assign_roles(take, {}, "night", neutral)
+    take = with_text_colors(take)
+    night = assign_roles(take, {}, "night", night_neutral(take))
     kept = {role: one for role, one in night.roles.items() if take.has_role(role)}
     take = replace(take, roles=_ordered(take.roles), scheme="day", other=None)
     at_night = replace(take, roles=_ordered((*kept.values(), *own)), pairs=())
@@ -187,12 +196,28 @@ def _ordered(roles: tuple[Assignment, ...]) -> tuple[Assignment, ...]:
     return tuple(sorted(roles, key=lambda assigned: role_rank(assigned.role)))
 
 
-def _with_neutral(take: Take) -> Take:
+def _with_neutrals(take: Take) -> Take:
+    """Return the take with greys of Primary's hue, and for the night calmer ones where those turn brown."""
     if take.neutrals:
         return take
     tint = take.assignment(Role.PRIMARY).swatch
     neutral = Neutral(NEUTRAL_ID, "Neutral", tint, steps=NEUTRAL_STEPS, spacing="lightness")
-    return replace(take, neutrals=(neutral,))
+    if not turns_brown(take.hex_of(Role.PRIMARY)):
+        return replace(take, neutrals=(neutral,))
+    calm = replace(neutral, id=NIGHT_NEUTRAL_ID, name="Night neutral", strength=NIGHT_STRENGTH)
+    return replace(take, neutrals=(neutral, calm))
+
+
+def turns_brown(tint: Hex) -> bool:
+    """Return whether a dark grey of this hue reads as brown or green, and not as a dark of the brand."""
+    _, chroma, hue = hex_to_oklch(tint)
+    return chroma >= NEUTRAL_BELOW and not BLUE_FROM < hue < BLUE_TO
+
+
+def night_neutral(take: Take) -> str:
+    """Return the id of the neutral that has the grounds by night."""
+    there = {neutral.id for neutral in take.neutrals}
+    return NIGHT_NEUTRAL_ID if NIGHT_NEUTRAL_ID in there else take.neutrals[0].id
 
 
 def _with_signals(take: Take, roles: Mapping[Role, Assignment]) -> Take:

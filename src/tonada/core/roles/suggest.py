@@ -9,7 +9,7 @@ from tonada.core.errors import TakeError
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.brand import Candidate, choose_brand
 from tonada.core.roles.page_pairs import page_pairs
-from tonada.core.roles.proposal import with_all_roles
+from tonada.core.roles.proposal import night_neutral, with_all_roles
 from tonada.core.take.take import SIGNALS, Assignment, Pair, Role, SchemeRoles, Take, role_rank
 
 # Of a swatch whose share no source tells: as much as a small part of a logo.
@@ -48,7 +48,7 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
             "A night scheme needs Primary and a neutral. Use Suggest roles first.", field="document"
         )
     plain = replace(day, other=None)
-    found = assign_roles(plain, {}, "night", day.neutrals[0].id)
+    found = assign_roles(plain, {}, "night", night_neutral(day))
     own = tuple(assigned for assigned in day.roles if assigned.role not in set(Role))
     shown = [*(one for role, one in found.roles.items() if day.has_role(role)), *own]
     roles = tuple(sorted(shown, key=lambda assigned: role_rank(assigned.role)))

@@ -7,7 +7,7 @@ from collections.abc import Collection, Iterable, Mapping, Sequence, Set
 from tonada.core.color.ramp import LEAST_STEPS, MOST_MIXED, MOST_STEPS
 from tonada.core.color.spaces import HEX_PATTERN
 from tonada.core.errors import TakeError
-from tonada.core.take.key import read_key
+from tonada.core.take.key import read_key, role_as_text
 from tonada.core.take.parts import (
     OWN_ROLE,
     ROLE_NAMES,
@@ -109,6 +109,11 @@ def _check_roles(roles: Sequence[Assignment], owners: Mapping[str, int], swatche
     known: set[str] = set()
     for number, one in enumerate(roles):
         _check_target(one.swatch, one.step, owners, swatches, f"The role {one.role}", f"roles.{number}")
+        if one.text_step is not None and not 1 <= one.text_step <= owners[one.swatch]:
+            raise TakeError(
+                f"As text, the role {one.role} needs a step of “{one.swatch}”: 1 to {owners[one.swatch]}.",
+                field=f"roles.{number}.text_step",
+            )
         if one.role not in ROLE_NAMES and not (OWN_ROLE.match(one.role) and one.name):
             raise TakeError(
                 f"“{one.role[:40]}” isn’t a role; one of your own is named and its key begins with “own-”.",
@@ -137,7 +142,7 @@ def _check_what_pairs_use(
 ) -> None:
     for number, pair in enumerate(pairs):
         for end, key in (("text", pair.text), ("ground", pair.ground)):
-            if key in roles:
+            if key in roles or role_as_text(key) in roles:
                 continue
             read = read_key(key)
             steps = owners.get(read.name, 0)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
-from tonada.core.take.key import read_key
+from tonada.core.take.key import read_key, text_key
 from tonada.core.take.parts import Assignment, Pair, SchemeRoles, role_name
 from tonada.core.take.proof_settings import Element, GroundSettings
 from tonada.core.take.take import Take
@@ -63,7 +63,8 @@ def _role_lines(roles: Iterable[Assignment], owner: str, when: str) -> list[str]
 
 
 def _keys(roles: Iterable[Assignment], owner: str) -> frozenset[str]:
-    return frozenset(assigned.role for assigned in roles if assigned.swatch == owner)
+    own = [assigned.role for assigned in roles if assigned.swatch == owner]
+    return frozenset((*own, *map(text_key, own)))
 
 
 def _count(pairs: Iterable[Pair], roles: frozenset[str], owner: str) -> int:

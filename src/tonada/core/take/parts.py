@@ -126,6 +126,7 @@ class Assignment:
 
     swatch: a swatch or a neutral. step: of its ramp, 1 for the lightest; None for the swatch itself.
     share: of the page, where the designer planned it. name: of a role of the designer's own.
+    text_step: of the same ramp, as text or line; None where that is the colour itself, the fill.
     """
 
     role: RoleKey
@@ -134,6 +135,7 @@ class Assignment:
     step: int | None = None
     share: float | None = None
     name: str | None = None
+    text_step: int | None = None
 
 
 @dataclass(frozen=True)

@@ -115,7 +115,11 @@ def _ground(take: Take, settings: GroundSettings, move: Callable[[Target], Targe
 
 def _assignment(assignment: Assignment, move: Callable[[Target], Target]) -> Assignment:
     swatch, step = move((assignment.swatch, assignment.step))
-    return replace(assignment, swatch=swatch, step=step)
+    text_step = None
+    if assignment.text_step is not None:
+        there, moved = move((assignment.swatch, assignment.text_step))
+        text_step = moved if there == swatch else None
+    return replace(assignment, swatch=swatch, step=step, text_step=text_step)
 
 
 def _overlay(overlay: Overlay, move: Callable[[Target], Target]) -> Overlay:

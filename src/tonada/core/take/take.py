@@ -11,7 +11,7 @@ from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.color.wcag import Level
 from tonada.core.errors import TakeError
 from tonada.core.take.consistency import check_parts
-from tonada.core.take.key import read_key
+from tonada.core.take.key import read_key, role_as_text, text_key
 from tonada.core.take.parts import (
     ACCENTS,
     OWN_ROLE,
@@ -151,6 +151,10 @@ class Take:
         one = self._by_role[role]
         return self.value_at(one.swatch, one.step)
 
+    def text_key_of(self, role: RoleKey) -> str:
+        """Return the key of what a role is as text or line; of the role itself where that is the same."""
+        return role if self._by_role[role].text_step is None else text_key(role)
+
     def ramp(self, owner: str) -> Ramp:
         """Return the ramp of a swatch or a neutral. Raises TakeError for an unknown one."""
         known = self._ramps.get(owner)
@@ -185,14 +189,28 @@ class Take:
     def _color_of(self, key: str) -> Hex:
         if key in self._by_role:
             return self.hex_of(key)
+        as_text = self._as_text(key)
+        if as_text is not None:
+            return self.value_at(*as_text)
         read = read_key(key)
         return read.value or self.value_at(read.name, read.step)
+
+    def _as_text(self, key: str) -> tuple[str, int | None] | None:
+        """Return the owner and the step of a role as text or line; None for any other key."""
+        role = role_as_text(key)
+        one = self._by_role.get(role) if role is not None else None
+        if one is None:
+            return None
+        return one.swatch, one.step if one.text_step is None else one.text_step
 
     def owner_of(self, key: str) -> tuple[str, int | None]:
         """Return the id and the step that a key names; a hex value is its own id."""
         if key in self._by_role:
             one = self._by_role[key]
             return one.swatch, one.step
+        as_text = self._as_text(key)
+        if as_text is not None:
+            return as_text
         read = read_key(key)
         return read.value or read.name, read.step
 
@@ -209,6 +227,9 @@ class Take:
     def _display_name(self, key: str) -> str:
         if key in self._by_role:
             return role_name(key, self._by_role[key].name)
+        role = role_as_text(key)
+        if role in self._by_role:
+            return f"{role_name(role, self._by_role[role].name)} as text"
         overlay = self.overlay(key)
         if overlay is not None:
             return overlay.name

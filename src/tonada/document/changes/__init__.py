@@ -55,6 +55,7 @@ from tonada.document.changes.roles import (
     SharesChange,
     SuggestChange,
     SwapChange,
+    TextColorChange,
 )
 from tonada.document.changes.typed import NumberChange, TypedChange
 
@@ -77,6 +78,7 @@ TakeChange = Annotated[
     | ReplaceChange
     | ReadyMadeChange
     | GiveChange
+    | TextColorChange
     | OwnRoleChange
     | RemoveRoleChange
     | SwapChange

@@ -32,6 +32,20 @@ class GiveChange(Model):
         return giving.give_role(take, self.role, target), ()
 
 
+class TextColorChange(Model):
+    """What a role is as text or line, in the scheme at hand.
+
+    step: of its own ramp; None for the colour itself.
+    """
+
+    kind: Literal["text color"]
+    role: RoleText
+    step: StepNumber | None = None
+
+    def apply(self, take: Take) -> Changed:
+        return giving.set_text_color(take, self.role, self.step), ()
+
+
 class OwnRoleChange(Model):
     """A new role of the designer's own, on a colour, by day and by night.
 
