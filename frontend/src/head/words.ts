@@ -12,6 +12,10 @@ export const WORDS: readonly (readonly [word: string, sentence: string])[] = [
   ['Paper, Mist, Deep', 'The grounds: the page, a quiet section on it, and the darkest one.'],
   ['Ink, Muted, Line', 'The colours of text, of quieter text, and of lines and borders.'],
   ['Signal', 'A colour for success, warning, error or information.'],
+  [
+    'As text',
+    'What a role is as text or line, where its own colour couldn’t be read there: a step of its ramp.',
+  ],
   ['Ramp, step', 'The tints and shades of one colour, from light to dark; a step is one of them.'],
   ['Stave', 'The chart in Harmony: hue across, contrast with the ground up.'],
   ['Note', 'A swatch on the stave.'],

@@ -29,18 +29,24 @@ const warning = computed(() => {
   return names.length ? `This would make ${names.join(', ')}${more} fail` : ''
 })
 
-/** Why roles weren't suggested, where the version before could not be saved. */
+/** Why nothing was changed, where the version before could not be saved. */
 const problem = ref('')
-async function suggest() {
+async function makeAfterVersion(change: TakeChange, why: string) {
   problem.value = ''
   try {
-    await take.cutBefore(take.begin(), 'Before roles were suggested')
+    await take.cutBefore(take.begin(), why)
   } catch (reason) {
     problem.value = explain(reason)
     return
   }
-  await props.make({ kind: 'suggest' })
+  await props.make(change)
 }
+const suggest = () => makeAfterVersion({ kind: 'suggest' }, 'Before roles were suggested')
+/** The first night replaces nothing, so nothing needs to be kept. */
+const makeNight = () =>
+  props.document.other
+    ? makeAfterVersion({ kind: 'night' }, 'Before the night was rebuilt')
+    : props.make({ kind: 'night' })
 </script>
 
 <template>
@@ -62,9 +68,14 @@ async function suggest() {
       v-if="!document.other || document.scheme === 'night'"
       type="button"
       class="button"
-      @click="make({ kind: 'night' })"
+      :title="
+        document.other
+          ? 'Saves a version, then makes the night anew from the day: fills stay, texts are lifted'
+          : undefined
+      "
+      @click="makeNight"
     >
-      {{ document.other ? 'Rebuild the night scheme' : 'Make a night scheme' }}
+      {{ document.other ? 'Rebuild night' : 'Make a night' }}
     </button>
     <button
       type="button"

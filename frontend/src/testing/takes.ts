@@ -24,6 +24,7 @@ export const assigned = (role: string, on: string, step: number | null = null): 
   reason: 'By rule.',
   share: null,
   name: null,
+  text_step: null,
 })
 
 /** Night, Brass and Snow: three roles, one pair. */

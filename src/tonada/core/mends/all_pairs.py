@@ -30,7 +30,7 @@ from tonada.core.mends.cheapest import Candidates, cheapest_choice
 from tonada.core.mends.one_pair import is_held, mends_for_pair
 from tonada.core.pairs.evaluation import PairFigures, evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
-from tonada.core.take.key import read_key, step_key
+from tonada.core.take.key import read_key, role_as_text, step_key, text_key
 from tonada.core.take.parts import ACCENTS
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import Assignment, Role, Take
@@ -161,7 +161,13 @@ def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
 
 
 def _may_change_step(take: Take, end: str, *, stays: bool) -> bool:
-    """Return whether a role may move along its ramp: off a held swatch only what isn't the brand itself."""
+    """Return whether a role may move along its ramp: off a held swatch only what isn't the brand itself.
+
+    What a role is as text always may: its fill stays.
+    """
+    role = role_as_text(end)
+    if role is not None:
+        return take.has_role(role)
     return take.has_role(end) and not (stays and end in BRAND)
 
 
@@ -288,6 +294,10 @@ def _applied(take: Take, movers: Sequence[_Mover], picked: Sequence[int]) -> Tak
         if assigned.role in steps
         else assigned
         for assigned in take.roles
+    )
+    roles = tuple(
+        replace(assigned, text_step=steps.get(text_key(assigned.role), assigned.text_step))
+        for assigned in roles
     )
     return recolor_many(replace(take, roles=roles), values, "mended with all pairs", "mended")
 

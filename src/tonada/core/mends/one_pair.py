@@ -14,7 +14,7 @@ from tonada.core.errors import NotReachable, TakeError
 from tonada.core.mends.nearest import MendMode, best_ratio, mend_color
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
-from tonada.core.take.key import step_key
+from tonada.core.take.key import role_as_text, step_key
 from tonada.core.take.parts import free_swatch_id
 from tonada.core.take.recolor import change_pair_text, recolor
 from tonada.core.take.take import SIGNALS, Origin, Pair, Swatch, Take
@@ -196,7 +196,8 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
     text, ground = take.pair_colors(pair)
     changes: list[_Change] = []
     for key, moving, fixed in ((pair.text, text, ground), (pair.ground, ground, text)):
-        if not take.has_role(key):
+        role = role_as_text(key) or key
+        if not take.has_role(role):
             continue
         owner, step = take.owner_of(key)
         passing = [
@@ -207,9 +208,10 @@ def _other_steps(take: Take, pair: Pair, needed: float) -> list[_Change]:
         if passing:
             difference, number = min(passing)
             reason = "Moved to the nearest step that reads."
+            # A text moves along the ramp alone: the fill stays.
+            change = {"step": number, "reason": reason} if role == key else {"text_step": number}
             roles = tuple(
-                replace(assigned, step=number, reason=reason) if assigned.role == key else assigned
-                for assigned in take.roles
+                replace(assigned, **change) if assigned.role == role else assigned for assigned in take.roles
             )
             name = f"{take.display_name(key)} to {take.name_of(owner, number)}"
             changes.append(_Change("change step", name, difference, replace(take, roles=roles)))
@@ -220,15 +222,16 @@ def _other_roles(take: Take, pair: Pair, needed: float) -> list[_Change]:
     """Return the colours of the palette that already read here, best first."""
     text, ground = take.pair_colors(pair)
     found, seen = [], {text}
-    for assigned in take.roles:
-        value = take.hex_of(assigned.role)
-        if value in seen or assigned.role in SIGNALS:
+    brand = [assigned.role for assigned in take.roles if assigned.role not in SIGNALS]
+    for key in dict.fromkeys((*brand, *map(take.text_key_of, brand))):
+        value = take.color_of(key)
+        if value in seen:
             continue
         seen.add(value)
         ratio = ratio_between(value, ground)
         if ratio >= needed and not vibrates(value, ground):
-            mended = change_pair_text(take, pair.id, assigned.role)
-            found.append((-ratio, _Change("change role", take.display_name(assigned.role), 0.0, mended)))
+            mended = change_pair_text(take, pair.id, key)
+            found.append((-ratio, _Change("change role", take.display_name(key), 0.0, mended)))
     return [change for _, change in sorted(found, key=lambda entry: entry[0])][:MOST_OTHER_ROLES]
 
 

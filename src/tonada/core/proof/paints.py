@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Final
 
+from tonada.core.color.contrast import luminance_of
 from tonada.core.color.spaces import Hex, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.take.key import step_key
 from tonada.core.take.take import Role, Take
@@ -28,6 +29,9 @@ _PLAIN: Final[tuple[tuple[Role, tuple[Role, ...]], ...]] = (
     (Role.MIST, (Role.MIST, Role.PAPER)),
     (Role.DEEP, (Role.DEEP, Role.INK, Role.PRIMARY)),
 )
+# What shines, by night too: stars, a moon.
+LIGHT: Final = "light"
+_LIGHTS: Final = (Role.PAPER, Role.MIST, Role.INK)
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +58,9 @@ def paints_of(take: Take) -> tuple[Paint, ...]:
     for name, lenders in _PLAIN:
         role = next((lender for lender in lenders if take.has_role(lender)), Role.PRIMARY)
         made.append(Paint(name, role, take.hex_of(role)))
+    lights = [role for role in _LIGHTS if take.has_role(role)] or [Role.PRIMARY]
+    lightest = max(lights, key=lambda role: luminance_of(take.hex_of(role)))
+    made.append(Paint(LIGHT, lightest, take.hex_of(lightest)))
     return tuple(made)
 
 

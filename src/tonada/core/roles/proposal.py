@@ -10,6 +10,7 @@ from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.color.wcag import Level
+from tonada.core.limits import MAX_NEUTRALS
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.beyond_ramps import with_reading_colors
 from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
@@ -202,10 +203,21 @@ def _with_neutrals(take: Take) -> Take:
         return take
     tint = take.assignment(Role.PRIMARY).swatch
     neutral = Neutral(NEUTRAL_ID, "Neutral", tint, steps=NEUTRAL_STEPS, spacing="lightness")
-    if not turns_brown(take.hex_of(Role.PRIMARY)):
-        return replace(take, neutrals=(neutral,))
-    calm = replace(neutral, id=NIGHT_NEUTRAL_ID, name="Night neutral", strength=NIGHT_STRENGTH)
-    return replace(take, neutrals=(neutral, calm))
+    return with_night_neutral(replace(take, neutrals=(neutral,)))
+
+
+def with_night_neutral(take: Take) -> Take:
+    """Return the take with calmer greys for the night, where its own would be brown or green there."""
+    first = take.neutrals[0]
+    there = {neutral.id for neutral in take.neutrals} | {swatch.id for swatch in take.swatches}
+    if first.tint is None or first.strength <= NIGHT_STRENGTH:
+        return take
+    if NIGHT_NEUTRAL_ID in there or len(take.neutrals) >= MAX_NEUTRALS:
+        return take
+    if not turns_brown(take.value_at(first.tint, None)):
+        return take
+    calm = replace(first, id=NIGHT_NEUTRAL_ID, name="Night neutral", strength=NIGHT_STRENGTH)
+    return replace(take, neutrals=(*take.neutrals, calm))
 
 
 def turns_brown(tint: Hex) -> bool:

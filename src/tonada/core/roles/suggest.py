@@ -9,7 +9,7 @@ from tonada.core.errors import TakeError
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.brand import Candidate, choose_brand
 from tonada.core.roles.page_pairs import page_pairs
-from tonada.core.roles.proposal import night_neutral, with_all_roles
+from tonada.core.roles.proposal import night_neutral, with_all_roles, with_night_neutral
 from tonada.core.take.take import SIGNALS, Assignment, Pair, Role, SchemeRoles, Take, role_rank
 
 # Of a swatch whose share no source tells: as much as a small part of a logo.
@@ -47,6 +47,7 @@ def derive_night(take: Take) -> tuple[Take, tuple[str, ...]]:
         raise TakeError(
             "A night scheme needs Primary and a neutral. Use Suggest roles first.", field="document"
         )
+    day = with_night_neutral(day)
     plain = replace(day, other=None)
     found = assign_roles(plain, {}, "night", night_neutral(day))
     own = tuple(assigned for assigned in day.roles if assigned.role not in set(Role))

@@ -19,9 +19,10 @@ class TakeColor:
 
 
 def color_choices(take: Take) -> tuple[TakeColor, ...]:
-    """Return the roles, the swatches, and every step of swatches and neutrals."""
+    """Return the roles, what they are as text, the swatches, and every step of swatches and neutrals."""
     owners = [*(swatch.id for swatch in take.swatches), *(neutral.id for neutral in take.neutrals)]
     keys = [assigned.role for assigned in sorted(take.roles, key=lambda assigned: role_rank(assigned.role))]
+    keys += [key for role in keys if (key := take.text_key_of(role)) != role]
     keys += [swatch.id for swatch in take.swatches]
     keys += [step_key(owner, step) for owner in owners for step in range(1, len(take.ramp(owner).hexes) + 1)]
     found: dict[tuple[str, Hex], TakeColor] = {}
