@@ -35,8 +35,8 @@ def give_role(take: Take, role: RoleKey, target: repoint.Target) -> Take:
         # In the other scheme the same colour has it, until it is given another one there.
         other = take.other and replace(take.other, roles=(*take.other.roles, added))
         return replace(take, roles=(*take.roles, added), other=other)
-    given = with_text_colors(replace(take, roles=_moved(take.roles, {role: target})), (role,))
-    return with_texts_by_rule(take, given)
+    placed = with_text_colors(replace(take, roles=_moved(take.roles, {role: target})), (role,))
+    return with_texts_by_rule(take, placed)
 
 
 def set_text_color(take: Take, role: RoleKey, step: int | None) -> Take:
