@@ -37,6 +37,8 @@ NIGHT_NEUTRAL_ID: Final = "n-night"
 # (OKLCH, degrees) whose darks are clean: from cyan to purple.
 NIGHT_STRENGTH: Final = 0.1
 BLUE_FROM: Final = 190.0
+# A tint of less chroma than this leaves greys grey.
+BROWN_ABOVE: Final = 0.02
 BLUE_TO: Final = 330.0
 # Fine enough that Paper, Mist, Line and Muted each find a step of their own.
 NEUTRAL_STEPS: Final = 15
@@ -223,7 +225,7 @@ def with_night_neutral(take: Take) -> Take:
 def turns_brown(tint: Hex) -> bool:
     """Return whether a dark grey of this hue reads as brown or green, and not as a dark of the brand."""
     _, chroma, hue = hex_to_oklch(tint)
-    return chroma >= NEUTRAL_BELOW and not BLUE_FROM < hue < BLUE_TO
+    return chroma > BROWN_ABOVE and not BLUE_FROM < hue < BLUE_TO
 
 
 def night_neutral(take: Take) -> str:
