@@ -40,7 +40,7 @@ const looking = previewing(async (signal) => {
     />
     <span class="min-w-0 self-center py-1 leading-tight @max-[640px]:pl-3">
       <span
-        class="block truncate @max-[640px]:whitespace-normal"
+        class="line-clamp-2 wrap-break-word"
         :title="`${pair.text_name} on ${pair.ground_name}`"
         ><bdi class="font-semibold">{{ pair.text_name }}</bdi> on
         <bdi>{{ pair.ground_name }}</bdi></span

@@ -18,6 +18,7 @@ NAMES = [
     "paper",
     "mist",
     "deep",
+    "light",
 ]
 
 

@@ -20,7 +20,9 @@ from tonada.core.errors import TakeError
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.one_pair import mends_for_pair
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.arranging import stand_on
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.proof.pages import PAGES, section_grounds, sections_of
 from tonada.core.proof.paints import paints_of
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.giving import give_role, set_text_color, swap_roles
@@ -106,6 +108,28 @@ def test_stars_shine_by_night_too() -> None:
     light = next(paint for paint in paints_of(night) if paint.name == "light")
     assert light.key == Role.INK
     assert ratio_between(light.hex, night.hex_of(Role.DEEP)) > 7
+
+
+def test_a_light_fill_is_no_slab_by_night_but_its_style_page_and_what_was_chosen_stay() -> None:
+    day = take_of("#ffd800", "#2b3a8c")
+    night = day.turned()
+    there = [ground.id for ground in grounds_of(night)]
+
+    def ground_of(take: Take, page: str, section: str) -> str:
+        grounds = section_grounds(take, there, "observatory")
+        return next(ground for one, part, ground in grounds if (one, part) == (page, section))
+
+    light = next(role for role in BRAND if night.hex_of(role) == "#ffd800")
+    sections = [part for part in sections_of(PAGES[0], "observatory") if part.ground == light]
+    assert sections
+    for part in sections:
+        assert ground_of(day, "home", part.id) == light
+        assert ground_of(night, "home", part.id) == Role.MIST
+        chosen = stand_on(night, "home", {part.id: str(light)})
+        assert ground_of(chosen, "home", part.id) == light
+    assert ground_of(night, "style", f"on-{light}") == light
+    dark = take_of(MAROON).turned()
+    assert ground_of(dark, "home", "opening") == Role.PRIMARY
 
 
 def test_at_aaa_a_fill_on_which_no_text_reads_moves_as_little_as_it_can() -> None:

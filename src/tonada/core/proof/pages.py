@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
+from tonada.core.color.spaces import hex_to_oklch
 from tonada.core.proof.grounds import TINT
 from tonada.core.proof.voices import Section, voice_of
 from tonada.core.take.proof_settings import VoiceId
@@ -22,6 +23,11 @@ class Page:
 
 
 HOME: Final = "home"
+STYLE: Final = "style"
+# The grounds that are a brand's fills. By night a fill as light as this (OKLCH) is a slab that glares: it
+# stays on buttons and in pictures, and its sections stand on Mist, with the fill as their heading.
+_FILLS: Final = frozenset((Role.PRIMARY, Role.SECONDARY, Role.ACCENT))
+GLARES_ABOVE: Final = 0.6
 PAGES: Final = (
     Page(HOME, "Home page", ()),
     Page(
@@ -78,7 +84,7 @@ PAGES: Final = (
         ),
     ),
     Page(
-        "style",
+        STYLE,
         "Style",
         (
             Section("head", "Head", Role.PAPER),
@@ -104,14 +110,39 @@ def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
 def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[tuple[str, str, str], ...]:
     """Return page, section and ground of every section; only grounds in `there` are used.
 
-    A section whose own ground isn't there stands on the page's usual one, or else on the first.
+    A section whose own ground isn't there stands on the page's usual one, or else on the first. The style
+    page shows every ground as it is.
     """
     if not there:
         return ()
     chosen = {(one, part): ground for one, part, ground in take.proof.sections}
+    glaring = _glaring(take) if Role.MIST in there else frozenset()
     return tuple(
         (page.id, part.id, next((entry for entry in wanted if entry and entry in there), there[0]))
         for page in PAGES
         for part in sections_of(page, voice)
-        if (wanted := (chosen.get((page.id, part.id)), part.ground))
+        if (
+            wanted := (
+                chosen.get((page.id, part.id)),
+                Role.MIST if page.id != STYLE and part.ground in glaring else part.ground,
+            )
+        )
+    )
+
+
+def _glaring(take: Take) -> frozenset[str]:
+    """Return the fills that are too light for a whole section by night; those of the day alone.
+
+    A fill that was lifted for the night, as earlier releases did, has the ground that it was lifted for.
+    """
+    if take.scheme != "night" or take.other is None:
+        return frozenset()
+    day = take.turned()
+    return frozenset(
+        role
+        for role in _FILLS
+        if take.has_role(role)
+        and day.has_role(role)
+        and take.hex_of(role) == day.hex_of(role)
+        and hex_to_oklch(take.hex_of(role))[0] > GLARES_ABOVE
     )
