@@ -39,9 +39,7 @@ const looking = previewing(async (signal) => {
       class="ml-1.25 @max-[640px]:col-span-2 @max-[640px]:-mr-2 @max-[640px]:min-h-12"
     />
     <span class="min-w-0 self-center py-1 leading-tight @max-[640px]:pl-3">
-      <span
-        class="line-clamp-2 wrap-break-word"
-        :title="`${pair.text_name} on ${pair.ground_name}`"
+      <span class="line-clamp-2 wrap-break-word" :title="`${pair.text_name} on ${pair.ground_name}`"
         ><bdi class="font-semibold">{{ pair.text_name }}</bdi> on
         <bdi>{{ pair.ground_name }}</bdi></span
       >
