@@ -147,7 +147,7 @@ def test_a_ramp_is_made_anew_and_a_swatch_replaced(page: Page) -> None:
     open_roles(page)
     page.locator("[data-cell=s1] button").first.click()
     inspector = page.get_by_role("complementary", name="Inspector")
-    expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night, on a step")
+    expect(inspector.get_by_test_id("uses")).to_contain_text("Primary by night")
     inspector.get_by_role("button", name="Kind of ramp: Even, chroma held").click()
     page.get_by_role("option", name="Mixed with white and black").click()
     expect(page.locator("[data-row=s1] button")).to_have_count(22)

@@ -150,12 +150,12 @@ def test_a_number_that_is_being_typed_stays_when_an_answer_comes(page: Page) -> 
     with page.expect_request("**/reading"):
         page.get_by_label("Width", exact=True).press("Tab")
     left = page.get_by_label("Left", exact=True)
-    left.fill("80")
+    left.fill("60")
     held[0].continue_()
     expect(page.get_by_label("Width", exact=True)).to_have_value("40")
-    expect(left).to_have_value("80")
+    expect(left).to_have_value("60")
     with page.expect_request("**/reading"):
         left.press("Tab")
     held[1].continue_()
-    expect(page.get_by_label("Width", exact=True)).to_have_value("20")
-    expect(left).to_have_value("80")
+    expect(page.get_by_label("Width", exact=True)).to_have_value("40")
+    expect(left).to_have_value("60")

@@ -28,6 +28,7 @@ def test_a_take_with_everything_is_saved_and_comes_back_the_same(
 ) -> None:
     document["overlays"] = [{"id": "o1", "name": "Veil", "swatch": "n1", "alpha": 0.5, "step": 3}]
     own = {"role": "own-badge", "swatch": "s1", "step": 4, "share": 0.1, "name": "Badge", "reason": "x"}
+    own["text_step"] = None
     document["roles"].append(own)
     pair = {"id": "added-1", "text": "own-badge", "ground": "#ffffff", "usage": "link beside text"}
     document["pairs"].append(pair | {"sample": "x", "layers": ["o1"], "size": 20.5, "weight": 700})

@@ -14,6 +14,7 @@ from tonada.core.recolouring.old_colors import propose_mapping
 from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.color_choices import color_choices
+from tonada.core.take.key import text_key
 from tonada.core.take.parts import Role
 from tonada.core.take.recolor import change_pair_text, recolor
 from tonada.core.take.take import Take, role_rank
@@ -48,7 +49,8 @@ def test_any_step_swatch_or_value_may_stand_in_a_slot() -> None:
     named = {(one.name, one.hex) for one in choices.values()}
     owners = [*(one.id for one in TAKE.swatches), *(one.id for one in TAKE.neutrals)]
     steps = [f"{owner}/{row}" for owner in owners for row in range(1, len(TAKE.ramp(owner).hexes) + 1)]
-    keys = (*(str(one.role) for one in TAKE.roles), *(one.id for one in TAKE.swatches), *steps)
+    as_text = [text_key(one.role) for one in TAKE.roles if one.text_step is not None]
+    keys = (*(str(one.role) for one in TAKE.roles), *as_text, *(one.id for one in TAKE.swatches), *steps)
     assert named == {(TAKE.display_name(key), TAKE.color_of(key)) for key in keys}
     assert len(named) == len(choices)
     roles = sorted((one.role for one in TAKE.roles), key=role_rank)

@@ -100,8 +100,12 @@ def propose_roles(
 def whole_take(base: Take) -> tuple[Take, tuple[str, ...]]:
     """Return a take of brand roles with all others, as with_all_roles does; nights keep their character."""
     take, impossible = with_all_roles(base)
-    loud = _changed_by_night(take)
-    return with_all_roles(_steadied(base, loud)) if loud else (take, impossible)
+    loud: frozenset[str] = frozenset()
+    # A calmer ramp may change the grounds, and with them what another role is as text.
+    while not (found := _changed_by_night(take)) <= loud:
+        loud |= found
+        take, impossible = with_all_roles(_steadied(base, loud))
+    return take, impossible
 
 
 def _changed_by_night(take: Take) -> frozenset[str]:
