@@ -262,13 +262,19 @@ def test_the_pages_stay_in_their_frame_and_follow_a_drag(page: Page) -> None:
     frame = open_proof(page)
     leaked = page.evaluate("() => getComputedStyle(document.body).getPropertyValue('--size-h1')")
     assert leaked == ""
-    before = frame.locator("[data-section=opening]").evaluate("one => getComputedStyle(one).backgroundColor")
+    opening, before = (
+        frame.locator(f"[data-section={section}]").evaluate("one => getComputedStyle(one).backgroundColor")
+        for section in ("opening", "offers")
+    )
     page.get_by_role("radio", name="Night", exact=True).click()
     frame.wait_for_function(
-        """before => getComputedStyle(document.querySelector('[data-section=opening]'))
+        """before => getComputedStyle(document.querySelector('[data-section=offers]'))
           .backgroundColor !== before""",
         arg=before,
     )
+    # The fill stays.
+    stays = frame.locator("[data-section=opening]").evaluate("one => getComputedStyle(one).backgroundColor")
+    assert stays == opening
     page.get_by_role("radio", name="Scatter").click()
     expect(page.get_by_test_id("scatter").locator("path")).to_have_count(24 * 14)
     page.get_by_role("radio", name="Woven").click()
