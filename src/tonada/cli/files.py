@@ -107,6 +107,7 @@ def _export(parsed: argparse.Namespace) -> int:
     options = Options(
         steps=parsed.steps,
         grounds=parsed.grounds,
+        texts=not parsed.no_texts,
         night=not parsed.no_night,
         naming=parsed.naming,
         notation=parsed.notation,

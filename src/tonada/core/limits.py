@@ -78,6 +78,8 @@ WRONG_PASSPHRASES: Final = 10
 
 MAX_SWATCHES: Final = 48
 MAX_PAIRS: Final = 200
+# Of a file, in both schemes: those of a take, and each text on each ground.
+MAX_FILE_PAIRS: Final = 1_000
 MAX_ROLES: Final = 40
 MAX_NEUTRALS: Final = 6
 MAX_OVERLAYS: Final = 24

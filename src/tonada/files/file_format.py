@@ -10,7 +10,8 @@ from typing import Final
 
 from tonada.core.color.press import Press
 from tonada.core.formats.naming import words_of
-from tonada.core.formats.sheet import USUAL_OPTIONS, Options, Sheet, sheet_of
+from tonada.core.formats.sheet import USUAL_OPTIONS, Options, Sheet
+from tonada.core.formats.take_sheet import sheet_of
 from tonada.core.take.take import Take
 from tonada.files.client_sheet import FIRST_PAGE, ExportHeader, Paper, SheetPages
 

@@ -15,7 +15,8 @@ from tests.takes import TAKE, TYPED
 from tonada.core.formats import read_list
 from tonada.core.formats.naming import Names, words_of
 from tonada.core.formats.registry import WRITINGS
-from tonada.core.formats.sheet import Dark, Options, joined, sheet_of
+from tonada.core.formats.sheet import Dark, Options, joined
+from tonada.core.formats.take_sheet import sheet_of
 from tonada.core.recolouring.restyle import restyle
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.parts import Overlay
@@ -136,8 +137,11 @@ def test_overlays_are_on_every_file_that_holds_alpha() -> None:
 def test_own_exports_can_be_read_again(kind: str) -> None:
     sheet = sheet_of(TAKE, ALL, title="x")
     read = read_list(WRITINGS[kind].write(sheet, ALL).encode(), f"a{WRITINGS[kind].ending}")
-    assert not read.warnings
-    expected = {value.hex for value in (*sheet.day, *sheet.night)}
+    assert {(note.kind, "names of texts on grounds" in note.text) for note in read.warnings} <= {
+        ("left out", True)
+    }
+    values = (*sheet.day, *sheet.night)
+    expected = {value.hex for value in values if kind not in ("gpl", "svg") or value.part != "use"}
     found = {one.hex for one in read.colors}
     assert found == expected if WRITINGS[kind].holds_all else found <= expected
 

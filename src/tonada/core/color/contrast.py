@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Mapping
 from functools import lru_cache
 from typing import Final
 
@@ -24,6 +25,8 @@ from tonada.core.color.spaces import (
 LUMINANCE_WEIGHTS: Final = np.array([0.2126, 0.7152, 0.0722])
 # WCAG 2.2 adds this to both luminances for the light that a screen reflects.
 FLARE: Final = 0.05
+# The ends of the contrast scale, with the names they go by.
+EXTREMES: Final[Mapping[Hex, str]] = {"#ffffff": "White", "#000000": "Black"}
 
 # The term of each channel value in the luminance, shape (channel, 256), and as numbers of Python.
 LUMINANCE_TERMS: Final = LUMINANCE_WEIGHTS[:, None] * SRGB8_TO_LINEAR

@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from typing import Final
 
 from tonada.core.color.unknown import CannotTell
+from tonada.core.formats.checked import LIST_BEGINS, pair_lines, summary
 from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import MAY_BE_COLOR, ColorList, ListBuilder
 from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
@@ -61,7 +62,7 @@ def _take(
     if any(context.startswith("@theme") for context in entry.context):
         name = name.removeprefix("color-") or name
     if len(colors) == 1 and is_single_value(entry.value):
-        found.add(colors[0], f"{name} (dark)" if _is_by_night(entry) else name, line=line)
+        found.add(colors[0], f"{name} (dark)" if is_by_night(entry) else name, line=line)
         return
     try:
         is_unknown = MAY_BE_COLOR.search(filled_in(entry.value, variables)) is not None
@@ -71,7 +72,7 @@ def _take(
     found.warn(line, f"{custom}: “{entry.value[:60]}” is not a single colour.", kind)
 
 
-def _is_by_night(declaration: Declaration) -> bool:
+def is_by_night(declaration: Declaration) -> bool:
     """Return whether a declaration counts in the dark scheme only."""
     selectors = split_selectors(declaration.selector)
     return any("dark" in condition for condition in declaration.context) or all(
@@ -90,13 +91,14 @@ def write_css(sheet: Sheet, options: Options) -> str:
 
     A value that points at another one on the sheet is a reference to it.
     """
-    lines = [*header(sheet, "/* {} */"), ":root {"]
+    lines = [*header(sheet, options, "--"), ":root {"]
     if sheet.night:
         lines.append(f"  color-scheme: {'light dark' if options.dark == 'media' else 'light'};")
-    lines += [f"  {line}" for line in properties(sheet.day, options, "--")]
+    lines += indented(properties(sheet.day, options, "--"))
     lines.append("}")
     if sheet.night:
         lines += ["", *night_rule(properties(sheet.night, options, "--"), options)]
+    lines += pair_list(sheet, options, "--")
     return "\n".join([*lines, ""])
 
 
@@ -104,24 +106,49 @@ def night_rule(declarations: list[str], options: Options) -> list[str]:
     """Return the declarations of the night within what turns a stylesheet to it."""
     lines = declarations if options.dark == "media" else ["color-scheme: dark;", *declarations]
     for around in reversed(NIGHT_RULES[options.dark]):
-        lines = [f"{around} {{", *(f"  {line}" for line in lines), "}"]
+        lines = [f"{around} {{", *indented(lines), "}"]
     return lines
 
 
-def properties(values: tuple[Value, ...], options: Options, lead: str) -> list[str]:
-    """Return a declaration for each value, with its note as a comment."""
-    lines = []
+def indented(lines: list[str]) -> list[str]:
+    """Return lines one level further in; an empty one stays empty."""
+    return [f"  {line}" if line else "" for line in lines]
+
+
+def properties(values: tuple[Value, ...], options: Options, lead: str, refer: str = "var({})") -> list[str]:
+    """Return a declaration for each value, with its note as a comment; what is on one ground stands together.
+
+    refer: how one refers to another.
+    """
+    lines, ground = [], ""
     for value in values:
-        text = f"var({lead}{joined(value.refers, options)})" if value.refers else shown(value, options)
+        if value.over != ground:
+            ground = value.over
+            lines.append(f"/* On {comment(ground)} */" if ground else "")
+        text = refer.format(lead + joined(value.refers, options)) if value.refers else shown(value, options)
         said = remark(value, value.note)
         note = f" /* {comment(said)} */" if said else ""
         lines.append(f"{lead}{joined(value.words, options)}: {text};{note}")
     return lines
 
 
-def header(sheet: Sheet, pattern: str) -> list[str]:
-    """Return the title, and where the sheet comes from, each as a comment."""
-    return [pattern.format(comment(text)) for text in (sheet.title, sheet.origin) if text]
+def header(sheet: Sheet, options: Options, lead: str) -> list[str]:
+    """Return the title, where the sheet comes from, and what came of its pairs, each as a comment."""
+    said = (sheet.title, sheet.origin, summary(sheet, options, lead))
+    return [f"/* {comment(text)} */" for text in said if text]
+
+
+def pair_list(sheet: Sheet, options: Options, lead: str) -> list[str]:
+    """Return a comment that lists every pair of a sheet; nothing without any."""
+    lines = pair_lines(sheet, options, lead)
+    if not lines:
+        return []
+    return [
+        "",
+        f"/* {LIST_BEGINS} text on ground · use · contrast ratio:",
+        *(f"   {comment(line)}" for line in lines),
+        "*/",
+    ]
 
 
 def comment(text: str) -> str:

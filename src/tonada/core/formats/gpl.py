@@ -40,10 +40,15 @@ def write_gpl(sheet: Sheet, options: Options) -> str:
     """Return the palette, the day's values before the night's. Names are for people here."""
     del options  # the format has one notation and free names
     lines = [MARK, *([f"Name: {_line(sheet.title)}"] if sheet.title else []), "#"]
-    # The format has no alpha, and a translucent colour without it would be another.
-    lines += [_entry(value, "") for value in sheet.day if value.alpha == 1]
-    lines += [_entry(value, " (night)") for value in sheet.night if value.alpha == 1]
+    lines += [_entry(value, "") for value in sheet.day if _has_place(value)]
+    lines += [_entry(value, " (night)") for value in sheet.night if _has_place(value)]
     return "\n".join([*lines, ""])
+
+
+def _has_place(value: Value) -> bool:
+    """The format has no alpha, and a translucent colour without it would be another. What is used on a ground
+    is no colour of its own."""
+    return value.alpha == 1 and value.part != "use"
 
 
 def _entry(value: Value, after: str) -> str:

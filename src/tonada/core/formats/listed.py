@@ -11,6 +11,7 @@ from tonada.core.color.css_values import SYSTEM_COLORS
 from tonada.core.color.notation import ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
+from tonada.core.formats.naming import is_use, words_of
 from tonada.core.limits import MAX_LIST_COLORS, MAX_LIST_WARNINGS, MAX_NAME_LENGTH
 from tonada.core.source.notes import Note, NoteKind
 from tonada.core.take.earlier import ROLES_OF_FORMAT_1
@@ -163,6 +164,7 @@ class ListBuilder:
         if not self._colors:
             detail = f" {_where(self._warnings[0])}" if self._warnings else ""
             raise InputError(f"No colour was found.{detail}", field="file")
+        self._leave_out_uses()
         # What matters least is counted where there is no place for all.
         ordered = sorted(self._warnings, key=lambda warning: _BY_WEIGHT.index(warning.kind))
         warnings, others = ordered[:MAX_LIST_WARNINGS], ordered[MAX_LIST_WARNINGS:]
@@ -173,6 +175,21 @@ class ListBuilder:
             said = f"{taken}, which is the limit; {self._beyond:,} are left out."
             warnings.insert(0, ListWarning(None, said, "left out", self._beyond))
         return ColorList(self._format, tuple(self._colors.values()), tuple(warnings), plain_name(self.title))
+
+    def _leave_out_uses(self) -> None:
+        """Leave out what another colour of the list is called on a ground, such as “text on mist”."""
+        uses = {key for key in self._colors if key[1] and is_use(words_of(_without_scheme(key[1])))}
+        others = {value for value, name in self._colors if (value, name) not in uses}
+        named = [key for key in uses if key[0] in others]
+        for key in named:
+            del self._colors[key]
+        if named:
+            said = f"{len(named)} names of texts on grounds, whose colours are in the list already."
+            self._warnings.append(ListWarning(None, said, "left out", len(named)))
+
+
+def _without_scheme(name: str) -> str:
+    return name.removesuffix(" (dark)").removesuffix("-night")
 
 
 def plain_name(name: str | None) -> str | None:

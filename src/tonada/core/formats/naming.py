@@ -7,19 +7,32 @@ name itself stands beside, in a comment or a field of its own.
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Mapping
 from typing import Final, TypeAlias
 
 from anyascii import anyascii
 
 from tonada.core.color.ramp import step_number
 from tonada.core.take.key import read_key, text_key
+from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Take, role_rank
 
 Words: TypeAlias = tuple[str, ...]
 # Before what would begin with a digit, which no variable may; alone for what has no letter at all.
 COLOR: Final = "color"
 MOST_CHARACTERS: Final = 60
+# What an element is called on its ground: “quiet text on mist”. The signals are roles of their own.
+JOBS: Final[Mapping[Element, Words]] = {
+    Element.HEADING: ("heading",),
+    Element.TEXT: ("text",),
+    Element.QUIET: ("quiet", "text"),
+    Element.LINK: ("link",),
+    Element.BUTTON: ("button",),
+    Element.LABEL: ("button", "label"),
+    Element.LINE: ("line",),
+    Element.FOCUS: ("focus",),
+}
+ON: Final = "on"
 
 
 def words_of(name: str) -> Words:
@@ -69,6 +82,7 @@ class Names:
         for role in sorted(self.as_text, key=role_rank):
             self._words[text_key(role)] = self._own((*self._words[role], "as", "text"))
         self._grounds: dict[str, Words] = {}
+        self._later: dict[tuple[str, Words], Words] = {}
 
     def of(self, key: str) -> Words:
         """Return the words of a role, a swatch, a neutral, a step of one or an overlay."""
@@ -88,8 +102,24 @@ class Names:
         """Return the words that a ground's values begin with: on, mist."""
         if ground_id not in self._grounds:
             ends = (("ground",), *(words_of(element) for element in elements))
-            self._grounds[ground_id] = self._own(("on", *words_of(name)), ends)
+            self._grounds[ground_id] = self._own((ON, *words_of(name)), ends)
         return self._grounds[ground_id]
+
+    def of_section(self, ground_id: str, name: str) -> Words:
+        """Return the words of a ground that is no role: tint; of one that left its role: primary ground."""
+        is_role = any(assigned.role == ground_id for assigned in self._take.roles)
+        words = (*self._words.get(ground_id, words_of(name)), "ground") if is_role else words_of(name)
+        return self._own_later(ground_id, words)
+
+    def of_use(self, job: Words, ground: Words) -> Words:
+        """Return the words of what does a job on a ground: text on mist."""
+        return self._own_later(ON, (*job, ON, *ground))
+
+    def _own_later(self, kind: str, words: Words) -> Words:
+        """Return words of its own for what has no key, the same each time."""
+        if (kind, words) not in self._later:
+            self._later[kind, words] = self._own(words)
+        return self._later[kind, words]
 
     def _unlike_roles(self, key: str, name: str) -> Words:
         """A colour of a role's name has its key behind it, rather than a number that means nothing."""
@@ -112,6 +142,12 @@ class Names:
 
     def _number(self, owner: str, step: int) -> str:
         return str(step_number(step - 1, len(self._take.ramp(owner).hexes)))
+
+
+def is_use(words: Words) -> bool:
+    """Return whether words name what is used on a ground: text, on, mist; with a lead or without."""
+    at = words.index(ON) if ON in words[1:-1] else 0
+    return any(words[max(0, at - len(job)) : at] == job for job in JOBS.values())
 
 
 def _owners(take: Take) -> Iterator[tuple[str, str]]:

@@ -77,7 +77,7 @@ def write_office_theme(sheet: Sheet, options: Options) -> str:
 
 
 def _filled(sheet: Sheet) -> Iterator[tuple[str, str]]:
-    opaque = [value for value in sheet.day if value.alpha == 1]
+    opaque = [value for value in sheet.day if value.alpha == 1 and value.part != "use"]
     roles = {"-".join(value.words): value.hex for value in opaque if value.part == "role"}
     accents = _accents(opaque, roles)
     for slot in SLOTS:

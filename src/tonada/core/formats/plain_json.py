@@ -5,15 +5,19 @@ from __future__ import annotations
 import json
 from typing import Final
 
+from tonada.core.color.contrast import rounded_down
 from tonada.core.color.notation import LONGEST_COLOR, read_color
+from tonada.core.color.requirements import passes_of
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.color.writing import hex_with_alpha
 from tonada.core.errors import ColorError
+from tonada.core.formats.checked import Verdict, end_name, summary, verdicts_of
 from tonada.core.formats.format import Format, Json, JsonReading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
 from tonada.core.formats.sheet import Options, Sheet, Value, joined
 
 COLORS: Final = "colors"
+PAIRS: Final = "pairs"
 
 
 def is_plain(root: Json) -> bool:
@@ -51,7 +55,14 @@ def write_json(sheet: Sheet, options: Options) -> str:
     """Return the list, by day and then by night."""
     colors = [_entry(value, "day", options) for value in sheet.day]
     colors += [_entry(value, "night", options) for value in sheet.night]
-    whole = {"name": sheet.title, **({"from": sheet.origin} if sheet.origin else {}), COLORS: colors}
+    whole: dict[str, Json] = {
+        "name": sheet.title,
+        **({"from": sheet.origin} if sheet.origin else {}),
+        COLORS: colors,
+    }
+    if sheet.pairs or sheet.night_pairs:
+        whole |= {"checked": summary(sheet, options), "level": sheet.level}
+        whole[PAIRS] = [_pair(verdict, options) for verdict in verdicts_of(sheet)]
     return json.dumps(whole, ensure_ascii=False, indent=2) + "\n"
 
 
@@ -61,10 +72,30 @@ def _entry(value: Value, scheme: str, options: Options) -> dict[str, Json]:
         entry["role"] = "-".join(value.words)
     entry["hex"] = hex_with_alpha(value.hex, value.alpha)
     entry["rgb"] = [int(channel) for channel in hex_to_srgb8(value.hex)]
+    if value.over:
+        entry["on"] = value.over
     if value.alpha < 1:
         entry["alpha"] = round(value.alpha, 4)
     entry["scheme"] = scheme
     return entry
+
+
+def _pair(verdict: Verdict, options: Options) -> dict[str, Json]:
+    """Return a pair by the names of its colours; pass is null where WCAG asks nothing."""
+    named, pair = verdict.pair, verdict.pair.pair
+    return {
+        "text": end_name(named.text, options),
+        "ground": end_name(named.ground, options),
+        **({"layers": [end_name(layer, options) for layer in named.layers]} if named.layers else {}),
+        "usage": str(pair.usage),
+        **({"size": pair.size} if pair.size else {}),
+        **({"weight": pair.weight} if pair.weight else {}),
+        "scheme": verdict.scheme,
+        "ratio": float(rounded_down(verdict.ratio)),
+        "needed": verdict.asked.ratio,
+        "pass": passes_of(verdict.outcome),
+        "outcome": verdict.outcome,
+    }
 
 
 FORMAT: Final = Format(

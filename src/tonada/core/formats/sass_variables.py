@@ -13,11 +13,11 @@ import tinycss2
 from tonada.core.color.css_math import Quantity, split
 from tonada.core.color.notation import as_screen_shows
 from tonada.core.color.unknown import CannotTell, NotCss
-from tonada.core.formats.css import comment, header, properties, title_of
+from tonada.core.formats.css import header, pair_list, properties, title_of
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sass_functions import Value as SassValue
 from tonada.core.formats.sass_values import DEEPEST_VALUE, Scope, Unknown, divided
-from tonada.core.formats.sheet import Options, Sheet, Value, joined, remark
+from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value
 
 _COMMENTS: Final = re.compile(r"/\*.*?(?:\*/|\Z)|(?<![:\w])//[^\n]*", re.DOTALL)
 _DECLARED: Final = re.compile(r"@function\s+([-\w]+)")
@@ -205,26 +205,30 @@ def _follows_with(nodes: Sequence[Any], place: int) -> bool:
 def write_variables(sheet: Sheet, options: Options, mark: str) -> str:
     """Return a variable for each value; those of the night end in “night”, and stand last."""
     night = tuple(_at_night(value) for value in sheet.night)
-    lines = [*header(sheet, "/* {} */"), *_variables(sheet.day, options, mark)]
+    pairs = (*sheet.pairs, *(_pair_at_night(pair) for pair in sheet.night_pairs))
+    # With names of their own, both schemes are one.
+    flat = replace(sheet, day=(*sheet.day, *night), night=(), pairs=pairs, night_pairs=())
+    lines = [*header(flat, options, mark), *_variables(sheet.day, options, mark)]
     if night:
         lines += ["", *_variables(night, options, mark)]
-    return "\n".join([*lines, ""])
+    return "\n".join([*lines, *pair_list(flat, options, mark), ""])
 
 
 def _variables(values: tuple[Value, ...], options: Options, mark: str) -> list[str]:
     # What is referred to stands before what refers to it.
-    first = [value for value in values if not value.refers]
-    lines = properties(tuple(first), options, mark)
-    for value in values:
-        if value.refers:
-            said = remark(value, value.note)
-            note = f" /* {comment(said)} */" if said else ""
-            lines.append(
-                f"{mark}{joined(value.words, options)}: {mark}{joined(value.refers, options)};{note}"
-            )
-    return lines
+    ordered = sorted(values, key=lambda value: (bool(value.over), bool(value.refers) and not value.over))
+    return properties(tuple(ordered), options, mark, "{}")
 
 
 def _at_night(value: Value) -> Value:
     refers = (*value.refers, "night") if value.refers else None
     return replace(value, words=(*value.words, "night"), refers=refers)
+
+
+def _pair_at_night(pair: NamedPair) -> NamedPair:
+    def end(named: End) -> End:
+        return named if isinstance(named, str) else (*named, "night")
+
+    return replace(
+        pair, text=end(pair.text), ground=end(pair.ground), layers=tuple(end(layer) for layer in pair.layers)
+    )

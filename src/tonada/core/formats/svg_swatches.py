@@ -92,6 +92,7 @@ def _unless_color(text: str) -> str | None:
 
 def write_svg(sheet: Sheet, options: Options) -> str:
     """Return a sheet of named rectangles that an editor opens: text as text, one group for a swatch."""
+    sheet = replace(sheet, day=_swatches(sheet.day), night=_swatches(sheet.night))
     rows = -(-len(sheet.day) // _COLUMNS) + -(-len(sheet.night) // _COLUMNS)
     width = 2 * _MARGIN + _COLUMNS * _CELL[0]
     height = 2 * _MARGIN + 36 + rows * (_CELL[1] + 44) + (40 if sheet.night else 0)
@@ -110,6 +111,11 @@ def write_svg(sheet: Sheet, options: Options) -> str:
         _cells(root, sheet.night, options, top + 40, after=" (night)")
     indent(root, space="  ")
     return tostring(root, encoding="unicode") + "\n"
+
+
+def _swatches(values: tuple[Value, ...]) -> tuple[Value, ...]:
+    """Return the values without what is used on a ground, which is no colour of its own."""
+    return tuple(value for value in values if value.part != "use")
 
 
 def _cells(root: Element, values: tuple[Value, ...], options: Options, top: int, after: str = "") -> int:

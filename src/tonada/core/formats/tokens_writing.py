@@ -9,7 +9,8 @@ import json
 from typing import Final
 
 from tonada.core.color.spaces import hex_to_srgb8
-from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
+from tonada.core.formats.check_key import CHECKED_KEY, LEVEL_KEY, PAIRS_KEY
+from tonada.core.formats.checked import summary
 from tonada.core.formats.format import Format, Json, JsonReading, Writing
 from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value, joined, remark
 from tonada.core.formats.tokens import read_token_object
@@ -29,7 +30,11 @@ def write_tokens(sheet: Sheet, options: Options) -> str:
     pairs = [_pair(pair, options, "day." if sheet.night else "") for pair in sheet.pairs]
     pairs += [_pair(pair, options, "night." if sheet.night else "") for pair in sheet.night_pairs]
     if pairs:
-        root["$extensions"] = {PAIRS_KEY: pairs, LEVEL_KEY: sheet.level}
+        root["$extensions"] = {
+            PAIRS_KEY: pairs,
+            LEVEL_KEY: sheet.level,
+            CHECKED_KEY: summary(sheet, options),
+        }
     return json.dumps(root, ensure_ascii=False, indent=2) + "\n"
 
 

@@ -4,7 +4,8 @@ A design token file says its pairs in `$extensions`, under PAIRS_KEY: a list of
 {"text": "{color.ink}", "ground": "{color.paper}", "layers": ["{color.veil}"], "usage": "body text",
 "size": 16, "weight": 400}; only text and ground have to be there, and a colour in CSS notation may stand
 for a token. Layers are translucent, the lowest first. LEVEL_KEY beside it says the level. In
-stylesheets and pages the pairs are those that are in one rule; see rule_pairs.
+stylesheets and pages the pairs are those that are in one rule, see rule_pairs; and those that one of our
+files lists, see listed_pairs.
 """
 
 from __future__ import annotations
@@ -20,9 +21,11 @@ from tonada.core.errors import InputError
 from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
 from tonada.core.formats.detect import decode_text
 from tonada.core.formats.format import Json
+from tonada.core.formats.plain_json import is_plain
 from tonada.core.formats.tokens import TokenColors, parse_json
+from tonada.core.gate.listed_pairs import ListedPair, pairs_listed_in, pairs_of_plain
 from tonada.core.gate.rule_pairs import Place, RulePair, rule_pairs
-from tonada.core.limits import MAX_OVERLAYS, MAX_PAIRS
+from tonada.core.limits import MAX_FILE_PAIRS, MAX_OVERLAYS
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.source.stylesheets import StyleFile
 from tonada.core.take.take import Take
@@ -89,8 +92,9 @@ def check_files(files: Sequence[tuple[str, bytes]], level: Level | None = None) 
     for name, data in files:
         text = decode_text(data)
         if text.lstrip().startswith("{"):
-            found += [replace(token, file=name) for token in _of_tokens(parse_json(text), level)]
+            found += [replace(token, file=name) for token in _of_json(parse_json(text), level)]
         else:
+            found += [replace(_of_listed(pair), file=name) for pair in pairs_listed_in(text, level)]
             sheets.append(StyleFile(name, text))
     found += [pair_of_rule(pair) for pair in rule_pairs(sheets, level or USUAL_LEVEL)]
     if not found:
@@ -143,6 +147,23 @@ def _by(take: Take) -> str:
     return " (night)" if take.scheme == "night" else ""
 
 
+def _of_json(root: Json, level: Level | None) -> tuple[CheckedPair, ...]:
+    if is_plain(root):
+        return tuple(_of_listed(pair) for pair in pairs_of_plain(root, level))
+    return _of_tokens(root, level)
+
+
+def _of_listed(pair: ListedPair) -> CheckedPair:
+    return _checked(
+        (pair.text, pair.text_hex),
+        (pair.ground, pair.ground_hex),
+        pair.usage,
+        pair.level,
+        pair.size,
+        pair.weight,
+    )
+
+
 def _of_tokens(root: dict[str, Json], level: Level | None) -> tuple[CheckedPair, ...]:
     extensions = root.get("$extensions")
     listed = extensions.get(PAIRS_KEY) if isinstance(extensions, dict) else None
@@ -150,8 +171,8 @@ def _of_tokens(root: dict[str, Json], level: Level | None) -> tuple[CheckedPair,
         raise InputError(
             f"The tokens say no pairs: $extensions needs a list “{PAIRS_KEY}”.", field="$extensions"
         )
-    if len(listed) > 2 * MAX_PAIRS:
-        raise InputError(f"At most {2 * MAX_PAIRS} pairs in one file.", field=PAIRS_KEY)
+    if len(listed) > MAX_FILE_PAIRS:
+        raise InputError(f"At most {MAX_FILE_PAIRS} pairs in one file.", field=PAIRS_KEY)
     colors, held = TokenColors(root), level or _level_of(extensions)
     return tuple(_of_entry(entry, f"{PAIRS_KEY}.{row}", colors, held) for row, entry in enumerate(listed))
 

@@ -13,7 +13,7 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 from numpy.typing import NDArray
 
-from tonada.core.color.contrast import FLARE, luminance_of, ratio_between, ratio_of_luminances
+from tonada.core.color.contrast import EXTREMES, FLARE, luminance_of, ratio_between, ratio_of_luminances
 from tonada.core.color.spaces import (
     Floats,
     Hex,
@@ -34,7 +34,6 @@ HUELESS_BELOW: Final = 0.02
 _EXACT_GREY: Final = 1e-6
 # More than the bounds, which are not exact, can be off.
 _ROUNDING: Final = 1e-7
-_EXTREMES: Final = ("#000000", "#ffffff")
 _GREYS: Final = tuple(f"#{level:02x}{level:02x}{level:02x}" for level in range(256))
 
 
@@ -96,7 +95,7 @@ class _Question:
 
     def nearest_grey(self) -> float:
         """Return the deltaEOK of the nearest grey that reads: a grey may always be taken."""
-        reads = [extreme for extreme in _EXTREMES if ratio_between(extreme, self.fixed) >= self.ratio]
+        reads = [extreme for extreme in EXTREMES if ratio_between(extreme, self.fixed) >= self.ratio]
         extreme = min(math.dist(self.origin, hex_to_oklab(read)) for read in reads)
         lightness, luminance = greys()
         apart = self.is_apart(luminance, luminance, -_ROUNDING)
@@ -131,7 +130,7 @@ def _chroma(level: Level) -> Floats:
 
 def best_ratio(fixed: Hex) -> float:
     """Return the highest ratio that any colour has against this one: that of black or of white."""
-    return max(ratio_between(fixed, extreme) for extreme in _EXTREMES)
+    return max(ratio_between(fixed, extreme) for extreme in EXTREMES)
 
 
 def nearest_passing(moving: Hex, fixed: Hex, ratio: float, mode: MendMode = "hue") -> Nearest:

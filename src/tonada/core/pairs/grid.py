@@ -3,16 +3,15 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Final, Literal, TypeAlias
+from typing import Literal, TypeAlias
 
-from tonada.core.color.contrast import contrast_ratio, position_of, rounded_down
+from tonada.core.color.contrast import EXTREMES, contrast_ratio, position_of, rounded_down
 from tonada.core.color.spaces import Hex, hexes_to_srgb8
 from tonada.core.pairs.evaluation import Reach, evaluate, reach
 from tonada.core.take.key import step_key
 from tonada.core.take.take import Take
 
 GridOrder: TypeAlias = Literal["roles", "light to dark"]
-EXTREMES: Final = (("White", "#ffffff"), ("Black", "#000000"))
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,7 +59,7 @@ def grid_of(take: Take, order: GridOrder = "roles", *, tried: bool = False) -> G
 
 
 def _to_try(take: Take) -> list[GridColor]:
-    found = [_color(value, name, value) for name, value in EXTREMES]
+    found = [_color(value, name, value) for value, name in EXTREMES.items()]
     owners = [neutral.id for neutral in take.neutrals]
     if take.has_role("primary"):
         owners.append(take.assignment("primary").swatch)

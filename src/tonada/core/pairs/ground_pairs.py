@@ -64,8 +64,12 @@ def without_ground_pairs(take: Take) -> Take:
 def _pair_of(
     take: Take, ground: str, key: str, choice: Choice, choices: Mapping[Element, Choice]
 ) -> GroundPair:
-    element = choice.element
-    below = choices[Element.BUTTON].key if element is Element.LABEL else key
+    below = choices[Element.BUTTON].key if choice.element is Element.LABEL else key
+    return pair_on_ground(take, ground, choice.element, choice.key, below)
+
+
+def pair_on_ground(take: Take, ground: str, element: Element, text: str, below: str) -> GroundPair:
+    """Return an element of a ground as a pair. text, below: the keys of its colour and of what it is on."""
     size: TextSize | None = None
     if element is Element.HEADING:
         size = strictest_size(take, HEADINGS)
@@ -74,7 +78,7 @@ def _pair_of(
     place = GroundPlace(ground, element)
     return GroundPair(
         place.pair_id,
-        choice.key,
+        text,
         below,
         ELEMENT_USAGES[element],
         _SAMPLES.get(element, element.capitalize()),

@@ -10,13 +10,13 @@ from collections.abc import Callable, Collection
 from functools import lru_cache
 from typing import Final, NamedTuple
 
-from tonada.core.color.contrast import ratio_between
+from tonada.core.color.contrast import EXTREMES, ratio_between
 from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.spaces import Hex
 from tonada.core.color.vibration import is_neon, vibrates
 from tonada.core.color.wcag import Level, Usage
 from tonada.core.errors import TakeError
-from tonada.core.roles.page_pairs import EXTREMES, nearest_step
+from tonada.core.roles.page_pairs import nearest_step
 from tonada.core.take.key import step_key
 from tonada.core.take.proof_settings import (
     ELEMENT_USAGES,

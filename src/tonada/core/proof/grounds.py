@@ -66,6 +66,11 @@ def grounds_of(take: Take) -> tuple[Ground, ...]:
     return tuple(_ground(take, chooser) for chooser in _choosers(take))
 
 
+def ground_on(take: Take, key: str) -> Ground:
+    """Return any colour of a take as a ground, with what the rule gives every element on it."""
+    return _ground(take, Chooser(TakeColors(take), GroundSettings(key), key))
+
+
 def choices_of(take: Take) -> Iterator[tuple[str, dict[Element, Choice]]]:
     """Return the id of each ground with its choices: what grounds_of has, without the words."""
     for chooser in _choosers(take):

@@ -6,7 +6,7 @@ from collections.abc import Callable, Iterator, Mapping
 from dataclasses import replace
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import ratio_between
+from tonada.core.color.contrast import EXTREMES, ratio_between
 from tonada.core.color.requirements import requirement
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.color.vibration import is_neon, vibrates
@@ -42,7 +42,6 @@ PAGE_PAIRS: Final[tuple[tuple[Role | Chosen, Role, Usage, str], ...]] = (
     (Role.INFO, Role.PAPER, Usage.PART, "New this week"),
 )
 # What stands where nothing of the palette reads: one of the two reaches 4.58 on any ground.
-EXTREMES: Final = ("#ffffff", "#000000")
 # The id names the place, so that it stays when the text gets another colour.
 _PLACES: Final[Mapping[Chosen, str]] = {"label": "label", "heading": "primary", "headline": "headline"}
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field, replace
 
-from tonada.core.color.contrast import composite
+from tonada.core.color.contrast import EXTREMES, composite
 from tonada.core.color.neutrals import neutral_ramp
 from tonada.core.color.ramp import Ramp, StepNames, ramp_of, step_name
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
@@ -234,7 +234,9 @@ class Take:
         if overlay is not None:
             return overlay.name
         read = read_key(key)
-        return read.value or self.name_of(read.name, read.step)
+        if read.value is not None:
+            return EXTREMES.get(read.value, read.value)
+        return self.name_of(read.name, read.step)
 
     def over(self, ground: Hex, overlay_id: str) -> Hex:
         """Return an overlay composited on an opaque value. Raises TakeError for an unknown overlay."""

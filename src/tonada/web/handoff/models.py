@@ -40,6 +40,7 @@ class OptionsModel(Model):
     """What files say, and how it is named; see the core's Options."""
 
     roles: bool = True
+    texts: bool = True
     swatches: bool = True
     steps: bool = False
     grounds: bool = False
