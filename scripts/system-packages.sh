@@ -31,6 +31,8 @@ if [ "${1:-}" = "--tests" ]; then
   # What stands in front of a server, and counts for several of them.
   command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
   command -v redis-server >/dev/null || missing+=(redis-server)
+  # What draws the slides; large, so the long run alone has it.
+  [ "${TONADA_TESTS:-}" != long ] || command -v soffice >/dev/null || missing+=(libreoffice-impress)
 fi
 [ ${#missing[@]} -eq 0 ] && exit 0
 

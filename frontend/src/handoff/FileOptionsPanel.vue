@@ -9,9 +9,10 @@ const props = defineProps<{ format: FileFormat | undefined; vocabulary: HandoffV
 
 const PARTS = [
   { name: 'roles', label: 'Roles' },
+  { name: 'texts', label: 'What reads on each ground' },
   { name: 'swatches', label: 'Colours without a role' },
   { name: 'steps', label: 'Tints and shades' },
-  { name: 'grounds', label: 'Element colours on each ground' },
+  { name: 'grounds', label: 'Every element, by its ground' },
   { name: 'overlays', label: 'Overlays, where a file holds alpha' },
   { name: 'night', label: 'The night scheme' },
 ] as const
@@ -27,8 +28,19 @@ const DARKS = {
   media: 'By system setting',
   attribute: 'By data-theme="dark"',
   class: 'By the class dark',
+  'light-dark': 'In one value, light-dark()',
 } as const
+const FALLBACK = [{ name: 'fallback', label: 'Hex first, for older browsers' }] as const
+const HEX_TOKENS = [{ name: 'hex_tokens', label: 'As hex strings, for older readers' }] as const
 const IN_STYLESHEETS = ['css', 'tailwind']
+const IN_TOKENS = ['tokens', 'modes', 'resolver']
+const isStylesheet = computed(() => IN_STYLESHEETS.includes(props.format?.kind ?? ''))
+const isTokens = computed(() => IN_TOKENS.includes(props.format?.kind ?? ''))
+/** A palette for a drawing program has no use for the texts. */
+const parts = computed(() => PARTS.filter((one) => one.name !== 'texts' || props.format?.texts))
+const canFallBack = computed(
+  () => isStylesheet.value && props.vocabulary.newer_notations.includes(options.value.notation),
+)
 const darks = computed(() =>
   props.vocabulary.darks.map((value) => ({ value, label: DARKS[value] })),
 )
@@ -55,11 +67,11 @@ function setPrefix(event: Event) {
     <template v-if="format?.options">
       <TickList
         legend="Include"
-        :boxes="PARTS"
+        :boxes="parts"
         :options="options"
         @toggle="set({ [$event]: !options[$event] })"
       />
-      <template v-if="options.night && IN_STYLESHEETS.includes(format.kind)">
+      <template v-if="options.night && isStylesheet">
         <h3 class="mt-3 text-quiet">When night applies</h3>
         <ChoiceList
           class="mt-1"
@@ -91,13 +103,28 @@ function setPrefix(event: Event) {
         />
       </label>
       <h3 class="mt-3 text-quiet">Values</h3>
+      <TickList
+        v-if="isTokens"
+        legend="Colours"
+        :boxes="HEX_TOKENS"
+        :options="options"
+        @toggle="set({ [$event]: !options[$event] })"
+      />
       <ChoiceList
+        v-else
         class="mt-1"
         label="Notation of the file"
         align="left"
         :model-value="options.notation"
         :options="notations"
         @update:model-value="set({ notation: $event })"
+      />
+      <TickList
+        v-if="canFallBack"
+        legend="Browsers"
+        :boxes="FALLBACK"
+        :options="options"
+        @toggle="set({ [$event]: !options[$event] })"
       />
     </template>
     <template v-else-if="format && SHEETS.includes(format.kind)">

@@ -95,6 +95,11 @@ const size = computed(() => {
           >Two files of design tokens, day and night, with the same names in both: for tools that
           keep a file for each mode.</template
         >
+        <template v-else-if="format.kind === 'pptx'"
+          >A presentation whose theme has the colours and typefaces of the brand, with a title slide
+          and one of text, table and chart. New slides in it take the colours from the
+          theme.</template
+        >
         <template v-else-if="format.kind === 'png'"
           >A picture of the swatches with their names and values.</template
         >

@@ -36,13 +36,23 @@ def export(command: argparse.ArgumentParser) -> None:
     add_out(command)
     command.add_argument("--steps", action="store_true", help="include tints and shades")
     command.add_argument("--grounds", action="store_true", help="include the element colours on every ground")
+    command.add_argument(
+        "--no-texts", action="store_true", help="leave out the texts, buttons and lines of each ground"
+    )
     command.add_argument("--no-night", action="store_true", help="leave the night scheme out")
     command.add_argument(
         "--dark", choices=DARKS, default="media",
-        help="how a stylesheet switches to night: the visitor's setting, data-theme=dark, or the class dark",
+        help="how a stylesheet switches to night: the visitor's setting, data-theme=dark, the class dark, or "
+        "both values in one, light-dark()",
     )  # fmt: skip
     command.add_argument("--naming", choices=NAMINGS, default="kebab")
     command.add_argument("--notation", choices=CSS_NOTATIONS, default="hex")
+    command.add_argument(
+        "--fallback", action="store_true", help="write hex first in stylesheets, for older browsers"
+    )
+    command.add_argument(
+        "--hex-tokens", action="store_true", help="write the colours of tokens as hex strings"
+    )
     command.add_argument("--prefix", default="", help="prefix of every name")
     command.add_argument("--paper", choices=PAPERS, default="A4", help="page size of the PDF")
     command.add_argument(
@@ -113,6 +123,8 @@ def _export(parsed: argparse.Namespace) -> int:
         notation=parsed.notation,
         prefix=parsed.prefix,
         dark=parsed.dark,
+        fallback=parsed.fallback,
+        hex_tokens=parsed.hex_tokens,
     )
     pages = SheetPages(**dict.fromkeys(parsed.pages, True))
     head = ExportHeader(brand or "Colours", take_name or "take", "")

@@ -48,6 +48,7 @@ class FileFormat:
     """A kind of file. name, note: for people. make: its content.
 
     is_text: whether it can be shown as text. options: whether names, notation and parts are chosen for it.
+    texts: whether it may hold what reads on each ground.
     """
 
     kind: str
@@ -58,6 +59,7 @@ class FileFormat:
     make: Callable[[Handoff], bytes]
     is_text: bool = False
     options: bool = False
+    texts: bool = False
 
 
 def zipped(files: Mapping[str, bytes]) -> bytes:

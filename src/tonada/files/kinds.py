@@ -14,7 +14,7 @@ from tonada.core.formats.format import Format, Writing
 from tonada.core.formats.registry import FORMATS
 from tonada.files.client_sheet import ALL_PAGES
 from tonada.files.file_format import FileFormat, Handoff, zipped
-from tonada.files.formats import modes, own, png, sheets
+from tonada.files.formats import modes, own, png, sheets, slides
 
 
 def _of_text(text_format: Format, writing: Writing) -> FileFormat:
@@ -28,6 +28,7 @@ def _of_text(text_format: Format, writing: Writing) -> FileFormat:
         make=lambda handoff: writing.write(handoff.sheet(), handoff.options).encode(),
         is_text=True,
         options=writing.has_options,
+        texts=writing.has_options and writing.holds_texts,
     )
 
 
@@ -49,6 +50,7 @@ _IN_ARCHIVE: Final = (
     png.FORMAT,
     sheets.HTML,
     sheets.PDF,
+    slides.FORMAT,
 )
 ARCHIVE: Final = FileFormat(
     kind="zip",
@@ -58,6 +60,7 @@ ARCHIVE: Final = FileFormat(
     mimetype="application/zip",
     make=_archive,
     options=True,
+    texts=True,
 )
 FILE_FORMATS: Final[Mapping[str, FileFormat]] = {entry.kind: entry for entry in (*_IN_ARCHIVE, ARCHIVE)}
 

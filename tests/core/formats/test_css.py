@@ -7,8 +7,8 @@ from dataclasses import replace
 import tinycss2
 
 from tests.takes import TAKE, TYPED
-from tonada.core.formats.css import write_css
 from tonada.core.formats.sheet import Options
+from tonada.core.formats.stylesheet_writing import write_css
 from tonada.core.formats.take_sheet import sheet_of
 from tonada.core.take.take import Swatch, Take
 

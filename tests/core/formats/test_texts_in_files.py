@@ -11,6 +11,7 @@ import re
 from collections.abc import Iterator, Mapping
 from dataclasses import replace
 from functools import cache
+from itertools import product
 from typing import Any
 
 import pytest
@@ -20,9 +21,11 @@ from coloraide import Color
 
 from tests.sampling import IS_LONG
 from tests.takes import TAKE, take_of
+from tonada.core.color.writing import CSS_NOTATIONS
+from tonada.core.formats.detect import read_list
 from tonada.core.formats.naming import is_use, words_of
 from tonada.core.formats.registry import WRITINGS
-from tonada.core.formats.sheet import Naming, Options
+from tonada.core.formats.sheet import DARKS, Naming, Options
 from tonada.core.formats.take_sheet import sheet_of
 from tonada.core.gate.check import check_file
 from tonada.core.proof.grounds import set_use
@@ -32,7 +35,7 @@ from tonada.core.take.take import Take
 
 TAKES = 500 if IS_LONG else 20
 LEVELS = {"AA": 4.5, "AAA": 7.0}
-LISTED = ("css", "tailwind", "scss", "less", "json", "tokens")
+LISTED = ("css", "tailwind", "scss", "less", "json", "tokens", "resolver")
 # At least: parts and large text. A heading may be large, and its size decides.
 LEAST = {("line",): 3.0, ("focus",): 3.0, ("button",): 3.0, ("heading",): 3.0}
 
@@ -242,3 +245,46 @@ def test_a_word_of_tailwind_gets_another_name_and_the_file_says_so() -> None:
     assert "--color-current: " not in text
     assert "Tailwind has these words for itself: base is base-tone, current is current-tone." in text
     assert "--color-primary: var(--color-current-tone);" in text
+
+
+def test_both_schemes_in_one_value_say_the_same() -> None:
+    """With light-dark(), with values for older browsers first, or with strings for tokens."""
+    for take in takes()[:6]:
+        plain = colors_checked(take, "css", Options())
+        for kind, dark, notation in product(("css", "tailwind"), DARKS, CSS_NOTATIONS):
+            options = Options(dark=dark, notation=notation, fallback=True)
+            assert colors_checked(take, kind, options) == plain, (kind, dark, notation)
+        for kind in ("tokens", "resolver"):
+            assert colors_checked(take, kind, Options(hex_tokens=True)) == plain, kind
+
+
+def colors_checked(
+    take: Take, kind: str, options: Options
+) -> list[tuple[str | None, str | None, float | None]]:
+    text = WRITINGS[kind].write(sheet_of(take, options, title="x"), options)
+    pairs = check_file(text.encode(), f"a{WRITINGS[kind].ending}")
+    return sorted((pair.text_hex, pair.ground_hex, pair.ratio) for pair in pairs)
+
+
+def test_older_browsers_find_hex_and_newer_ones_the_notation() -> None:
+    options = Options(notation="oklch", fallback=True)
+    text = WRITINGS["css"].write(sheet_of(TAKE, options, title="x"), options)
+    older, newer = text.split("@supports", 1)
+    assert "oklch(" not in older
+    assert "--primary: #2b3a8c;" in older
+    assert "--primary: oklch(" in newer
+    # Hex and rgb() need no second value.
+    plain = Options(notation="rgb", fallback=True)
+    assert "@supports" not in WRITINGS["css"].write(sheet_of(TAKE, plain, title="x"), plain)
+
+
+def test_a_resolver_document_has_one_name_for_both_schemes() -> None:
+    root = json.loads(written(TAKE, "resolver"))
+    assert root["version"] == "2025.10"
+    assert root["resolutionOrder"] == [{"$ref": "#/sets/colors"}, {"$ref": "#/modifiers/scheme"}]
+    day, night = root["sets"]["colors"]["sources"][0], root["modifiers"]["scheme"]["contexts"]["night"][0]
+    assert day.keys() == night.keys()
+    assert day["paper"]["$value"]["hex"] == TAKE.hex_of(Role.PAPER)
+    assert night["paper"]["$value"]["hex"] == TAKE.turned().hex_of(Role.PAPER)
+    back = read_list(json.dumps(root).encode(), "a.resolver.json")
+    assert {"paper", "paper (night)"} <= {color.name for color in back.colors}

@@ -28,6 +28,8 @@ CSS_NOTATIONS: Final[tuple[WrittenAs, ...]] = (
     "oklch",
     "lab",
 )
+# Those that every browser knows.
+PLAIN_NOTATIONS: Final[tuple[WrittenAs, ...]] = ("hex", "hex upper", "rgb", "hsl")
 
 
 @lru_cache(maxsize=8192)

@@ -7,22 +7,15 @@ from collections.abc import Mapping
 from typing import Final
 
 from tonada.core.color.unknown import CannotTell
-from tonada.core.formats.checked import LIST_BEGINS, pair_lines, summary
 from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import MAY_BE_COLOR, ColorList, ListBuilder
-from tonada.core.formats.sheet import Dark, Options, Sheet, Value, joined, remark, shown
+from tonada.core.formats.stylesheet_writing import write_css
 from tonada.core.source.notes import NoteKind
-from tonada.core.source.stylesheets.computed import filled_in
+from tonada.core.source.stylesheets.computed import filled_in, paint
 from tonada.core.source.stylesheets.nesting import split_selectors
 from tonada.core.source.stylesheets.scan import Declaration, line_finder, registered_in, scan_stylesheet
 from tonada.core.source.stylesheets.values import colors_in_value, is_single_value
 
-# How a stylesheet is turned to the night: the rules around the values, the outermost first.
-NIGHT_RULES: Final[Mapping[Dark, tuple[str, ...]]] = {
-    "media": ("@media (prefers-color-scheme: dark)", ":root"),
-    "attribute": ('[data-theme="dark"]',),
-    "class": (".dark",),
-}
 # What a page has on it by night: an attribute or a class of its root. A class such as `.table-dark` is a
 # component of its own, by day too.
 _DARK_PAGE: Final = re.compile(
@@ -62,7 +55,11 @@ def _take(
     if any(context.startswith("@theme") for context in entry.context):
         name = name.removeprefix("color-") or name
     if len(colors) == 1 and is_single_value(entry.value):
-        found.add(colors[0], f"{name} (dark)" if is_by_night(entry) else name, line=line)
+        by_night = f"{name} (dark)"
+        found.add(colors[0], by_night if is_by_night(entry) else name, line=line)
+        if "light-dark(" in entry.value:
+            for color in paint(filled_in(entry.value, variables), "dark").colors:
+                found.add(color, by_night, line=line)
         return
     try:
         is_unknown = MAY_BE_COLOR.search(filled_in(entry.value, variables)) is not None
@@ -84,76 +81,6 @@ def title_of(text: str) -> str | None:
     """Return the first comment of a stylesheet if it is one line; else None."""
     first = _FIRST_COMMENT.match(text)
     return first[1] if first else None
-
-
-def write_css(sheet: Sheet, options: Options) -> str:
-    """Return custom properties: the day's on the root, the night's where the page or the person wants it.
-
-    A value that points at another one on the sheet is a reference to it.
-    """
-    lines = [*header(sheet, options, "--"), ":root {"]
-    if sheet.night:
-        lines.append(f"  color-scheme: {'light dark' if options.dark == 'media' else 'light'};")
-    lines += indented(properties(sheet.day, options, "--"))
-    lines.append("}")
-    if sheet.night:
-        lines += ["", *night_rule(properties(sheet.night, options, "--"), options)]
-    lines += pair_list(sheet, options, "--")
-    return "\n".join([*lines, ""])
-
-
-def night_rule(declarations: list[str], options: Options) -> list[str]:
-    """Return the declarations of the night within what turns a stylesheet to it."""
-    lines = declarations if options.dark == "media" else ["color-scheme: dark;", *declarations]
-    for around in reversed(NIGHT_RULES[options.dark]):
-        lines = [f"{around} {{", *indented(lines), "}"]
-    return lines
-
-
-def indented(lines: list[str]) -> list[str]:
-    """Return lines one level further in; an empty one stays empty."""
-    return [f"  {line}" if line else "" for line in lines]
-
-
-def properties(values: tuple[Value, ...], options: Options, lead: str, refer: str = "var({})") -> list[str]:
-    """Return a declaration for each value, with its note as a comment; what is on one ground stands together.
-
-    refer: how one refers to another.
-    """
-    lines, ground = [], ""
-    for value in values:
-        if value.over != ground:
-            ground = value.over
-            lines.append(f"/* On {comment(ground)} */" if ground else "")
-        text = refer.format(lead + joined(value.refers, options)) if value.refers else shown(value, options)
-        said = remark(value, value.note)
-        note = f" /* {comment(said)} */" if said else ""
-        lines.append(f"{lead}{joined(value.words, options)}: {text};{note}")
-    return lines
-
-
-def header(sheet: Sheet, options: Options, lead: str) -> list[str]:
-    """Return the title, where the sheet comes from, and what came of its pairs, each as a comment."""
-    said = (sheet.title, sheet.origin, summary(sheet, options, lead))
-    return [f"/* {comment(text)} */" for text in said if text]
-
-
-def pair_list(sheet: Sheet, options: Options, lead: str) -> list[str]:
-    """Return a comment that lists every pair of a sheet; nothing without any."""
-    lines = pair_lines(sheet, options, lead)
-    if not lines:
-        return []
-    return [
-        "",
-        f"/* {LIST_BEGINS} text on ground · use · contrast ratio:",
-        *(f"   {comment(line)}" for line in lines),
-        "*/",
-    ]
-
-
-def comment(text: str) -> str:
-    """Return text that can't end the comment it is in."""
-    return " ".join(text.split()).replace("*/", "* /")
 
 
 FORMAT: Final = Format(

@@ -39,7 +39,7 @@ class Writing:
     """How a format is written. ending: of its files; mimetype: as they are served.
 
     has_options: whether a person chooses names, notation and parts.
-    holds_all: whether every value has a place.
+    holds_all: whether every value has a place. holds_texts: whether what reads on each ground has one.
     """
 
     write: Callable[[Sheet, Options], str]
@@ -47,6 +47,7 @@ class Writing:
     mimetype: str
     has_options: bool = True
     holds_all: bool = True
+    holds_texts: bool = True
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -65,5 +65,5 @@ FORMAT: Final = Format(
     name="GPL palette",
     note="for drawing programs",
     reading=Reading(read=read_gpl, endings=(".gpl",), recognise=lambda text: text.lstrip().startswith(MARK)),
-    writing=Writing(write=write_gpl, ending=".gpl", mimetype="text/plain"),
+    writing=Writing(write=write_gpl, ending=".gpl", mimetype="text/plain", holds_texts=False),
 )

@@ -67,16 +67,22 @@ def read_office_theme(text: str) -> ColorList:
 def write_office_theme(sheet: Sheet, options: Options) -> str:
     """Return the theme of the day's roles; where a slot's role is missing, the next best fills it."""
     del options  # the format has one notation and its own names
+    return f"{_DECLARATION}\n{color_scheme(sheet)}\n"
+
+
+def color_scheme(sheet: Sheet) -> str:
+    """Return the element clrScheme alone, as a theme of a presentation holds it."""
     register_namespace("a", NAMESPACE)
     root = Element(f"{{{NAMESPACE}}}clrScheme", {"name": sheet.title or "Colours"})
-    for slot, value in _filled(sheet):
+    for slot, value in filled_slots(sheet):
         entry = SubElement(root, f"{{{NAMESPACE}}}{slot}")
         SubElement(entry, f"{{{NAMESPACE}}}srgbClr", {"val": value.removeprefix("#").upper()})
     indent(root, space="  ")
-    return f"{_DECLARATION}\n{tostring(root, encoding='unicode')}\n"
+    return tostring(root, encoding="unicode")
 
 
-def _filled(sheet: Sheet) -> Iterator[tuple[str, str]]:
+def filled_slots(sheet: Sheet) -> Iterator[tuple[str, str]]:
+    """Yield each slot with its colour, `#rrggbb`, in the order of the standard."""
     opaque = [value for value in sheet.day if value.alpha == 1 and value.part != "use"]
     roles = {"-".join(value.words): value.hex for value in opaque if value.part == "role"}
     accents = _accents(opaque, roles)

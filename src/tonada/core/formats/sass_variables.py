@@ -13,11 +13,12 @@ import tinycss2
 from tonada.core.color.css_math import Quantity, split
 from tonada.core.color.notation import as_screen_shows
 from tonada.core.color.unknown import CannotTell, NotCss
-from tonada.core.formats.css import header, pair_list, properties, title_of
+from tonada.core.formats.css import title_of
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.sass_functions import Value as SassValue
 from tonada.core.formats.sass_values import DEEPEST_VALUE, Scope, Unknown, divided
 from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value
+from tonada.core.formats.stylesheet_writing import header, pair_list, properties
 
 _COMMENTS: Final = re.compile(r"/\*.*?(?:\*/|\Z)|(?<![:\w])//[^\n]*", re.DOTALL)
 _DECLARED: Final = re.compile(r"@function\s+([-\w]+)")

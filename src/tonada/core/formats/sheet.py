@@ -18,8 +18,8 @@ from tonada.core.take.parts import Pair
 
 Naming: TypeAlias = Literal["kebab", "camel", "snake"]
 NAMINGS: Final[tuple[Naming, ...]] = ("kebab", "camel", "snake")
-Dark: TypeAlias = Literal["media", "attribute", "class"]
-DARKS: Final[tuple[Dark, ...]] = ("media", "attribute", "class")
+Dark: TypeAlias = Literal["media", "attribute", "class", "light-dark"]
+DARKS: Final[tuple[Dark, ...]] = ("media", "attribute", "class", "light-dark")
 Part: TypeAlias = Literal["role", "swatch", "step", "ground", "overlay", "use"]
 # The end of a pair: the words of a value on the sheet, or the colour in CSS where it has no name there.
 End: TypeAlias = Words | str
@@ -32,7 +32,8 @@ class Options:
 
     roles, swatches, steps, grounds, overlays, night: whether they are on the sheet; texts: what reads on each
     ground, where roles are. prefix: before every name. dark: what turns a stylesheet to the night, the
-    person's wish, data-theme="dark" or the class dark.
+    person's wish, data-theme="dark" or the class dark; or both stand in one value, light-dark(). fallback:
+    whether values that older browsers don't know stand in hex first. hex_tokens: whether tokens are strings.
     """
 
     roles: bool = True
@@ -46,6 +47,8 @@ class Options:
     notation: WrittenAs = "hex"
     prefix: str = ""
     dark: Dark = "media"
+    fallback: bool = False
+    hex_tokens: bool = False
 
     def __post_init__(self) -> None:
         if self.prefix and not PREFIX.match(self.prefix):

@@ -150,5 +150,5 @@ FORMAT: Final = Format(
         read=lambda text: read_svg_swatches(text.encode()),
         recognise=lambda text: text.lstrip().startswith("<") and "<svg" in text[:_HEAD],
     ),
-    writing=Writing(write=write_svg, ending=".svg", mimetype="image/svg+xml"),
+    writing=Writing(write=write_svg, ending=".svg", mimetype="image/svg+xml", holds_texts=False),
 )

@@ -6,10 +6,20 @@ from collections.abc import Mapping
 from dataclasses import replace
 from typing import Final
 
-from tonada.core.formats.css import header, indented, night_rule, pair_list, properties
 from tonada.core.formats.format import Format, Writing
 from tonada.core.formats.naming import Words
 from tonada.core.formats.sheet import End, NamedPair, Options, Sheet, Value
+from tonada.core.formats.stylesheet_writing import (
+    has_fallback,
+    header,
+    in_one_value,
+    modern,
+    night_rule,
+    pair_list,
+    plain_first,
+    properties,
+    within,
+)
 
 # Names that make no utility of a colour, or one that means something else as well: those of version 4.3
 # that were tried with bg, text, border, fill, stroke, outline, ring and decoration.
@@ -31,12 +41,26 @@ def write_tailwind(sheet: Sheet, options: Options) -> str:
     lead = ("color", options.prefix) if options.prefix else ("color",)
     renamed = {words: _renamed(lead, words) for words in _all_words(sheet)}
     led = _with_names(sheet, renamed)
-    lines = [*header(led, kebab, "--"), *_said_of_names(renamed), "@theme {"]
-    lines += [*indented(properties(led.day, kebab, "--")), "}"]
-    if sheet.night:
-        night = night_rule(properties(led.night, kebab, "--"), options)
-        lines += ["", "@layer base {", *indented(night), "}"]
+    first = plain_first(kebab)
+    night = led.night if in_one_value(led, options) else ()
+    lines = [*header(led, kebab, "--"), *_said_of_names(renamed)]
+    lines += within("@theme", properties(led.day, first, "--", night=night))
+    base = _base(led, first)
+    if has_fallback(kebab):
+        day = within(":root", properties(led.day, kebab, "--", night=night, notes=False))
+        base += modern([*day, *_base(led, kebab, notes=False)])
+    if base:
+        lines += ["", *within("@layer base", base)]
     return "\n".join([*lines, *pair_list(led, kebab, "--"), ""])
+
+
+def _base(sheet: Sheet, options: Options, *, notes: bool = True) -> list[str]:
+    """Return the rules of the night, or what lets light-dark() follow the person's wish."""
+    if not sheet.night:
+        return []
+    if in_one_value(sheet, options):
+        return within(":root", ["color-scheme: light dark;"]) if notes else []
+    return night_rule(properties(sheet.night, options, "--", notes=notes), options)
 
 
 def _all_words(sheet: Sheet) -> set[Words]:

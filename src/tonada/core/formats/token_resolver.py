@@ -12,9 +12,10 @@ from typing import Final
 
 from tonada.core.color.notation import read_color
 from tonada.core.errors import InputError
-from tonada.core.formats.format import Format, Json, JsonReading
+from tonada.core.formats.format import Format, Json, JsonReading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
 from tonada.core.formats.tokens import DEEPEST_GROUP, read_token_object
+from tonada.core.formats.tokens_writing import write_resolver
 
 NAME: Final = "Design tokens, resolver document"
 MOST_CONTEXTS: Final = 40
@@ -37,7 +38,8 @@ def read_resolver(root: dict[str, Json]) -> ColorList:
         where = f" Its tokens are in other files: {files}. Choose one of those." if files else ""
         raise InputError(f"No colour was found.{where}", field="file")
     found = ListBuilder(NAME)
-    found.title = usual.title
+    name = root.get("name")
+    found.title = name if isinstance(name, str) else usual.title
     for color in usual.colors:
         found.add(read_color(color.hex), color.name, role=color.role)
     known = {(color.name, color.hex) for color in usual.colors}
@@ -56,6 +58,11 @@ def read_resolver(root: dict[str, Json]) -> ColorList:
     for file in dict.fromkeys(document.elsewhere):
         found.warn(None, f"The tokens in “{file[:120]}” are in another file, and aren’t read.")
     return found.build()
+
+
+def resolved(root: dict[str, Json], chosen: Mapping[str, str]) -> dict[str, Json]:
+    """Return the tokens of a resolver document in the contexts chosen, by the names of its modifiers."""
+    return _Document(root).merged(chosen)
 
 
 def _read(document: _Document, chosen: Mapping[str, str]) -> ColorList | None:
@@ -145,5 +152,9 @@ def _merge(under: dict[str, Json], over: dict[str, Json], depth: int) -> None:
 
 
 FORMAT: Final = Format(
-    kind="resolver", name=NAME, json_reading=JsonReading(read=read_resolver, recognise=is_resolver)
+    kind="resolver",
+    name=NAME,
+    note="both schemes, one set of names",
+    json_reading=JsonReading(read=read_resolver, recognise=is_resolver),
+    writing=Writing(write=write_resolver, ending=".resolver.json", mimetype="application/json"),
 )

@@ -22,7 +22,9 @@ from tonada.core.formats.check_key import LEVEL_KEY, PAIRS_KEY
 from tonada.core.formats.detect import decode_text
 from tonada.core.formats.format import Json
 from tonada.core.formats.plain_json import is_plain
+from tonada.core.formats.token_resolver import is_resolver, resolved
 from tonada.core.formats.tokens import TokenColors, parse_json
+from tonada.core.formats.tokens_writing import SCHEME
 from tonada.core.gate.listed_pairs import ListedPair, pairs_listed_in, pairs_of_plain
 from tonada.core.gate.rule_pairs import Place, RulePair, rule_pairs
 from tonada.core.limits import MAX_FILE_PAIRS, MAX_OVERLAYS
@@ -173,8 +175,26 @@ def _of_tokens(root: dict[str, Json], level: Level | None) -> tuple[CheckedPair,
         )
     if len(listed) > MAX_FILE_PAIRS:
         raise InputError(f"At most {MAX_FILE_PAIRS} pairs in one file.", field=PAIRS_KEY)
-    colors, held = TokenColors(root), level or _level_of(extensions)
-    return tuple(_of_entry(entry, f"{PAIRS_KEY}.{row}", colors, held) for row, entry in enumerate(listed))
+    held, by_scheme = level or _level_of(extensions), _TokenSchemes(root)
+    return tuple(
+        _of_entry(entry, f"{PAIRS_KEY}.{row}", by_scheme.colors(entry), held)
+        for row, entry in enumerate(listed)
+    )
+
+
+class _TokenSchemes:
+    """The tokens that the pairs of a file name: those of its scheme where it is a resolver document."""
+
+    def __init__(self, root: dict[str, Json]) -> None:
+        self._root, self._is_resolver = root, is_resolver(root)
+        self._known: dict[str, TokenColors] = {}
+
+    def colors(self, entry: Json) -> TokenColors:
+        scheme = str(entry.get(SCHEME, "")) if self._is_resolver and isinstance(entry, dict) else ""
+        if scheme not in self._known:
+            tokens = resolved(self._root, {SCHEME: scheme}) if self._is_resolver else self._root
+            self._known[scheme] = TokenColors(tokens)
+        return self._known[scheme]
 
 
 def _level_of(extensions: Json) -> Level:

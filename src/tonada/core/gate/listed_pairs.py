@@ -16,7 +16,7 @@ from tonada.core.formats.css import is_by_night
 from tonada.core.formats.format import Json
 from tonada.core.formats.plain_json import COLORS, PAIRS
 from tonada.core.limits import MAX_FILE_PAIRS
-from tonada.core.source.stylesheets.computed import filled_in
+from tonada.core.source.stylesheets.computed import filled_in, paint
 from tonada.core.source.stylesheets.scan import scan_stylesheet
 
 _SASS: Final = re.compile(r"^[ \t]*([$@][\w-]+):[ \t]*([^;\n]+);", re.MULTILINE)
@@ -90,7 +90,7 @@ def _plain_values(root: dict[str, Json]) -> dict[str, dict[str, Seen]]:
     found: dict[str, dict[str, Seen]] = {"day": {}, "night": {}}
     for entry in root[COLORS]:
         if isinstance(entry, dict) and entry.get("scheme") in found:
-            seen = _read(str(entry.get("hex")), {})
+            seen = _read(str(entry.get("hex")))
             if seen is not None:
                 found[entry["scheme"]][str(entry.get("token"))] = seen
     return found
@@ -98,7 +98,7 @@ def _plain_values(root: dict[str, Json]) -> dict[str, dict[str, Seen]]:
 
 def _judged(line: PairLine, values: Mapping[str, Seen], level: Level, after: str) -> ListedPair:
     def end(name: str) -> Seen:
-        seen = values.get(name) or _read(name, {})
+        seen = values.get(name) or _read(name)
         if seen is None:
             raise InputError(f"The list of pairs names {name[:60]}, which has no colour here.", field="file")
         return seen
@@ -121,14 +121,17 @@ def _values(text: str, *, night: bool) -> dict[str, Seen]:
     declared = [entry for entry in scan_stylesheet(text) if entry.property.startswith("--")]
     counted = sorted((entry for entry in declared if night or not is_by_night(entry)), key=is_by_night)
     variables = {entry.property: entry.value for entry in counted}
-    return dict(_all_read(variables))
+    return dict(_all_read(variables, "dark" if night else "light"))
 
 
-def _all_read(variables: Mapping[str, str]) -> Iterator[tuple[str, Seen]]:
+def _all_read(variables: Mapping[str, str], scheme: str) -> Iterator[tuple[str, Seen]]:
     for name, value in variables.items():
-        seen = _read(value, variables)
-        if seen is not None:
-            yield name, seen
+        try:
+            colors = paint(filled_in(value, variables), scheme).colors
+        except CannotTell:
+            continue
+        if len(colors) == 1:
+            yield name, (colors[0].hex, colors[0].alpha)
 
 
 def _sass_values(text: str) -> dict[str, Seen]:
@@ -138,15 +141,15 @@ def _sass_values(text: str) -> dict[str, Seen]:
         value = own
         for _ in range(DEEPEST_REFERENCE):
             value = written.get(value, value)
-        seen = _read(value, {})
+        seen = _read(value)
         if seen is not None:
             found[name] = seen
     return found
 
 
-def _read(value: str, variables: Mapping[str, str]) -> Seen | None:
+def _read(value: str) -> Seen | None:
     try:
-        read = read_color(filled_in(value, variables))
-    except (ColorError, CannotTell):
+        read = read_color(value)
+    except ColorError:
         return None
     return read.hex, read.alpha

@@ -33,4 +33,5 @@ FORMAT: Final = FileFormat(
     mimetype="application/zip",
     make=make_modes,
     options=True,
+    texts=True,
 )

@@ -10,7 +10,7 @@ from pydantic import AfterValidator, ConfigDict, Field, StringConstraints, WithJ
 from tonada.core import limits
 from tonada.core.color.press import Press
 from tonada.core.color.requirements import Outcome
-from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, WrittenAs, all_notations
+from tonada.core.color.writing import CSS_NOTATIONS, NOTATIONS, PLAIN_NOTATIONS, WrittenAs, all_notations
 from tonada.core.formats.sheet import DARKS, NAMINGS, Dark, Naming, Options
 from tonada.core.gate.written import Undecided
 from tonada.core.handoff.slots import PURPOSES, Destination, FilledSlot, Purpose, Slot
@@ -50,6 +50,8 @@ class OptionsModel(Model):
     notation: WrittenAs = "hex"
     prefix: Annotated[str, StringConstraints(max_length=20), Line] = ""
     dark: Dark = "media"
+    fallback: bool = False
+    hex_tokens: bool = False
     paper: Paper = "A4"
     page_values: bool = False
     page_steps: bool = False
@@ -103,15 +105,21 @@ class FormatAnswer(Model):
     ending: str
     is_text: bool
     options: bool
+    texts: bool
     note: str
 
 
 class HandoffVocabulary(Model):
-    """press: the name of the profile that CMYK goes through, None where there is none."""
+    """newer_notations: those of files that older browsers don't know.
+
+    press: the name of the profile that CMYK goes through, None where there is none."""
 
     formats: tuple[FormatAnswer, ...]
     notations: tuple[WrittenAs, ...] = NOTATIONS
     file_notations: tuple[WrittenAs, ...] = CSS_NOTATIONS
+    newer_notations: tuple[WrittenAs, ...] = tuple(
+        notation for notation in CSS_NOTATIONS if notation not in PLAIN_NOTATIONS
+    )
     namings: tuple[Naming, ...] = NAMINGS
     darks: tuple[Dark, ...] = DARKS
     papers: tuple[Paper, ...] = PAPERS
@@ -127,6 +135,7 @@ class HandoffVocabulary(Model):
                 ending=one.ending,
                 is_text=one.is_text,
                 options=one.options,
+                texts=one.texts,
                 note=one.note,
             )
             for kind, one in FILE_FORMATS.items()

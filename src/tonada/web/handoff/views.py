@@ -42,7 +42,7 @@ computed = blueprint("handoff_computed")
 csrf.exempt(computed)
 
 # Of a preview; nobody reads further.
-PREVIEW_CHARACTERS = 12_000
+PREVIEW_CHARACTERS = 60_000
 
 
 @computed.get("/handoff", responses={200: HandoffVocabulary}, summary="The formats, notations and namings")
