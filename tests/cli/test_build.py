@@ -19,7 +19,7 @@ def test_a_logo_becomes_a_checked_take(capsys: pytest.CaptureFixture[str], tmp_p
     assert (code, err) == (0, "")
     assert said.splitlines()[0].startswith("primary   #2b3a8c  Covers 74% of the artwork")
     assert said.splitlines()[-1] == "38 pairs checked by day and night: all pass AA."
-    take, _ = read_own(out.read_bytes())
+    take = read_own(out.read_bytes()).take
     assert {one.hex for one in take.swatches if one.held} == {"#2b3a8c", "#b6653a", "#d7b13c"}
     code, _, _ = run(capsys, "check", str(out))
     assert code == 0
@@ -46,7 +46,7 @@ def test_a_mood_is_free_and_with_colors_it_shapes_what_is_free(
     out = tmp_path / "mood.tonada.json"
     code, _, _ = run(capsys, "build", "--mood", "calm", "natural", "--out", str(out))
     assert code == 0
-    take, _ = read_own(out.read_bytes())
+    take = read_own(out.read_bytes()).take
     assert not any(one.held for one in take.swatches)
     shaped = as_json(capsys, "build", "#2b3a8c", "--mood", "calm")
     assert shaped["short"] == []

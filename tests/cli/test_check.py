@@ -16,7 +16,7 @@ import pytest
 
 from tests.cli.test_cli import run
 from tests.takes import FAILING
-from tonada.document.own_file import write_own
+from tonada.document.own_file import OwnFile, write_own
 
 GUIDE = Path(__file__).parents[2] / "docs" / "check.md"
 SHEET = """.good { color: #000; background: #fff }
@@ -96,7 +96,7 @@ def test_a_take_is_held_to_its_own_level_unless_told_otherwise(
     own = folder / "a.tonada.json"
     from dataclasses import replace
 
-    own.write_text(write_own(replace(FAILING, level="AAA"), "A, one"), encoding="utf-8")
+    own.write_text(write_own(OwnFile(replace(FAILING, level="AAA"), "A", "one")), encoding="utf-8")
 
     def needed(*more: str) -> float:
         pairs = json.loads(run(capsys, "check", str(own), "--json", *more)[1])["pairs"]

@@ -19,7 +19,7 @@ from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.errors import ImageError, InputError
 from tonada.core.source.pictures import extract_colors
 from tonada.core.take.take import Role
-from tonada.document.own_file import read_own, write_own
+from tonada.document.own_file import OwnFile, read_own, write_own
 from tonada.files.client_sheet import ALL_PAGES, ExportHeader, Paper, html_sheet, pdf_sheet
 from tonada.files.file_format import Handoff
 from tonada.files.kinds import FILE_FORMATS, make_file
@@ -32,15 +32,15 @@ HEAD = ExportHeader("Orrin Peak Observatory", "Take 1", "version 3, made for a t
 @pytest.fixture
 def own(tmp_path: Path) -> Path:
     file = tmp_path / "orrin.tonada.json"
-    file.write_text(write_own(FAILING, "Orrin Peak Observatory, Take 1"), encoding="utf-8")
+    file.write_text(write_own(OwnFile(FAILING, "Orrin Peak Observatory", "Take 1")), encoding="utf-8")
     return file
 
 
 def test_tonadas_own_file_keeps_the_whole_take_to_the_byte(own: Path) -> None:
-    take, name = read_own(own.read_bytes())
-    assert take == FAILING
-    assert name == "Orrin Peak Observatory, Take 1"
-    assert write_own(take, name).encode() == own.read_bytes()
+    read = read_own(own.read_bytes())
+    assert read.take == FAILING
+    assert read.title == "Orrin Peak Observatory, Take 1"
+    assert write_own(read).encode() == own.read_bytes()
 
 
 @pytest.mark.parametrize(

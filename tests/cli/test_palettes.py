@@ -36,7 +36,7 @@ def test_a_palette_is_taken_as_a_file_that_passes_its_check(
     code, said, _ = run(capsys, "palettes", "--take", palette.name.upper(), "--aaa", "--out", str(out))
     assert code == 0
     assert said.splitlines()[-1] == "Every pair passes AAA, by day and by night."
-    take, _ = read_own(out.read_bytes())
+    take = read_own(out.read_bytes()).take
     assert take.level == "AAA"
     assert run(capsys, "check", str(out))[0] == 0
     assert as_json(capsys, "palettes", "--take", palette.name)["short"] == []

@@ -17,7 +17,7 @@ from tonada.core.take.take import Take
 from tonada.document.own_file import read_own
 from tonada.document.take import TakeDocument, document_json
 
-EARLIER = read_own((Path(__file__).parent / "kept" / "take-1.json").read_bytes())[0]
+EARLIER = read_own((Path(__file__).parent / "kept" / "take-1.json").read_bytes()).take
 SET = ProofSettings(sizes=(("h1", TextSize(40.0, 650)),), sections=(("home", "story", "mist"),))
 
 

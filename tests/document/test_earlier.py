@@ -18,7 +18,7 @@ from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.earlier import ROLES_OF_FORMAT_1, current_document
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Role, Take
-from tonada.document.own_file import read_own, write_own
+from tonada.document.own_file import OwnFile, read_own, write_own
 from tonada.document.readings import read_kept
 from tonada.document.take import TakeDocument
 from tonada.intake.results import image_to_json, list_to_json, mood_to_json, stylesheet_to_json
@@ -35,7 +35,7 @@ def colors_by_role(take: Take) -> dict[str, str]:
 
 @pytest.fixture(scope="module")
 def take() -> Take:
-    return read_own(OWN_FILE)[0]
+    return read_own(OWN_FILE).take
 
 
 def test_a_file_of_version_1_has_the_same_colors_under_the_new_names(take: Take) -> None:
@@ -78,9 +78,9 @@ def test_grounds_and_slots_keep_what_they_use(take: Take) -> None:
 
 
 def test_what_is_written_now_is_of_version_3_and_reads_back(take: Take) -> None:
-    written = write_own(take, "Now")
+    written = write_own(OwnFile(take, "Now"))
     assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (3, 2)
-    assert read_own(written.encode()) == (take, "Now")
+    assert read_own(written.encode()) == OwnFile(take, "Now")
 
 
 def test_a_document_of_this_format_stays_as_it_is(take: Take) -> None:

@@ -59,7 +59,8 @@ def test_an_archive_has_everything_and_the_own_file_is_the_version(client: Clien
     client.put(f"/api/takes/{take}", json={"document": {"format": 2}, "revision": 2})
     archive = zipfile.ZipFile(io.BytesIO(client.get(f"/api/takes/{take}/versions/1/files/zip").data))
     assert len(archive.namelist()) == len(FILE_FORMATS) - 1
-    kept, name = read_own(archive.read("orrin-peak-take-1.tonada.json"))
+    own = read_own(archive.read("orrin-peak-take-1.tonada.json"))
+    kept, name = own.take, own.title
     assert kept == TAKE
     assert name == "Orrin Peak, Take 1"
 

@@ -8,6 +8,7 @@ type SlotPath =
 export type Session = Schemas['SessionAnswer']
 export type BrandSummary = Schemas['BrandSummary']
 export type BrandDetail = Schemas['BrandDetail']
+export type OpenedFile = Schemas['OpenedAnswer']
 export type Source = Schemas['SourceAnswer']
 export type FoundColor = Schemas['FoundColorAnswer']
 export type Take = Schemas['TakeAnswer']

@@ -41,12 +41,14 @@ const ACTIONS: Readonly<Record<Shelf, readonly { value: BrandAction; label: stri
   open: [
     { value: 'rename', label: 'Rename' },
     { value: 'copy', label: 'Duplicate' },
+    { value: 'download', label: 'Download as a file' },
     { value: 'archive', label: 'Archive' },
     { value: 'delete', label: 'Delete' },
   ],
   archived: [
     { value: 'open', label: 'Back to work' },
     { value: 'rename', label: 'Rename' },
+    { value: 'download', label: 'Download as a file' },
     { value: 'delete', label: 'Delete' },
   ],
   deleted: [{ value: 'restore', label: 'Restore' }],

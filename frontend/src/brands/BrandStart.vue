@@ -69,6 +69,18 @@ function picked(event: Event) {
         an existing site’s stylesheet
         <input type="file" class="sr-only" multiple :accept="ACCEPTED.styles" @change="picked" />
       </label>
+      <label
+        class="button cursor-pointer justify-start focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
+      >
+        a file of Tonada’s
+        <input
+          type="file"
+          class="sr-only"
+          :accept="ACCEPTED.own"
+          data-testid="own-file"
+          @change="picked"
+        />
+      </label>
       <button type="button" class="button justify-start" @click="emit('from', 'mood')">
         a mood
       </button>

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, explain, answerOf } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
+import { ownKindOf, useOpenedFilesStore } from '@/take/openedFiles'
 
 const LONGEST = 80
 const NAMELESS = 'New brand'
@@ -23,6 +24,7 @@ export function nameFromFile(file: string): string {
 export function useBrandStart() {
   const router = useRouter()
   const store = useBrandStore()
+  const opened = useOpenedFilesStore()
   const name = ref('')
   const error = ref('')
   /** What is being read, while it is. */
@@ -43,6 +45,15 @@ export function useBrandStart() {
     }
   }
 
+  /** A file of ours is opened as it is: a take in a brand of its own, or a whole brand. */
+  async function openOwn(files: readonly File[]): Promise<boolean> {
+    const [file] = files
+    if (!file || files.length > 1 || !(await ownKindOf(file))) return false
+    const { brand, take } = await opened.open(file)
+    await router.push({ name: 'roles', params: { brandId: brand.id, takeId: take.id } })
+    return true
+  }
+
   /** A brand whose file can't be read is none: the way to the next try is clear. */
   const fromFiles = (files: File[]) =>
     attempt(async () => {
@@ -54,6 +65,7 @@ export function useBrandStart() {
       }
       reading.value = first.name
       try {
+        if (await openOwn(files)) return
         const brand = await make(name.value.trim() || nameFromFile(first.name))
         await store.open(brand.id)
         if (await store.addFiles(files)) await router.push(frame(brand))

@@ -3,10 +3,11 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, explain, answerOf } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
+import { fetchFile } from '@/ui/fetchFile'
 import { usePages } from '@/ui/usePages'
 
 export type Shelf = 'open' | 'archived' | 'deleted'
-export type BrandAction = 'rename' | 'copy' | 'archive' | 'open' | 'delete' | 'restore'
+export type BrandAction = 'rename' | 'copy' | 'download' | 'archive' | 'open' | 'delete' | 'restore'
 type Brand = BrandSummary['brand']
 
 /** As long as somebody types on. */
@@ -43,14 +44,15 @@ export function useBrands() {
     }
   }
 
-  const WORK: Readonly<Record<Exclude<BrandAction, 'rename'>, (brand: Brand) => Promise<unknown>>> =
-    {
-      copy: (brand) => answerOf(api.POST('/api/brands/{brand_id}/copies', path(brand))),
-      archive: (brand) => archive(brand, true),
-      open: (brand) => archive(brand, false),
-      delete: (brand) => api.DELETE('/api/brands/{brand_id}', path(brand)),
-      restore: (brand) => answerOf(api.POST('/api/brands/{brand_id}/restoration', path(brand))),
-    }
+  const WORK: Readonly<
+    Record<Exclude<BrandAction, 'rename' | 'download'>, (brand: Brand) => Promise<unknown>>
+  > = {
+    copy: (brand) => answerOf(api.POST('/api/brands/{brand_id}/copies', path(brand))),
+    archive: (brand) => archive(brand, true),
+    open: (brand) => archive(brand, false),
+    delete: (brand) => api.DELETE('/api/brands/{brand_id}', path(brand)),
+    restore: (brand) => answerOf(api.POST('/api/brands/{brand_id}/restoration', path(brand))),
+  }
   const WAYS_BACK: Readonly<Partial<Record<BrandAction, { said: string; back: BrandAction }>>> = {
     archive: { said: 'was archived.', back: 'open' },
     delete: { said: 'was deleted, with its takes and sources.', back: 'restore' },
@@ -59,6 +61,10 @@ export function useBrands() {
   async function act(action: BrandAction, brand: Brand) {
     if (action === 'rename') {
       renamed.value = brand
+      return
+    }
+    if (action === 'download') {
+      fetchFile(`/api/brands/${brand.id}/file`)
       return
     }
     gone.value = undefined

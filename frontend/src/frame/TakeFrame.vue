@@ -19,6 +19,8 @@ import { useShortfallNews } from './useShortfallNews'
 import { useColorDrag } from '@/page/useColorDrag'
 import { useCopy } from '@/ui/useCopy'
 import { useFileIntake } from '@/source/useFileIntake'
+import { useOpenedFilesStore } from '@/take/openedFiles'
+import { useOpening } from './useOpening'
 import { roleLabel } from '@/take/roles'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
@@ -82,7 +84,11 @@ async function open(work: Promise<Source | undefined>) {
   const source = await work
   if (source) await router.push({ name: 'source', query: { source: source.id } })
 }
-const read = (files: File[]) => open(brand.addFiles(files))
+const opened = useOpenedFilesStore()
+const { openOwn } = useOpening()
+async function read(files: File[]) {
+  if (!(await openOwn(files))) await open(brand.addFiles(files))
+}
 
 /** Past the header, the takes and the steps. */
 function skip() {
@@ -116,6 +122,7 @@ const isReady = computed(() => brand.detail && take.document)
       <TakeHeader />
       <ConflictBar />
       <LookingBar />
+      <NoticeBar v-if="opened.missing" :text="opened.missing" @dismiss="opened.forget()" />
       <NoticeBar
         v-if="take.changeProblem"
         :text="take.changeProblem"

@@ -7,6 +7,7 @@ import ViewMenu from '@/head/ViewMenu.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
 import { useCameBackStore } from '@/remarks/cameBack'
+import { useOpening } from './useOpening'
 import { useTakeActions } from './useTakeActions'
 import { countOf } from '@/ui/format'
 import { useBrandStore } from '@/take/brand'
@@ -34,6 +35,7 @@ const saved = computed(
 )
 const elsewhere = computed(() => take.unsavedElsewhere.join(', '))
 
+const { openOwn } = useOpening()
 const actions = useTakeActions()
 const { isRenaming, showsDeleted, deleted, problem } = actions
 </script>
@@ -51,6 +53,7 @@ const { isRenaming, showsDeleted, deleted, problem } = actions
       :takes="brand.detail.takes"
       :has-deleted="brand.detail.removed_takes.length > 0"
       @act="actions.act"
+      @file="(file) => openOwn([file])"
     />
     <p
       class="ml-auto min-w-13 truncate text-quiet"

@@ -1,18 +1,38 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useInView } from './useInView'
 import ActionMenu from '@/ui/ActionMenu.vue'
 import DotsIcon from '@/ui/DotsIcon.vue'
 import { api, answerOf } from '@/api/client'
+import { ACCEPTED } from '@/api/constants'
+import { pickedFiles } from '@/ui/pickedFiles'
 import type { TakeSummary } from '@/api/types'
 import { usePagePreview } from '@/page/usePagePreview'
 
 export type TakeAction =
-  'copy' | 'empty' | 'rename' | 'left' | 'right' | 'delete' | 'versions' | 'compare' | 'deleted'
+  | 'copy'
+  | 'empty'
+  | 'file'
+  | 'rename'
+  | 'left'
+  | 'right'
+  | 'delete'
+  | 'versions'
+  | 'compare'
+  | 'deleted'
 
 const props = defineProps<{ takes: readonly TakeSummary[]; hasDeleted: boolean }>()
-const emit = defineEmits<{ act: [action: TakeAction] }>()
+const emit = defineEmits<{ act: [action: TakeAction]; file: [file: File] }>()
+const picker = useTemplateRef('picker')
+function act(action: TakeAction) {
+  if (action === 'file') picker.value?.click()
+  else emit('act', action)
+}
+function picked(event: Event) {
+  const [file] = pickedFiles(event)
+  if (file) emit('file', file)
+}
 const route = useRoute()
 const router = useRouter()
 useInView('tabs')
@@ -35,6 +55,7 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
   { value: 'rename', label: 'Rename' },
   { value: 'copy', label: 'Copy as a new take' },
   { value: 'empty', label: 'New empty take' },
+  { value: 'file', label: 'Open a take’s file' },
   { value: 'left', label: 'Move left', disabled: place.value <= 0 },
   { value: 'right', label: 'Move right', disabled: place.value >= props.takes.length - 1 },
   { value: 'versions', label: 'Versions' },
@@ -86,9 +107,18 @@ const actions = computed<{ value: TakeAction; label: string; disabled?: boolean 
       :actions="actions"
       label="Options for this take"
       button-class="px-2.5 -outline-offset-3 hover:bg-surround"
-      @act="emit('act', $event)"
+      @act="act"
     >
       <DotsIcon />
     </ActionMenu>
+    <input
+      ref="picker"
+      type="file"
+      class="hidden"
+      aria-label="A take’s file"
+      data-testid="take-file"
+      :accept="ACCEPTED.own"
+      @change="picked"
+    />
   </nav>
 </template>

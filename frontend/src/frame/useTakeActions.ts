@@ -55,7 +55,8 @@ export function useTakeActions() {
       else if (action === 'rename') isRenaming.value = true
       else if (action === 'left' || action === 'right') await move(action === 'left' ? -1 : 1)
       else if (action === 'delete') await remove(take.take)
-      else if (action !== 'deleted') await router.push({ name: action, params: route.params })
+      else if (action !== 'deleted' && action !== 'file')
+        await router.push({ name: action, params: route.params })
     })
 
   const rename = (name: string) =>

@@ -23,7 +23,7 @@ const PAGES = [
   { name: 'page_pairs', label: 'Every pair with its ratio' },
 ] as const
 const SHEETS = ['pdf', 'html']
-const EXAMPLES = { kebab: 'on-mist-text', camel: 'onMistText', snake: 'on_mist_text' } as const
+const EXAMPLES = { kebab: 'text-on-mist', camel: 'textOnMist', snake: 'text_on_mist' } as const
 const DARKS = {
   media: 'By system setting',
   attribute: 'By data-theme="dark"',

@@ -5,6 +5,7 @@ import { useAnswer } from '@/ui/useAnswer'
 import { isSameDocument } from '@/take/same'
 import { asKept } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
+import { fetchFile } from '@/ui/fetchFile'
 
 /** What leaves is always a version: the one that is looked at, else the newest, else a new one. */
 export function useHandoff() {
@@ -77,12 +78,12 @@ export function useHandoff() {
     const query = new URLSearchParams(
       Object.entries(options).map(([key, value]) => [key, String(value)]),
     )
-    fetchFile(version, `files/${kind}?${query.toString()}`)
+    fetchFile(`${addressOf(version)}/files/${kind}?${query.toString()}`)
   }
 
   async function downloadSlots(destination: string, kind: SlotKind, name: string) {
     const version = await versionToHand(`Slots: ${name}`.slice(0, 40))
-    if (version) fetchFile(version, `slots/${destination}/${kind}`)
+    if (version) fetchFile(`${addressOf(version)}/slots/${destination}/${kind}`)
   }
 
   async function downloadRecoloured(
@@ -93,15 +94,13 @@ export function useHandoff() {
   ) {
     const version = await versionToHand(`Recoloured: ${name}`.slice(0, 40))
     if (version)
-      fetchFile(version, `recoloured/${source}?write=${write}&pictures=${pictures.toString()}`)
+      fetchFile(
+        `${addressOf(version)}/recoloured/${source}?write=${write}&pictures=${pictures.toString()}`,
+      )
   }
 
   return { newest, isCut, problem, download, downloadRecoloured, downloadSlots, versionToHand }
 }
 
-function fetchFile(version: { id: string; number: number }, path: string) {
-  const link = document.createElement('a')
-  link.href = `/api/takes/${version.id}/versions/${version.number.toString()}/${path}`
-  link.download = ''
-  link.click()
-}
+const addressOf = (version: { id: string; number: number }) =>
+  `/api/takes/${version.id}/versions/${version.number.toString()}`

@@ -229,6 +229,7 @@ export const useBrandStore = defineStore('brand', () => {
     setPicked,
     remove,
     restore,
+    say: (what: string) => (problem.value = what),
     dismiss: () => (problem.value = ''),
     forgetRemoved: () => (removed.value = undefined),
   }

@@ -169,12 +169,12 @@ def _in_mood(take: Take, words: tuple[str, ...]) -> tuple[Take, str]:
 
 def take_file(take: Take, name: str, kind: str) -> bytes:
     """Return a take as a file of a kind."""
-    from tonada.document.own_file import write_own
+    from tonada.document.own_file import OwnFile, write_own
     from tonada.files.client_sheet import ExportHeader
     from tonada.files.file_format import Handoff
     from tonada.files.kinds import make_file
     from tonada.files.press_profile import usual_press
 
     if kind == "tonada":
-        return write_own(take, name).encode()
-    return make_file(Handoff(take, ExportHeader(name, "take", ""), usual_press()), kind)
+        return write_own(OwnFile(take, name)).encode()
+    return make_file(Handoff(take, ExportHeader(name, "", ""), usual_press()), kind)

@@ -179,7 +179,7 @@ def _pairs_of(settings: Settings) -> list[CheckedPair]:
         # With pydantic, which other files can do without.
         from tonada.document.own_file import read_own
 
-        take = read_own(data)[0]
+        take = read_own(data).take
         held = take if settings.level is None else replace(take, level=settings.level)
         found += [replace(entry, file=shown) for entry in check_take(held)]
     if others:

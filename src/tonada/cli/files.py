@@ -112,8 +112,7 @@ def _export(parsed: argparse.Namespace) -> int:
     from tonada.files.kinds import make_file
     from tonada.files.press_profile import usual_press
 
-    take, name = read_own(content_of(parsed.file))
-    brand, _, take_name = name.partition(", ")
+    own = read_own(content_of(parsed.file))
     options = Options(
         steps=parsed.steps,
         grounds=parsed.grounds,
@@ -127,8 +126,9 @@ def _export(parsed: argparse.Namespace) -> int:
         hex_tokens=parsed.hex_tokens,
     )
     pages = SheetPages(**dict.fromkeys(parsed.pages, True))
-    head = ExportHeader(brand or "Colours", take_name or "take", "")
-    give(make_file(Handoff(take, head, usual_press(), options, parsed.paper, pages), parsed.to), parsed.out)
+    head = ExportHeader(own.brand, own.name, own.origin)
+    handoff = Handoff(own.take, head, usual_press(), options, parsed.paper, pages, own.pictures)
+    give(make_file(handoff, parsed.to), parsed.out)
     return 0
 
 
@@ -138,11 +138,10 @@ def _slots(parsed: argparse.Namespace) -> int:
     from tonada.files.client_sheet import ExportHeader
     from tonada.files.slot_files import slot_file
 
-    take, name = read_own(content_of(parsed.file))
-    brand, _, take_name = name.partition(", ")
+    own = read_own(content_of(parsed.file))
     destination = next(destination for destination in SHIPPED if destination.id == parsed.destination)
-    filled = fill_slots(take, destination, chosen_slots(take, destination.id))
-    head = ExportHeader(brand or "Colours", take_name or "take", "")
+    filled = fill_slots(own.take, destination, chosen_slots(own.take, destination.id))
+    head = ExportHeader(own.brand, own.name, own.origin)
     give(slot_file(destination, filled, head, parsed.to), parsed.out)
     return 0
 
@@ -154,7 +153,7 @@ def _recolour(parsed: argparse.Namespace) -> int:
     from tonada.core.source.stylesheets import StyleFile
     from tonada.document.own_file import read_own
 
-    take, _ = read_own(parsed.take.read_bytes())
+    take = read_own(parsed.take.read_bytes()).take
     files = [
         StyleFile(
             name_of(parsed.file) or "standard-input", decode_text(content_of(parsed.file)), parsed.pictures

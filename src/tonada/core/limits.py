@@ -102,3 +102,15 @@ MAX_FOUND_COLORS: Final = 12
 LARGEST_INTEGER: Final = 2**31 - 1
 # Longer than the document of a take with everything above at its limit.
 MAX_JSON_BYTES: Final = 512 * 1024
+
+# An archive of a whole brand: as it comes, unpacked, and what it may hold.
+MAX_ARCHIVE_BYTES: Final = 60 * 1024 * 1024
+MAX_ARCHIVE_UNPACKED_BYTES: Final = 160 * 1024 * 1024
+MAX_ARCHIVE_RECORD_BYTES: Final = 40 * 1024 * 1024
+MAX_ARCHIVE_FILES: Final = 400
+MAX_ARCHIVED_SOURCES: Final = 200
+MAX_ARCHIVED_TAKES: Final = 100
+MAX_ARCHIVED_VERSIONS: Final = 2_000
+MAX_ARCHIVED_REVIEWS: Final = 100
+MAX_ARCHIVED_READERS: Final = 1_000
+MAX_ARCHIVED_EVENTS: Final = 20_000

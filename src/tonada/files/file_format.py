@@ -13,6 +13,7 @@ from tonada.core.formats.naming import words_of
 from tonada.core.formats.sheet import USUAL_OPTIONS, Options, Sheet
 from tonada.core.formats.take_sheet import sheet_of
 from tonada.core.take.take import Take
+from tonada.document.own_file import NamedPicture
 from tonada.files.client_sheet import FIRST_PAGE, ExportHeader, Paper, SheetPages
 
 # All files of an archive have this date: the same version gives the same bytes.
@@ -21,7 +22,7 @@ _NO_DATE: Final = (2026, 1, 1, 0, 0, 0)
 
 @dataclass(frozen=True, slots=True)
 class Handoff:
-    """A version with all that its files say of it."""
+    """A version with all that its files say of it. pictures: those that the take names."""
 
     take: Take
     head: ExportHeader
@@ -29,10 +30,11 @@ class Handoff:
     options: Options = USUAL_OPTIONS
     paper: Paper = "A4"
     pages: SheetPages = FIRST_PAGE
+    pictures: tuple[NamedPicture, ...] = ()
 
     @property
     def title(self) -> str:
-        return f"{self.head.brand}, {self.head.take}"
+        return ", ".join(part for part in (self.head.brand, self.head.take) if part)
 
     def sheet(self) -> Sheet:
         """Return the values of the take, as the options want them."""

@@ -68,6 +68,11 @@ def _pixels(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered
     return {**size, "format": picture.format}, parts
 
 
+def _preview(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered:
+    """The picture to show of one that was read before."""
+    return None, [render_preview(files[0])]
+
+
 WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answered]]] = {
     "take in": _take_in,
     "is bitmap": _is_bitmap,
@@ -75,4 +80,5 @@ WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answere
     "colors": _colors,
     "styles": _styles,
     "pixels": _pixels,
+    "preview": _preview,
 }

@@ -17,7 +17,7 @@ from tonada.core.take.take import Take
 from tonada.document.review import Width
 from tonada.document.take import TakeDocument
 from tonada.files.press_profile import usual_press
-from tonada.frozen.freezing import Frame, Material, freeze
+from tonada.frozen.freezing import Frame, Frozen, Material, freeze
 from tonada.frozen.page_set import PageSet, ReviewFile
 from tonada.sharing.tokens import Token, new_token
 from tonada.store import brands, sources, takes, versions
@@ -87,8 +87,8 @@ def make_review(
         ShownVersion(one.take, kept.version, bytes.fromhex(kept.digest))
         for one, kept in zip(wanted.takes, found.content.takes, strict=True)
     ]
-    _keep_set(connection, workspace, page_set)
-    frozen.keep_files(connection, workspace, _rows(found.files))
+    keep_page_set(connection, workspace, page_set)
+    keep_files_of(connection, workspace, found)
     new = NewReview(
         brand=brand.id,
         greeting=wanted.greeting,
@@ -138,21 +138,28 @@ def _material(
         version=version.number,
         document=version.document,
         dated=f"version {version.number}, {version.created_at:%-d %B %Y}",
-        logo=_picture(connection, workspace, take.proof.logo),
-        picture=_picture(connection, workspace, take.proof.picture),
+        logo=shown_picture(connection, workspace, take.proof.logo),
+        picture=shown_picture(connection, workspace, take.proof.picture),
     )
 
 
-def _picture(connection: Connection, workspace: UUID, source: str | None) -> bytes | None:
+def shown_picture(connection: Connection, workspace: UUID, source: str | None) -> bytes | None:
+    """Return the picture of a source as PNG; None where there is none."""
     try:
         return sources.preview(connection, workspace, UUID(source or ""))[0]
     except (ValueError, NotFound):
         return None
 
 
-def _keep_set(connection: Connection, workspace: UUID, page_set: PageSet) -> None:
+def keep_page_set(connection: Connection, workspace: UUID, page_set: PageSet) -> None:
+    """Keep what draws the pages, with its files."""
     frozen.keep_files(connection, workspace, _rows(page_set.files.values()))
     frozen.keep_set(connection, workspace, bytes.fromhex(page_set.digest), page_set.names)
+
+
+def keep_files_of(connection: Connection, workspace: UUID, found: Frozen) -> None:
+    """Keep the pictures and sheets that a review shows."""
+    frozen.keep_files(connection, workspace, _rows(found.files))
 
 
 def _rows(files: Iterable[ReviewFile]) -> list[FrozenFile]:

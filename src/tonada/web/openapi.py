@@ -42,13 +42,14 @@ _TOKEN: Final[Node] = {
 EVENTS: Final = "text/event-stream"
 # Of a stream: only that something is new, and no word of what.
 _EVENT: Final[Node] = {"schema": {"type": "object", "properties": {"event": {"const": "new"}}}}
-# What answers of reviews are that have no model: by the end of their path.
-_OF_REVIEWS: Final[tuple[tuple[str, tuple[str, ...], Node], ...]] = (
+# What answers are that have no model: by the end of their path.
+_BY_PATH: Final[tuple[tuple[str, tuple[str, ...], Node], ...]] = (
     ("/events", (EVENTS,), {}),
     ("/reviews/{review_id}/file", ("text/html",), {"headers": _ATTACHMENT}),
     ("/reviews/{review_id}/history", ("application/pdf",), {"headers": _ATTACHMENT}),
     ("/files/{digest}", ("image/png", "application/pdf"), {}),
     ("/mails/{mail_id}/page", ("text/html",), {}),
+    ("/brands/{brand_id}/file", ("application/zip",), {"headers": _ATTACHMENT}),
 )
 _ABOUT: Final = (
     "Everything that the pages do. A script asks GET /api/session once and sends its cookie and its token "
@@ -128,7 +129,7 @@ def _without_a_model(path: str, method: str) -> Node:
     if path.endswith("/palettes/files"):
         json_file: Node = {"application/json": {"schema": {"type": "object"}}}
         return {"200": {"description": "The file", "content": json_file, "headers": _ATTACHMENT}}
-    for ending, mimetypes, headers in _OF_REVIEWS:
+    for ending, mimetypes, headers in _BY_PATH:
         if path.endswith(ending):
             kind = _EVENT if mimetypes == (EVENTS,) else _BINARY
             content = dict.fromkeys(mimetypes, kind)

@@ -16,7 +16,7 @@ from werkzeug.exceptions import HTTPException, RequestEntityTooLarge, SecurityEr
 from werkzeug.exceptions import NotFound as NoSuchAddress
 
 from tonada.core.errors import ImageError, ImageTooLarge, InputError, NotReachable
-from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.core.limits import MAX_ARCHIVE_BYTES, MAX_FILE_BYTES, MAX_JSON_BYTES
 from tonada.document.wrong_fields import first_wrong
 from tonada.frozen.page_set import NotBuilt
 from tonada.intake.bounded import ReadingBusy, ReadingInterrupted
@@ -123,8 +123,8 @@ def _csrf(error: CSRFError) -> Response:
 def _too_large(_: RequestEntityTooLarge) -> Response:
     return problem(
         413,
-        f"That is too large: a file may have {MAX_FILE_BYTES // 2**20} MB, "
-        f"other requests {MAX_JSON_BYTES // 1024} KB.",
+        f"That is too large: a file may have {MAX_FILE_BYTES // 2**20} MB, a brand’s archive "
+        f"{MAX_ARCHIVE_BYTES // 2**20}, other requests {MAX_JSON_BYTES // 1024} KB.",
         field="file",
     )
 

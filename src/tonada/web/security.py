@@ -12,7 +12,7 @@ from flask_limiter import Limit, Limiter
 from flask_limiter.util import get_remote_address
 from flask_wtf.csrf import CSRFProtect
 
-from tonada.core.limits import MAX_FILE_BYTES, MAX_JSON_BYTES
+from tonada.core.limits import MAX_ARCHIVE_BYTES, MAX_FILE_BYTES, MAX_JSON_BYTES
 from tonada.web.hot_paths import HOT_PATHS
 from tonada.web.logs import security_event
 from tonada.web.reviews.hosts import name_of
@@ -54,7 +54,12 @@ HEADERS: Final = {
 _FORM_BYTES: Final = 64 * 1024
 UPLOAD_ENDPOINTS: Final = frozenset(("sources.create_source", "palettes.import_palettes"))
 
+# Those that take a whole brand.
+ARCHIVE_ENDPOINTS: Final = frozenset(("brand_files.open_brand", "brand_files.open_take"))
+
 UPLOADS_PER_MINUTE: Final = "60 per minute"
+# A whole brand is read, drawn anew and packed in a second or several.
+ARCHIVES_PER_MINUTE: Final = "12 per minute"
 # A sheet is set in half a second of the processor, and again whenever a tick is set.
 SHEETS_PER_MINUTE: Final = "120 per minute"
 # A studio's people share an address; one person alone gets a fifth of it.
@@ -133,6 +138,8 @@ def register(app: Flask, settings: Settings) -> None:
 def _allow_files() -> None:
     if request.endpoint in UPLOAD_ENDPOINTS:
         request.max_content_length = MAX_FILE_BYTES + _FORM_BYTES
+    elif request.endpoint in ARCHIVE_ENDPOINTS:
+        request.max_content_length = MAX_ARCHIVE_BYTES + _FORM_BYTES
 
 
 def _check_origin() -> None:

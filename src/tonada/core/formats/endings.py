@@ -15,8 +15,10 @@ ACCEPTED: Final = {
         *PICTURES,
         *STYLE_ENDINGS,
         *(ending for ending in LIST_ENDINGS if ending not in STYLE_ENDINGS),
+        ".zip",
     ),
     "pictures": PICTURES,
     "lists": (*LIST_ENDINGS, ".svg"),
     "styles": STYLE_ENDINGS,
+    "own": (".json", ".zip"),
 }

@@ -153,7 +153,7 @@ def _merge(under: dict[str, Json], over: dict[str, Json], depth: int) -> None:
 
 FORMAT: Final = Format(
     kind="resolver",
-    name=NAME,
+    name="Design tokens, resolver",
     note="both schemes, one set of names",
     json_reading=JsonReading(read=read_resolver, recognise=is_resolver),
     writing=Writing(write=write_resolver, ending=".resolver.json", mimetype="application/json"),

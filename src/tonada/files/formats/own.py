@@ -5,13 +5,15 @@ from __future__ import annotations
 from typing import Final
 
 from tonada.core.formats import own_list
-from tonada.document.own_file import write_own
+from tonada.document.own_file import OwnFile, write_own
 from tonada.files.file_format import FileFormat, Handoff
 
 
 def make_own(handoff: Handoff) -> bytes:
-    """Return the take with its title and where it comes from."""
-    return write_own(handoff.take, handoff.title, handoff.head.origin).encode()
+    """Return the take with its names and where it comes from."""
+    head = handoff.head
+    own = OwnFile(handoff.take, head.brand, head.take, head.origin, handoff.pictures)
+    return write_own(own).encode()
 
 
 FORMAT: Final = FileFormat(

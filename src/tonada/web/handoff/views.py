@@ -4,22 +4,23 @@ from __future__ import annotations
 
 from uuid import UUID
 
-from flask import Response, request
+from flask import Response, current_app, request
 
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
+from tonada.document.own_file import NamedPicture, sources_of
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import ExportHeader, pdf_sheet
 from tonada.files.file_format import Handoff
 from tonada.files.kinds import FILE_FORMATS, file_name, make_file
 from tonada.files.press_profile import usual_press
 from tonada.files.sheet_preview import preview_of
-from tonada.store import handoffs, sources, versions
+from tonada.store import archives, handoffs, sources, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
-from tonada.web.handoff.handed import attached, handed_version
+from tonada.web.handoff.handed import Handed, attached, handed_version
 from tonada.web.handoff.models import (
     ChangesAnswer,
     FilePath,
@@ -33,6 +34,7 @@ from tonada.web.handoff.models import (
     ValuesAnswer,
     ValuesBody,
 )
+from tonada.web.reviews.hosts import outside_address
 from tonada.web.security import SHEETS_PER_MINUTE, UPLOADS_PER_MINUTE, csrf, limiter
 from tonada.web.takes.views import VersionPath
 
@@ -94,11 +96,13 @@ def download(path: FilePath, query: OptionsModel) -> Response:
     with workspace_connection() as (connection, workspace):
         version = handed_version(connection, workspace, path.take_id, path.number)
         logo = _logo(connection, workspace, version.take)
-    address = f"{request.host_url}brands/{version.brand_id}/takes/{path.take_id}/versions/{path.number}"
-    origin = f"version {path.number}, {address}"
+        pictures = _pictures(connection, workspace, version)
+    place = f"brands/{version.brand_id}/takes/{path.take_id}/versions/{path.number}"
+    outside = outside_address(current_app.extensions["tonada.settings"], request.host)
+    origin = f"version {path.number}, {outside}/{place}" if outside else f"version {path.number}"
     head = ExportHeader(version.brand, version.name, origin, logo, version.dated)
     options, pages = query.to_options(), query.to_pages()
-    handoff = Handoff(version.take, head, usual_press(), options, query.paper, pages)
+    handoff = Handoff(version.take, head, usual_press(), options, query.paper, pages, pictures)
     made = make_file(handoff, path.kind)
     return attached(made, file_name(handoff, path.kind), FILE_FORMATS[path.kind].mimetype)
 
@@ -127,6 +131,16 @@ def read_changes(path: VersionPath) -> Response:
         return answer(ChangesAnswer(since=None, text="No version was handed off before this one.\n"))
     text = changes_text(TakeDocument.model_validate(before.document).to_take(), after)
     return answer(ChangesAnswer(since=before.number, text=text))
+
+
+def _pictures(connection: Connection, workspace: UUID, version: Handed) -> tuple[NamedPicture, ...]:
+    """Return the sources that a take names, each with the digest of its file."""
+    named = set(sources_of(version.take))
+    return tuple(
+        NamedPicture(source=str(source.id), name=source.name, digest=source.digest)
+        for source in archives.digests_of(connection, workspace, version.brand_id)
+        if str(source.id) in named
+    )
 
 
 def _logo(connection: Connection, workspace: UUID, take: Take) -> bytes | None:

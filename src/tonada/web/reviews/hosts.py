@@ -44,5 +44,10 @@ def review_origin(settings: Settings, host: str) -> str | None:
     scheme = "https" if settings.https else "http"
     if settings.review_hosts:
         return f"{scheme}://{settings.review_hosts[0]}"
-    loopback = name_of(host) in LOOPBACK_HOSTS
-    return None if loopback else f"{scheme}://{host}"
+    return outside_address(settings, host)
+
+
+def outside_address(settings: Settings, host: str) -> str | None:
+    """Return where the studio is reached from outside; None where it is asked by this machine alone."""
+    scheme = "https" if settings.https else "http"
+    return None if name_of(host) in LOOPBACK_HOSTS else f"{scheme}://{host}"

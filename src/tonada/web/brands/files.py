@@ -1,0 +1,143 @@
+"""Tonada's own files: a take opened from one, and a whole brand as an archive, out and in again."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+import werkzeug.datastructures
+from flask import Response, current_app
+from flask_openapi3.models.file import FileStorage
+from pydantic import ConfigDict, Field, ValidationError
+
+from tonada.brand_archive.packing import ENDING, is_archive, pack, unpack
+from tonada.brand_archive.receiving import take_in
+from tonada.brand_archive.sending import archive_of
+from tonada.core.errors import InputError
+from tonada.core.formats.naming import words_of
+from tonada.document.own_file import OwnFile, read_own, with_sources
+from tonada.document.parts import Described, Model
+from tonada.document.take import TakeDocument
+from tonada.frozen.page_set import page_set_in
+from tonada.intake.bounded import run_bounded
+from tonada.store import archives, brands, sources, takes
+from tonada.store.database import Connection
+from tonada.web.access import workspace_connection
+from tonada.web.answers import answer, blueprint
+from tonada.web.brands.views import BrandPath
+from tonada.web.handoff.handed import attached
+from tonada.web.security import ARCHIVES_PER_MINUTE, UPLOADS_PER_MINUTE, limiter
+from tonada.web.sources.models import SourceAnswer
+from tonada.web.takes.models import BrandAnswer, TakeSummary
+
+api = blueprint("brand_files")
+
+# A brand that a file doesn't name.
+NAMELESS = "Opened brand"
+
+
+class FileForm(Described):
+    model_config = ConfigDict(arbitrary_types_allowed=True)
+
+    file: FileStorage = Field(description="A take’s file, .tonada.json, or a brand’s archive, .tonada.zip")
+
+
+class OpenedAnswer(Model):
+    """What a file became. missing: the names of pictures that the file says belong to it, and aren't here."""
+
+    brand: BrandAnswer
+    take: TakeSummary
+    missing: tuple[str, ...]
+
+
+@api.post(
+    "/brands/<uuid:brand_id>/takes/files",
+    responses={201: OpenedAnswer},
+    summary="A new take of a brand, from Tonada’s own file",
+)
+@limiter.limit(UPLOADS_PER_MINUTE)
+def open_take(path: BrandPath, form: FileForm) -> Response:
+    data = _content(form)
+    if is_archive(data):
+        raise InputError("This is a whole brand. Open it on the page of brands.", field="file")
+    own = read_own(data)
+    with workspace_connection() as (connection, workspace):
+        found = _opened(connection, workspace, path.brand_id, own)
+    return answer(found, 201)
+
+
+@api.post(
+    "/brands/files",
+    responses={201: OpenedAnswer},
+    summary="A new brand from Tonada’s own file of a take, or from an archive of a brand",
+)
+@limiter.limit(ARCHIVES_PER_MINUTE)
+def open_brand(form: FileForm) -> Response:
+    data = _content(form)
+    if is_archive(data):
+        return answer(_unpacked(data), 201)
+    own = read_own(data)
+    with workspace_connection() as (connection, workspace):
+        brand = brands.create(connection, workspace, own.brand or NAMELESS)
+        found = _opened(connection, workspace, brand.id, own)
+    return answer(found, 201)
+
+
+@api.get(
+    "/brands/<uuid:brand_id>/file", summary="A whole brand as one file, to be kept or opened elsewhere"
+)
+@limiter.limit(ARCHIVES_PER_MINUTE)
+def download_brand(path: BrandPath) -> Response:
+    with workspace_connection() as (connection, workspace):
+        packed = archive_of(connection, workspace, path.brand_id)
+    name = "-".join(words_of(packed.archive.name))
+    return attached(pack(packed), f"{name}{ENDING}", "application/zip")
+
+
+def _content(form: FileForm) -> bytes:
+    if not isinstance(form.file, werkzeug.datastructures.FileStorage):
+        raise InputError("The form’s field “file” holds no file.", field="file")
+    return form.file.stream.read()
+
+
+def _opened(connection: Connection, workspace: UUID, brand_id: UUID, own: OwnFile) -> OpenedAnswer:
+    """Make the take of a file; pictures that are sources of the brand are found by their digests."""
+    brand = brands.find(connection, workspace, brand_id)
+    here = {source.digest: str(source.id) for source in archives.digests_of(connection, workspace, brand_id)}
+    known = {picture.source: here[picture.digest] for picture in own.pictures if picture.digest in here}
+    missing = [picture.name for picture in own.pictures if picture.digest not in here]
+    document = TakeDocument.of(with_sources(own.take, known)).model_dump(mode="json")
+    row = takes.create(connection, workspace, brand_id, document, own.name or None)
+    return OpenedAnswer(
+        brand=BrandAnswer(id=brand.id, name=brand.name, first_take=brand.first_take or row.id),
+        take=TakeSummary(id=row.id, name=row.name, revision=row.revision),
+        missing=tuple(dict.fromkeys(missing)),
+    )
+
+
+def _unpacked(data: bytes) -> OpenedAnswer:
+    packed = unpack(data)
+    page_set = page_set_in(current_app.extensions["tonada.settings"].frontend)
+    with workspace_connection() as (connection, workspace):
+        brand = take_in(connection, workspace, packed, page_set, _drawn)
+        _check_sources(connection, workspace, brand.id)
+        first = takes.list_of_brand(connection, workspace, brand.id)[0]
+    return OpenedAnswer(
+        brand=BrandAnswer.of(brand),
+        take=TakeSummary(id=first.id, name=first.name, revision=first.revision),
+        missing=(),
+    )
+
+
+def _drawn(content: bytes) -> bytes:
+    return run_bounded("preview", {}, [content]).parts[0]
+
+
+def _check_sources(connection: Connection, workspace: UUID, brand: UUID) -> None:
+    """Raise InputError where what a source was read as can't be shown; nothing is kept then."""
+    for row in sources.list_of_brand(connection, workspace, brand):
+        try:
+            SourceAnswer.of(row)
+        except (ValidationError, KeyError, TypeError, ValueError, AttributeError) as reason:
+            raise InputError(
+                f"The archive’s source “{row.name[:60]}” is broken. Nothing was taken in.", field="sources"
+            ) from reason
