@@ -133,5 +133,5 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
             ):
                 connection.execute("update version set description = 'other'")
         if last >= "0004":
-            assert handoffs.last_before(connection, STUDIO, TAKE, 2) is not None
+            assert handoffs.versions_of(connection, STUDIO, TAKE)
             assert [one.name for one in destinations.list_all(connection, STUDIO)] == ["Our theme"]

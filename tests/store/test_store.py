@@ -319,25 +319,23 @@ def test_a_destination_belongs_to_its_workspace_and_a_stale_change_is_refused(
     assert destinations.restore(connection, workspace, made.id) == saved
 
 
-def test_the_last_handoff_before_a_version_is_found(
+def test_versions_that_were_handed_off_are_found(
     connection: Connection, workspace: UUID, brand: UUID
 ) -> None:
     take = takes.create(connection, workspace, brand, DOCUMENT).id
     for _ in range(4):
         versions.cut(connection, workspace, take, description="")
-    assert handoffs.last_before(connection, workspace, take, 4) is None
-    for number, what in ((1, "CSS"), (3, "PDF"), (4, "zip")):
+    assert handoffs.versions_of(connection, workspace, take) == []
+    for number, what in ((1, "CSS"), (3, "PDF"), (3, "CSS")):
         handoffs.record(connection, workspace, take, number, what)
-    last = handoffs.last_before(connection, workspace, take, 4)
-    assert last
-    assert (last.version_number, last.what) == (3, "PDF")
+    assert handoffs.versions_of(connection, workspace, take) == [3, 1]
     with pytest.raises(NotFound):
         handoffs.record(connection, workspace, take, 9, "CSS")
     stranger = workspaces.find_or_create(connection, "Strangers")
     see_everything(connection)
     with pytest.raises(NotFound):
         handoffs.record(connection, stranger, take, 1, "CSS")
-    assert handoffs.last_before(connection, stranger, take, 4) is None
+    assert handoffs.versions_of(connection, stranger, take) == []
 
 
 def test_of_two_takes_removed_at_once_one_stays(database_url: str) -> None:

@@ -54,6 +54,7 @@ def test_a_takes_file_opens_as_the_same_take(client: Client) -> None:
     assert opened.status_code == 201
     made = opened.get_json()
     assert made["missing"] == []
+    assert made["take"]["name"] == "Take 1 (2)"
     assert client.get(f"/api/takes/{made['take']['id']}").get_json()["document"] == document
 
 

@@ -35,7 +35,7 @@ def test_the_vocabulary_names_formats_and_the_press(client: Client) -> None:
 @pytest.mark.parametrize(
     ("kind", "mimetype", "start"),
     [
-        ("css", "text/css", b"/* Orrin Peak, Take 1 */\n/* version 1, http"),
+        ("css", "text/css", b"/* Orrin Peak, Take 1 */\n/* version 1 */\n"),
         ("tokens", "application/json", b"{"),
         ("png", "image/png", b"\x89PNG"),
         ("pdf", "application/pdf", b"%PDF-"),
@@ -51,7 +51,15 @@ def test_a_version_is_downloaded_with_its_address(
     assert answer.data.startswith(start)
     assert answer.headers["Content-Disposition"].startswith("attachment; filename=orrin-peak-take-1.")
     if kind == "css":
-        assert f"/takes/{take}/versions/1".encode() in answer.data
+        # An address of this machine means nothing to anybody else; one that is reached from outside does.
+        assert b"127.0.0.1" not in answer.data
+        assert b"localhost" not in answer.data
+        client.application.config["TRUSTED_HOSTS"].append("colours.example.org")
+        outside = client.get(
+            f"/api/takes/{take}/versions/1/files/{kind}", base_url="http://colours.example.org"
+        )
+        client.application.config["TRUSTED_HOSTS"].pop()
+        assert b"version 1, http://colours.example.org/brands/" in outside.data
 
 
 def test_an_archive_has_everything_and_the_own_file_is_the_version(client: Client) -> None:
@@ -107,22 +115,38 @@ def test_values_in_every_notation_and_in_print(client: Client) -> None:
     assert client.post("/api/values", json={"hexes": ["green"]}).status_code == 422
 
 
-def test_what_changed_is_told_since_the_last_handoff(client: Client) -> None:
+def test_what_changed_is_told_between_any_two_states(client: Client) -> None:
     take = take_with_version(client)
     path = f"/api/takes/{take}/versions"
-    assert client.get(f"{path}/1/changes").get_json()["since"] is None
+    assert client.get(f"/api/takes/{take}/handed").get_json() == {"versions": []}
     assert client.post(f"{path}/1/handoffs", json={"what": "CSS"}).status_code == 204
+    assert client.get(f"/api/takes/{take}/handed").get_json() == {"versions": [1]}
     changed = {
         **DOCUMENT,
         "swatches": [{**DOCUMENT["swatches"][0], "hex": "#224488"}, *DOCUMENT["swatches"][1:]],
     }
     client.put(f"/api/takes/{take}", json={"document": changed, "revision": 2})
-    client.post(path, json={})
-    client.post(path, json={})
-    said = client.get(f"{path}/3/changes").get_json()
-    assert said["since"] == 1
-    assert "#2b3a8c is now #224488" in said["text"]
+    brand = client.get(f"/api/takes/{take}").get_json()["brand_id"]
+    query = f"before={take}:1&after={take}"
+    told = client.get(f"/api/brands/{brand}/changes?{query}").get_json()
+    assert (told["before"], told["after"]) == ("Take 1, version 1", "Take 1 as it is now")
+    line = next(line for line in told["lines"] if line["token"] == "--primary")
+    assert (line["hex_before"], line["hex_after"]) == ("#2b3a8c", "#224488")
+    assert "#2b3a8c → " in told["text"]
+    assert "| Before | After |" in told["markdown"]
+    assert client.get(f"/api/brands/{brand}/changes/pdf?{query}").data.startswith(b"%PDF")
+    same = client.get(f"/api/brands/{brand}/changes?before={take}:1&after={take}:1").get_json()
+    assert (same["lines"], same["text"].splitlines()[-1]) == ([], "Nothing changed.")
     assert client.post(f"{path}/7/handoffs", json={"what": "CSS"}).status_code == 404
+
+
+def test_states_of_another_brand_or_none_are_refused(client: Client) -> None:
+    take = take_with_version(client)
+    brand = client.get(f"/api/takes/{take}").get_json()["brand_id"]
+    other = client.post("/api/brands", json={"name": "Other"}).get_json()
+    for before, status in ((other["first_take"], 404), (f"{take}:9", 404), ("one", 422), (f"{take}:0", 422)):
+        address = f"/api/brands/{brand}/changes?before={before}&after={take}"
+        assert client.get(address).status_code == status, before
 
 
 def test_destinations_are_made_changed_deleted_and_brought_back(client: Client) -> None:

@@ -72,7 +72,7 @@ function picked(event: Event) {
       <label
         class="button cursor-pointer justify-start focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink"
       >
-        a file of Tonada’s
+        a Tonada file
         <input
           type="file"
           class="sr-only"

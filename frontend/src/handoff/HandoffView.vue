@@ -106,7 +106,7 @@ const format = computed(() => vocabulary.value?.formats.find((one) => one.kind =
           <div v-else-if="part === 'recolour'">
             <RecolourPanel @download="downloadRecoloured" />
           </div>
-          <div v-else-if="part === 'changes'"><ChangesPanel :number="newest?.number" /></div>
+          <div v-else-if="part === 'changes'"><ChangesPanel /></div>
         </template>
       </template>
     </div>

@@ -2,11 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from datetime import datetime
 from uuid import UUID
-
-from psycopg.rows import class_row
 
 from tonada.store.database import Connection
 from tonada.store.versions import find
@@ -15,20 +11,10 @@ RECORD = """
     insert into handoff (workspace_id, take_id, version_number, what)
     values (%(workspace)s, %(take)s, %(number)s, %(what)s)
 """
-LAST_BEFORE = """
-    select version_number, what, created_at from handoff
-     where workspace_id = %(workspace)s and take_id = %(take)s and version_number < %(number)s
-     order by version_number desc, created_at desc limit 1
+VERSIONS = """
+    select distinct version_number from handoff
+     where workspace_id = %(workspace)s and take_id = %(take)s order by version_number desc
 """
-
-
-@dataclass(frozen=True, slots=True)
-class HandoffRow:
-    """A version that was handed off, as what."""
-
-    version_number: int
-    what: str
-    created_at: datetime
 
 
 def record(connection: Connection, workspace: UUID, take: UUID, number: int, what: str) -> None:
@@ -37,8 +23,7 @@ def record(connection: Connection, workspace: UUID, take: UUID, number: int, wha
     connection.execute(RECORD, {"workspace": workspace, "take": take, "number": number, "what": what})
 
 
-def last_before(connection: Connection, workspace: UUID, take: UUID, number: int) -> HandoffRow | None:
-    """Return the newest handoff of a version before `number`, or None."""
-    row = {"workspace": workspace, "take": take, "number": number}
-    with connection.cursor(row_factory=class_row(HandoffRow)) as cursor:
-        return cursor.execute(LAST_BEFORE, row).fetchone()
+def versions_of(connection: Connection, workspace: UUID, take: UUID) -> list[int]:
+    """Return the numbers of the versions of a take that were handed off, the last one first."""
+    found = connection.execute(VERSIONS, {"workspace": workspace, "take": take}).fetchall()
+    return [number for (number,) in found]

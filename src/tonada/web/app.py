@@ -17,7 +17,7 @@ from tonada.web.access import Access
 from tonada.web.answers import IS_DESCRIBED
 from tonada.web.brands import files as brand_files
 from tonada.web.brands import views as brands
-from tonada.web.handoff import recolour, slots
+from tonada.web.handoff import changes, recolour, slots
 from tonada.web.handoff import views as handoff
 from tonada.web.harmony import views as harmony
 from tonada.web.pairs import views as sight
@@ -87,6 +87,7 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         handoff.api,
         handoff.computed,
         slots.api,
+        changes.api,
         slots.computed,
         recolour.api,
         recolour.computed,

@@ -49,6 +49,7 @@ _BY_PATH: Final[tuple[tuple[str, tuple[str, ...], Node], ...]] = (
     ("/reviews/{review_id}/history", ("application/pdf",), {"headers": _ATTACHMENT}),
     ("/files/{digest}", ("image/png", "application/pdf"), {}),
     ("/mails/{mail_id}/page", ("text/html",), {}),
+    ("/changes/pdf", ("application/pdf",), {"headers": _ATTACHMENT}),
     ("/brands/{brand_id}/file", ("application/zip",), {"headers": _ATTACHMENT}),
 )
 _ABOUT: Final = (

@@ -8,6 +8,7 @@ import pytest
 
 from tests.takes import TAKE
 from tonada.core.errors import TakeError
+from tonada.core.handoff.changes import changes_between
 from tonada.core.handoff.changes_text import changes_text
 from tonada.core.handoff.slots import SHIPPED, Destination, Slot, fill_slots
 from tonada.core.recolouring.old_colors import propose_mapping
@@ -72,10 +73,10 @@ def test_notations_are_the_slots_own_and_an_empty_take_is_refused() -> None:
 def test_what_changed_is_told_in_sentences() -> None:
     before = change_pair_text(TAKE, "label-on-secondary", Role.PAPER)
     swatch = before.swatches[1]
-    text = changes_text(before, recolor(before, swatch.id, "#7a3f20", "moved by hand"))
-    assert "#b6653a is now #7a3f20" in text
-    assert "Paper on Secondary passes now" in text
-    assert changes_text(TAKE, TAKE) == "Nothing changed.\n"
+    after = recolor(before, swatch.id, "#7a3f20", "moved by hand")
+    text = changes_text(changes_between(before, after))
+    assert "- Secondary (--secondary): Light brown #b6653a → " in text
+    assert "- Paper on Secondary, by day: fails, 4.0" in text
 
 
 def test_every_old_colour_gets_what_is_near_and_does_the_same_job() -> None:

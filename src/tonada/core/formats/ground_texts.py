@@ -41,16 +41,20 @@ class GroundTexts:
     def values(self, take: Take, known: set[Words]) -> Iterator[Value]:
         """Yield the values of a scheme. known: the words of the values before them, which they refer to."""
         for entry in self._written(take):
-            over = entry.ground.name
+            over = self._label(entry.ground)
             if entry.words not in known:
                 ground_name = take.display_name(entry.ground.key)
-                yield Value("use", entry.words, over, entry.ground.hex, ground_name, over=over)
+                yield Value(
+                    "use", entry.words, over, entry.ground.hex, ground_name, over=over, key=entry.ground.id
+                )
             for use in entry.elements:
                 words, target = self._words(use, entry), self._target(use.key)
-                name = f"{' '.join(JOBS[use.element])} on {entry.ground.name}".capitalize()
+                job = " ".join(JOBS[use.element]).capitalize()
+                name = f"{job} on {over}"
                 refers = target if target in known else None
                 note = "" if refers else use.name
-                yield Value("use", words, name, use.hex, note, refers, over=over)
+                key = f"{entry.ground.id}/{use.element}"
+                yield Value("use", words, name, use.hex, note, refers, over=over, key=key)
 
     def pairs(self) -> tuple[NamedPair, ...]:
         """Return each name on its ground, of both schemes: what one of them lacks has the other's value."""
@@ -67,6 +71,11 @@ class GroundTexts:
                     words = self._words(use, entry)
                     found.setdefault(words, NamedPair(pair, words, below))
         return tuple(found.values())
+
+    def _label(self, ground: Ground) -> str:
+        """Return what a ground is called; not as the role that it left, where both are there."""
+        is_role = any(assigned.role == ground.id for assigned in self._day.roles)
+        return f"{ground.name} ground" if is_role and ground.id != ground.key else ground.name
 
     @cached_property
     def _schemes(self) -> tuple[Take, ...]:
@@ -91,7 +100,9 @@ class GroundTexts:
         for assigned in take.roles:
             if assigned.role not in named and assigned.role not in _NO_GROUNDS:
                 ground = ground_on(take, assigned.role)
-                texts = tuple(use for use in ground.elements if use.element is Element.TEXT)
+                # A ground that left its role leaves it all its names.
+                jobs = JOBS if assigned.role in self._moved else (Element.TEXT,)
+                texts = tuple(use for use in ground.elements if use.element in jobs)
                 yield _Written(ground, self._names.of(assigned.role), texts)
 
     def _words(self, use: Use, entry: _Written) -> Words:

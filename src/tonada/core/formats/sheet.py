@@ -67,7 +67,8 @@ class Value:
     """One colour with its name. words: the name in small words; refers: those of the value it points at.
 
     note: a few words, such as the name of a role's colour; reason: a sentence. alpha: 0 to 1, exact.
-    over: the name of the ground that it is used on.
+    over: the name of the ground that it is used on. key: what it is of a take: a role, `role/text`, the id of
+    a swatch or overlay, `ground/element`.
     """
 
     part: Part
@@ -79,6 +80,7 @@ class Value:
     reason: str = ""
     alpha: float = 1.0
     over: str = ""
+    key: str = ""
 
 
 @dataclass(frozen=True, slots=True)

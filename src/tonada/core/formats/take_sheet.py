@@ -48,7 +48,7 @@ def _values(take: Take, names: Names, options: Options, texts: GroundTexts | Non
     values: list[Value] = []
     if options.swatches or options.steps:
         values += [
-            Value("swatch", names.of(swatch.id), swatch.name, swatch.hex, swatch.origin.note)
+            Value("swatch", names.of(swatch.id), swatch.name, swatch.hex, swatch.origin.note, key=swatch.id)
             for swatch in take.swatches
         ]
         # A swatch that a role has needs no second name where steps aren't asked for.
@@ -72,6 +72,7 @@ def _values(take: Take, names: Names, options: Options, texts: GroundTexts | Non
                 take.value_at(overlay.swatch, overlay.step),
                 f"{take.name_of(overlay.swatch, overlay.step)} at {overlay.alpha:.4g}",
                 alpha=overlay.alpha,
+                key=overlay.id,
             )
             for overlay in take.overlays
         ]
@@ -91,6 +92,7 @@ def _role_values(take: Take, names: Names, known: set[Words]) -> Iterator[Value]
             take.name_of(assigned.swatch, assigned.step),
             target if target in known else None,
             assigned.reason,
+            key=assigned.role,
         )
         if assigned.role in names.as_text:
             yield _as_text(take, names, assigned, known)
@@ -105,8 +107,9 @@ def _as_text(take: Take, names: Names, assigned: Assignment, known: set[Words]) 
         return Value(
             "role", names.of(key), f"{name} as text", take.color_of(key),
             take.name_of(assigned.swatch, assigned.text_step), step if step in known else None,
+            key=key,
         )  # fmt: skip
-    return Value("role", names.of(key), f"{name} as text", take.color_of(key), refers=target)
+    return Value("role", names.of(key), f"{name} as text", take.color_of(key), refers=target, key=key)
 
 
 def _is_used(take: Take, owner: str) -> bool:

@@ -1,51 +1,44 @@
-"""What changed between two versions, as a text for a message or a changelog."""
+"""What changed, as a text for a message, and in Markdown for a changelog or a ticket."""
 
 from __future__ import annotations
 
-from tonada.core.color.contrast import rounded_down
-from tonada.core.handoff.compare import Comparison, compare
-from tonada.core.take.take import Take
+from collections.abc import Iterable
+from itertools import groupby
+
+from tonada.core.handoff.changes import ChangeLine
+
+NOTHING = "Nothing changed."
 
 
-def changes_text(before: Take, after: Take) -> str:
-    """Return one line for each change, colours first; a sentence where there is none."""
-    found = compare(before, after)
-    lines = [*_swatches(found), *_roles(found), *_pairs(found)]
-    return "\n".join(lines) + "\n" if lines else "Nothing changed.\n"
+def changes_text(lines: Iterable[ChangeLine]) -> str:
+    """Return a line for each change under the heading of its section; a sentence where there is none."""
+    parts = [
+        "\n".join([section, *(f"- {_what(line)}: {line.before} → {line.after}" for line in group)])
+        for section, group in groupby(lines, key=lambda line: line.section)
+    ]
+    return "\n\n".join(parts or [NOTHING]) + "\n"
 
 
-def _swatches(found: Comparison) -> list[str]:
-    lines = []
-    for swatch in found.swatches:
-        if swatch.change == "added":
-            lines.append(f"- New colour {swatch.name}: {swatch.after}")
-        elif swatch.change == "removed":
-            lines.append(f"- {swatch.name} ({swatch.before}) is gone")
-        elif swatch.before != swatch.after:
-            lines.append(f"- {swatch.name}: {swatch.before} is now {swatch.after}")
-        if swatch.renamed_from:
-            lines.append(f"- {swatch.renamed_from} is now called {swatch.name}")
-    return lines
+def changes_markdown(lines: Iterable[ChangeLine], title: str) -> str:
+    """Return a table for each section (GitHub Flavored Markdown). title: such as of two versions."""
+    parts = [f"# {_plain(title)}"]
+    for section, group in groupby(lines, key=lambda line: line.section):
+        rows = [f"| {_plain(_what(line))} | {_plain(line.before)} | {_plain(line.after)} |" for line in group]
+        parts.append("\n".join([f"## {section}", "", "| | Before | After |", "| --- | --- | --- |", *rows]))
+    if len(parts) == 1:
+        parts.append(NOTHING)
+    return "\n\n".join(parts) + "\n"
 
 
-def _roles(found: Comparison) -> list[str]:
-    lines = []
-    for role in found.roles:
-        if role.before is None:
-            lines.append(f"- New role {role.name}: {role.after}")
-        elif role.after is None:
-            lines.append(f"- The role {role.name} is gone")
-        else:
-            lines.append(f"- {role.name}: {role.before} is now {role.after}")
-    return lines
+def _what(line: ChangeLine) -> str:
+    """Return what changed: its name, that in files, and the scheme where it is so in one alone."""
+    named = f"{line.label} ({line.token})" if line.token else line.label
+    return f"{named}, by {line.scheme}" if line.scheme in ("day", "night") else named
 
 
-def _pairs(found: Comparison) -> list[str]:
-    """Tell only of pairs whose verdict changed: a ratio that moved a little is no news."""
-    lines = []
-    for pair in found.pairs:
-        if pair.after is None or pair.outcome_after is None or pair.outcome_before == pair.outcome_after:
-            continue
-        verdict = "is exempt" if pair.outcome_after == "exempt" else pair.outcome_after
-        lines.append(f"- {pair.name} {verdict} now, at {rounded_down(pair.after)}:1")
-    return lines
+def _plain(text: str) -> str:
+    """Return text that means nothing in Markdown or HTML."""
+    flat = " ".join(text.split()).replace("\\", "\\\\")
+    for mark in "|`*_<>[]#":
+        flat = flat.replace(mark, f"\\{mark}")
+    return flat

@@ -14,6 +14,7 @@ from tonada.brand_archive.receiving import take_in
 from tonada.brand_archive.sending import archive_of
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import words_of
+from tonada.core.limits import MAX_NAME_LENGTH
 from tonada.document.own_file import OwnFile, read_own, with_sources
 from tonada.document.parts import Described, Model
 from tonada.document.take import TakeDocument
@@ -82,9 +83,7 @@ def open_brand(form: FileForm) -> Response:
     return answer(found, 201)
 
 
-@api.get(
-    "/brands/<uuid:brand_id>/file", summary="A whole brand as one file, to be kept or opened elsewhere"
-)
+@api.get("/brands/<uuid:brand_id>/file", summary="A whole brand as one file, to be kept or opened elsewhere")
 @limiter.limit(ARCHIVES_PER_MINUTE)
 def download_brand(path: BrandPath) -> Response:
     with workspace_connection() as (connection, workspace):
@@ -106,12 +105,22 @@ def _opened(connection: Connection, workspace: UUID, brand_id: UUID, own: OwnFil
     known = {picture.source: here[picture.digest] for picture in own.pictures if picture.digest in here}
     missing = [picture.name for picture in own.pictures if picture.digest not in here]
     document = TakeDocument.of(with_sources(own.take, known)).model_dump(mode="json")
-    row = takes.create(connection, workspace, brand_id, document, own.name or None)
+    taken = {take.name for take in takes.list_of_brand(connection, workspace, brand_id)}
+    row = takes.create(connection, workspace, brand_id, document, _own_name(own.name, taken) or None)
     return OpenedAnswer(
         brand=BrandAnswer(id=brand.id, name=brand.name, first_take=brand.first_take or row.id),
         take=TakeSummary(id=row.id, name=row.name, revision=row.revision),
         missing=tuple(dict.fromkeys(missing)),
     )
+
+
+def _own_name(name: str, taken: set[str]) -> str:
+    """Return a name that no other take has: “Take 1 (2)” beside a “Take 1”."""
+    found, number = name, 2
+    while found in taken:
+        ending = f" ({number})"
+        found, number = name[: MAX_NAME_LENGTH - len(ending)] + ending, number + 1
+    return found
 
 
 def _unpacked(data: bytes) -> OpenedAnswer:

@@ -187,13 +187,6 @@ class HandedBody(Model):
     what: Annotated[str, StringConstraints(min_length=1, max_length=40), Line]
 
 
-class ChangesAnswer(Model):
-    """since: the version that was handed off last before this one; None where none was."""
-
-    since: int | None
-    text: str
-
-
 class SlotModel(Model):
     """A slot of a destination; on: the name of the one it always stands on there."""
 

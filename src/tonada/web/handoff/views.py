@@ -6,23 +6,20 @@ from uuid import UUID
 
 from flask import Response, current_app, request
 
-from tonada.core.handoff.changes_text import changes_text
 from tonada.core.take.take import Take
 from tonada.document.own_file import NamedPicture, sources_of
-from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import ExportHeader, pdf_sheet
 from tonada.files.file_format import Handoff
 from tonada.files.kinds import FILE_FORMATS, file_name, make_file
 from tonada.files.press_profile import usual_press
 from tonada.files.sheet_preview import preview_of
-from tonada.store import archives, handoffs, sources, versions
+from tonada.store import archives, handoffs, sources
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.handoff.handed import Handed, attached, handed_version
 from tonada.web.handoff.models import (
-    ChangesAnswer,
     FilePath,
     HandedBody,
     HandoffVocabulary,
@@ -114,23 +111,6 @@ def record(path: VersionPath, body: HandedBody) -> Response:
     with workspace_connection() as (connection, workspace):
         handoffs.record(connection, workspace, path.take_id, path.number, body.what)
     return Response(status=204)
-
-
-@api.get(
-    "/takes/<uuid:take_id>/versions/<int:number>/changes",
-    responses={200: ChangesAnswer},
-    summary="What changed since the version that was handed off last, as a text",
-)
-def read_changes(path: VersionPath) -> Response:
-    with workspace_connection() as (connection, workspace):
-        version = versions.find(connection, workspace, path.take_id, path.number)
-        last = handoffs.last_before(connection, workspace, path.take_id, path.number)
-        before = versions.find(connection, workspace, path.take_id, last.version_number) if last else None
-    after = TakeDocument.model_validate(version.document).to_take()
-    if before is None:
-        return answer(ChangesAnswer(since=None, text="No version was handed off before this one.\n"))
-    text = changes_text(TakeDocument.model_validate(before.document).to_take(), after)
-    return answer(ChangesAnswer(since=before.number, text=text))
 
 
 def _pictures(connection: Connection, workspace: UUID, version: Handed) -> tuple[NamedPicture, ...]:
