@@ -50,6 +50,9 @@ const namings = computed(() =>
 const notations = computed(() =>
   props.vocabulary.file_notations.map((value) => ({ value, label: value })),
 )
+const presses = computed(() =>
+  props.vocabulary.presses.map((name, row) => ({ value: row ? name : '', label: name })),
+)
 const papers = computed(() => props.vocabulary.papers.map((value) => ({ value, label: value })))
 
 function set(changes: Partial<FileOptions>) {
@@ -134,6 +137,17 @@ function setPrefix(event: Event) {
         :options="options"
         @toggle="set({ [$event]: !options[$event] })"
       />
+      <template v-if="presses.length > 1">
+        <h3 class="mt-3 text-quiet">Press profile, for CMYK</h3>
+        <ChoiceList
+          class="mt-1"
+          label="Press profile"
+          align="left"
+          :model-value="options.press"
+          :options="presses"
+          @update:model-value="set({ press: $event })"
+        />
+      </template>
       <template v-if="format.kind === 'pdf'">
         <h3 class="mt-3 text-quiet">Page size</h3>
         <ChoiceList

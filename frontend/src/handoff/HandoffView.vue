@@ -59,6 +59,7 @@ const options = useLocalStorage<FileOptions>(
     notation: 'hex',
     prefix: '',
     paper: 'A4',
+    press: '',
     page_values: false,
     page_steps: false,
     page_grounds: false,

@@ -56,6 +56,9 @@ def export(command: argparse.ArgumentParser) -> None:
     command.add_argument("--prefix", default="", help="prefix of every name")
     command.add_argument("--paper", choices=PAPERS, default="A4", help="page size of the PDF")
     command.add_argument(
+        "--press", default="", metavar="NAME", help="an installed press profile for CMYK, by its own name"
+    )
+    command.add_argument(
         "--pages", nargs="*", choices=PAGES, default=[], metavar="PAGE",
         help=f"pages after the first one of the PDF: {', '.join(PAGES)}",
     )  # fmt: skip
@@ -105,12 +108,13 @@ def _convert(parsed: argparse.Namespace) -> int:
 
 
 def _export(parsed: argparse.Namespace) -> int:
+    from tonada.core.errors import InputError
     from tonada.core.formats.sheet import Options
     from tonada.document.own_file import read_own
     from tonada.files.client_sheet import ExportHeader, SheetPages
     from tonada.files.file_format import Handoff
-    from tonada.files.kinds import make_file
-    from tonada.files.press_profile import usual_press
+    from tonada.files.kinds import made_file
+    from tonada.files.press_profile import press_of
 
     own = read_own(content_of(parsed.file))
     options = Options(
@@ -127,8 +131,13 @@ def _export(parsed: argparse.Namespace) -> int:
     )
     pages = SheetPages(**dict.fromkeys(parsed.pages, True))
     head = ExportHeader(own.brand, own.name, own.origin)
-    handoff = Handoff(own.take, head, usual_press(), options, parsed.paper, pages, own.pictures)
-    give(make_file(handoff, parsed.to), parsed.out)
+    handoff = Handoff(own.take, head, press_of(parsed.press), options, parsed.paper, pages, own.pictures)
+    made = made_file(handoff, parsed.to)
+    if parsed.out and made.name.endswith(".png.zip") and parsed.out.suffix != ".zip":
+        raise InputError(
+            "So many swatches are several pictures, in an archive: end the name in .zip.", field="out"
+        )
+    give(made.content, parsed.out)
     return 0
 
 

@@ -15,6 +15,8 @@ from importlib.resources import files
 from threading import Lock
 from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 
+import numpy as np
+import pypdfium2
 from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
 from PIL import ImageFile
 
@@ -44,6 +46,12 @@ _MARGIN: Final = 12.0
 # How wide a letter of the monospaced face is, in its size.
 _ADVANCE: Final = 0.6
 _FEW_STEPS: Final = 14
+# A page that is filled to less than this has two thirds of it empty; then what is on the pages gets more
+# room, or less, so that the last one is filled or isn't needed.
+LEAST_FILLED: Final = 1 / 3
+ROOMS: Final = (1.0, 1.5, 0.7, 2.0, 0.4, 2.6)
+_LOOK_SCALE: Final = 0.25
+_NEARLY_WHITE: Final = 245
 FONTS: Final = files("tonada.files") / "fonts"
 _FACES: Final = (
     ("Bricolage Grotesque", 400, "BricolageGrotesque-Regular.ttf"),
@@ -100,7 +108,28 @@ def pdf_sheet(
 ) -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
     faces = take.proof.heading_face, take.proof.text_face
-    return pdf_of(_page(take, head, press, pages, paper=paper, embeds=False), faces)
+    best: tuple[float, bytes] = (-1.0, b"")
+    for room in ROOMS:
+        made = pdf_of(_page(take, head, press, pages, paper=paper, embeds=False, room=room), faces)
+        filled = least_filled(made)
+        if filled >= LEAST_FILLED:
+            return made
+        best = max(best, (filled, made), key=lambda tried: tried[0])
+    return best[1]
+
+
+def least_filled(pdf: bytes) -> float:
+    """Return how far down the emptiest page has anything, 0 to 1 of what is between its margins."""
+    document = pypdfium2.PdfDocument(pdf)
+    return min(_filled(document[number]) for number in range(len(document)))
+
+
+def _filled(page: pypdfium2.PdfPage) -> float:
+    drawn = np.asarray(page.render(scale=_LOOK_SCALE).to_pil().convert("L"))
+    top, bottom = (round(_LOOK_SCALE * millimetres * 72 / 25.4) for millimetres in (14.0, 14.5))
+    between = drawn[top : len(drawn) - bottom]
+    marked = np.flatnonzero((between < _NEARLY_WHITE).any(axis=1))
+    return float((marked[-1] + 1) / len(between)) if len(marked) else 0.0
 
 
 def page_of(template: str, *, embeds: bool, **values: Any) -> str:
@@ -207,6 +236,7 @@ def _page(
     *,
     paper: Paper,
     embeds: bool = True,
+    room: float = 1.0,
 ) -> str:
     take = take if take.scheme == "day" else take.turned()
     evaluation = evaluate(take)
@@ -218,6 +248,7 @@ def _page(
         head=head,
         logo=logo,
         paper=paper,
+        room=room,
         press=press.name if press else None,
         front=front_of(take, evaluation, press),
         pages=pages,

@@ -6,7 +6,7 @@ A new one is a module of `core/formats` or `handoff/formats`, and a line in the 
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from typing import Final
 
 from tonada.core.errors import InputError
@@ -39,10 +39,13 @@ def _archive(handoff: Handoff) -> bytes:
         all_of_it = file_format is not png.FORMAT
         options = replace(handoff.options, steps=all_of_it, grounds=all_of_it, night=True)
         whole = replace(handoff, options=options, pages=ALL_PAGES)
-        files[whole.file_name(file_format.ending)] = file_format.make(whole)
+        made = made_file(whole, file_format.kind)
+        files[made.name] = made.content
     return zipped(files)
 
 
+# What an archive begins with (PKWARE, APPNOTE, 4.3.7).
+ZIP_MARK: Final = b"PK\x03\x04"
 _IN_ARCHIVE: Final = (
     *(_of_text(one, one.writing) for one in FORMATS if one.writing),
     modes.FORMAT,
@@ -77,6 +80,19 @@ def make_file(handoff: Handoff, kind: str) -> bytes:
     return file_format(kind).make(handoff)
 
 
-def file_name(handoff: Handoff, kind: str) -> str:
-    """Return the plain name of a file. Raises InputError for an unknown kind."""
-    return handoff.file_name(file_format(kind).ending)
+@dataclass(frozen=True, slots=True)
+class MadeFile:
+    """A file as it is handed over. Pictures that didn't fit into one are an archive."""
+
+    content: bytes
+    name: str
+    mimetype: str
+
+
+def made_file(handoff: Handoff, kind: str) -> MadeFile:
+    """Return a file with its plain name. Raises InputError for an unknown kind."""
+    wanted = file_format(kind)
+    content, name = wanted.make(handoff), handoff.file_name(wanted.ending)
+    if content.startswith(ZIP_MARK) and wanted is png.FORMAT:
+        return MadeFile(content, f"{name}.zip", ARCHIVE.mimetype)
+    return MadeFile(content, name, wanted.mimetype)

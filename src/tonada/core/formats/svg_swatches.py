@@ -20,6 +20,10 @@ _HEAD: Final = 4000
 _CELL: Final = (180, 96)
 _COLUMNS: Final = 5
 _MARGIN: Final = 24
+# Beneath a cell, over the first one, and over those of the night.
+_BELOW: Final = 44
+_HEADING: Final = 36
+_BY_NIGHT: Final = 40
 _FACE: Final = "Bricolage Grotesque, sans-serif"
 _MONO: Final = "Spline Sans Mono, monospace"
 
@@ -93,9 +97,7 @@ def _unless_color(text: str) -> str | None:
 def write_svg(sheet: Sheet, options: Options) -> str:
     """Return a sheet of named rectangles that an editor opens: text as text, one group for a swatch."""
     sheet = replace(sheet, day=_swatches(sheet.day), night=_swatches(sheet.night))
-    rows = -(-len(sheet.day) // _COLUMNS) + -(-len(sheet.night) // _COLUMNS)
-    width = 2 * _MARGIN + _COLUMNS * _CELL[0]
-    height = 2 * _MARGIN + 36 + rows * (_CELL[1] + 44) + (40 if sheet.night else 0)
+    width, height = 2 * _MARGIN + _COLUMNS * _CELL[0], height_of(sheet)
     root = Element(
         "svg",
         {"xmlns": _SVG, "width": str(width), "height": str(height), "viewBox": f"0 0 {width} {height}"},
@@ -105,12 +107,24 @@ def write_svg(sheet: Sheet, options: Options) -> str:
     # The background is no swatch: it is painted by style, which a reader of swatches passes over.
     root.set("style", "background:#ffffff")
     _text(root, _MARGIN, _MARGIN + 14, sheet.title or "Colours", size=20, bold=True)
-    top = _cells(root, sheet.day, options, _MARGIN + 36)
+    top = _cells(root, sheet.day, options, _MARGIN + _HEADING)
     if sheet.night:
         _text(root, _MARGIN, top + 20, "By night", size=15, bold=True)
-        _cells(root, sheet.night, options, top + 40, after=" (night)")
+        _cells(root, sheet.night, options, top + _BY_NIGHT, after=" (night)")
     indent(root, space="  ")
     return tostring(root, encoding="unicode") + "\n"
+
+
+def height_of(sheet: Sheet) -> int:
+    """Return how high the drawing of a sheet is, in pixels."""
+    day, night = len(_swatches(sheet.day)), len(_swatches(sheet.night))
+    rows = -(-day // _COLUMNS) + -(-night // _COLUMNS)
+    return 2 * _MARGIN + _HEADING + rows * (_CELL[1] + _BELOW) + (_BY_NIGHT if night else 0)
+
+
+def per_page(height: int) -> int:
+    """Return how many swatches a drawing of this height has room for, in whole rows."""
+    return (height - 2 * _MARGIN - _HEADING - _BY_NIGHT) // (_CELL[1] + _BELOW) * _COLUMNS
 
 
 def _swatches(values: tuple[Value, ...]) -> tuple[Value, ...]:
@@ -122,7 +136,7 @@ def _cells(root: Element, values: tuple[Value, ...], options: Options, top: int,
     """Draw a cell for each value and return where the next row begins."""
     for place, value in enumerate(values):
         left = _MARGIN + place % _COLUMNS * _CELL[0]
-        above = top + place // _COLUMNS * (_CELL[1] + 44)
+        above = top + place // _COLUMNS * (_CELL[1] + _BELOW)
         group = SubElement(root, "g", {"id": f"{joined(value.words, options)}{'-night' if after else ''}"})
         box = {"x": str(left), "y": str(above), "width": str(_CELL[0] - 12), "height": str(_CELL[1])}
         opacity = {} if value.alpha == 1 else {"fill-opacity": f"{value.alpha:.4g}"}
@@ -130,7 +144,7 @@ def _cells(root: Element, values: tuple[Value, ...], options: Options, top: int,
         SubElement(face, "title").text = f"{value.name}{after}"
         _text(group, left, above + _CELL[1] + 15, f"{value.name}{after}"[:28], size=12)
         _text(group, left, above + _CELL[1] + 31, shown(value, options), size=11, mono=True)
-    return top + -(-len(values) // _COLUMNS) * (_CELL[1] + 44)
+    return top + -(-len(values) // _COLUMNS) * (_CELL[1] + _BELOW)
 
 
 def _text(

@@ -28,6 +28,7 @@ SECTIONS: Final[tuple[Section, ...]] = get_args(Section)
 Subject: TypeAlias = tuple[str, ...]
 # Of values that are none, since a rule decides.
 BY_RULE: Final = "by the rule"
+AS_PAGES_HAVE_IT: Final = "as the pages have it"
 _PROOF_LABELS: Final[Mapping[str, tuple[Section, str]]] = {
     "heading_face": ("Type", "Typeface of headings"),
     "text_face": ("Type", "Typeface of texts"),
@@ -270,7 +271,9 @@ def _voice(voice: str) -> str:
 
 def _said(take: Take, value: Any) -> str:
     """Return a setting in words."""
-    if value is None or value == "":
+    if value == "":
+        return AS_PAGES_HAVE_IT
+    if value is None:
         return BY_RULE
     if isinstance(value, bool):
         return "yes" if value else "no"

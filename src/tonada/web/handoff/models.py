@@ -22,6 +22,7 @@ from tonada.document.parts import ColorKey, Described, HexText, Identifier, Line
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import PAPERS, Paper, SheetPages
 from tonada.files.kinds import FILE_FORMATS, file_format
+from tonada.files.press_profile import presses
 from tonada.files.slot_files import SlotKind
 from tonada.store.destinations import DestinationRow
 
@@ -53,6 +54,7 @@ class OptionsModel(Model):
     fallback: bool = False
     hex_tokens: bool = False
     paper: Paper = "A4"
+    press: Annotated[str, StringConstraints(max_length=120), Line] = ""
     page_values: bool = False
     page_steps: bool = False
     page_grounds: bool = False
@@ -112,7 +114,9 @@ class FormatAnswer(Model):
 class HandoffVocabulary(Model):
     """newer_notations: those of files that older browsers don't know.
 
-    press: the name of the profile that CMYK goes through, None where there is none."""
+    press: the name of the profile that CMYK goes through, None where there is none; presses: of all that are
+    installed, the usual one first.
+    """
 
     formats: tuple[FormatAnswer, ...]
     notations: tuple[WrittenAs, ...] = NOTATIONS
@@ -125,6 +129,7 @@ class HandoffVocabulary(Model):
     papers: tuple[Paper, ...] = PAPERS
     purposes: tuple[Purpose, ...] = PURPOSES
     press: str | None = None
+    presses: tuple[str, ...] = ()
 
     @classmethod
     def whole(cls, press: Press | None) -> HandoffVocabulary:
@@ -140,7 +145,7 @@ class HandoffVocabulary(Model):
             )
             for kind, one in FILE_FORMATS.items()
         )
-        return cls(formats=formats, press=press.name if press else None)
+        return cls(formats=formats, press=press.name if press else None, presses=tuple(presses()))
 
 
 class PrintedAnswer(Model):
@@ -160,6 +165,7 @@ class ValuesBody(Model):
     """Colours that are wanted in every notation."""
 
     hexes: Annotated[tuple[HexText, ...], Field(max_length=200)]
+    press: Annotated[str, StringConstraints(max_length=120), Line] = ""
 
 
 class ValueAnswer(Model):

@@ -10,8 +10,8 @@ from tonada.core.take.take import Take
 from tonada.document.own_file import NamedPicture, sources_of
 from tonada.files.client_sheet import ExportHeader, pdf_sheet
 from tonada.files.file_format import Handoff
-from tonada.files.kinds import FILE_FORMATS, file_name, make_file
-from tonada.files.press_profile import usual_press
+from tonada.files.kinds import FILE_FORMATS, made_file, make_file
+from tonada.files.press_profile import press_of, usual_press
 from tonada.files.sheet_preview import preview_of
 from tonada.store import archives, handoffs, sources
 from tonada.store.database import Connection
@@ -51,7 +51,7 @@ def read_vocabulary() -> Response:
 
 @computed.post("/values", responses={200: ValuesAnswer}, summary="Colours in every notation, and in print")
 def write_values(body: ValuesBody) -> Response:
-    press = usual_press()
+    press = press_of(body.press)
     return answer(ValuesAnswer(values=tuple(ValueAnswer.of(value, press) for value in body.hexes)))
 
 
@@ -59,7 +59,11 @@ def write_values(body: ValuesBody) -> Response:
 def preview(body: PreviewBody) -> Response:
     head = ExportHeader(body.brand, body.take, "not a version yet", version="not a version yet")
     handoff = Handoff(
-        body.document.to_take(), head, usual_press(), body.options.to_options(), pages=body.options.to_pages()
+        body.document.to_take(),
+        head,
+        press_of(body.options.press),
+        body.options.to_options(),
+        pages=body.options.to_pages(),
     )
     text = make_file(handoff, body.kind).decode() if FILE_FORMATS[body.kind].is_text else ""
     return answer(
@@ -80,7 +84,7 @@ def preview_sheet(body: PreviewBody) -> Response:
     with workspace_connection() as (connection, workspace):
         logo = _logo(connection, workspace, take)
     head = ExportHeader(body.brand, body.take, "", logo, "not a version yet")
-    made = pdf_sheet(take, head, usual_press(), body.options.paper, body.options.to_pages())
+    made = pdf_sheet(take, head, press_of(body.options.press), body.options.paper, body.options.to_pages())
     return answer(SheetAnswer.model_validate(preview_of(made)))
 
 
@@ -99,9 +103,9 @@ def download(path: FilePath, query: OptionsModel) -> Response:
     origin = f"version {path.number}, {outside}/{place}" if outside else f"version {path.number}"
     head = ExportHeader(version.brand, version.name, origin, logo, version.dated)
     options, pages = query.to_options(), query.to_pages()
-    handoff = Handoff(version.take, head, usual_press(), options, query.paper, pages, pictures)
-    made = make_file(handoff, path.kind)
-    return attached(made, file_name(handoff, path.kind), FILE_FORMATS[path.kind].mimetype)
+    handoff = Handoff(version.take, head, press_of(query.press), options, query.paper, pages, pictures)
+    made = made_file(handoff, path.kind)
+    return attached(made.content, made.name, made.mimetype)
 
 
 @api.post(
