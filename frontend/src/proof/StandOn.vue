@@ -4,13 +4,13 @@ import { provideGround, slug, useGround, useProofContext } from './context'
 
 /**
  * A section of a page on the ground it was given; or a part of one, on a ground of its own: the named
- * one where the take has it (“same” for the one around), else one that tells it from its section.
+ * one where the take has it (“same” for the one around), else one that tells it from its section. `exactly` takes
+ * the named one even where its section has it: what it is labelled with is then true.
  */
-const props = withDefaults(defineProps<{ section?: string; ground?: string; as?: string }>(), {
-  section: undefined,
-  ground: undefined,
-  as: 'section',
-})
+const props = withDefaults(
+  defineProps<{ section?: string; ground?: string; as?: string; exactly?: boolean }>(),
+  { section: undefined, ground: undefined, as: 'section' },
+)
 const context = useProofContext()
 const around = useGround()
 
@@ -23,7 +23,7 @@ const stands = computed(() => {
   }
   if (props.ground === 'same') return around?.value
   const wanted = named(props.ground)
-  if (wanted && wanted.id !== around?.value?.id) return wanted
+  if (wanted && (props.exactly || wanted.id !== around?.value?.id)) return wanted
   // A card stands out from what it lies on.
   const [first, second] = grounds
   return around?.value?.id === first?.id ? second : first

@@ -47,7 +47,7 @@ const shown = computed(() =>
         >
         <ul class="chips">
           <li v-for="one in context.figures.grounds" :key="one.id">
-            <StandOn as="div" :ground="one.id" class="chip-face">
+            <StandOn as="div" :ground="one.id" exactly class="chip-face">
               <PartOf :name="`${one.name}, name`" element="text" as="span" look="label">{{
                 groundOf(one.id)?.name
               }}</PartOf>
