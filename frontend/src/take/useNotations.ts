@@ -19,7 +19,11 @@ export const useNotations = createSharedComposable(() => {
     const missing = [...new Set(hexes)].filter((hex) => !known.value.has(hex))
     if (!missing.length) return
     try {
-      const { values } = await answerOf(api.POST('/api/values', { body: { hexes: missing } }))
+      const { values } = await answerOf(
+        api.POST('/api/values', {
+          body: { hexes: missing, press: '' },
+        }),
+      )
       known.value = new Map([...known.value, ...values.map((one) => [one.hex, one] as const)])
       question.answered()
     } catch (reason) {
