@@ -65,10 +65,10 @@ def build(colors: Iterable[str]) -> Take:
 
     Raises InputError for what is no colour, or where there is none.
     """
-    given = tuple(SourceColor(_opaque(color, "colors")) for color in colors)
-    if not given:
+    typed = tuple(SourceColor(_opaque(color, "colors")) for color in colors)
+    if not typed:
         raise InputError("Give at least one colour.", field="colors")
-    candidates = candidates_of("list", given).candidates
+    candidates = candidates_of("list", typed).candidates
     proposal = propose_roles(candidates, WHOLES["list"])
     return build_take(candidates, proposal, source=None, source_name="a list")
 

@@ -235,6 +235,8 @@ def test_a_bad_archive_is_refused_whole_with_the_reason(
         "a bomb": packed(archive, {f"files/{'0' * 64}": bytes(15_000_000)}),
         "no JSON": packed(archive, {"brand.json": b"["}),
         "deep JSON": packed(archive, {"brand.json": b"[" * 200_000}),
+        "a million takes that are none": broken(archive, lambda record: record.update(takes=[{}] * 400_000)),
+        "more parts than it may have": packed(archive, {"brand.json": b'{"format": [' + b"{}," * 600_000}),
         "cut short": archive[: len(archive) // 2],
         "a ZIP in name only": b"PK\x03\x04" + bytes(400),
         "a picture that is none": _other_picture(archive, file),

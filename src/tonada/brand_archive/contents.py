@@ -2,6 +2,8 @@
 
 Links and passphrases aren't in it: of a link there is only who it was for. Nothing in it is ever run, or
 shown as it is: what a client saw is drawn anew from the versions, whose documents the record names.
+
+Lists end at their first error: of a million wrong entries each would be told, in gigabytes.
 """
 
 from __future__ import annotations
@@ -9,7 +11,7 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Annotated, Any, Final, Literal
 
-from pydantic import AfterValidator, AwareDatetime, Field, StringConstraints, model_validator
+from pydantic import AfterValidator, AwareDatetime, FailFast, Field, StringConstraints, model_validator
 
 from tonada.core import limits
 from tonada.core.errors import InputError, TonadaError
@@ -56,9 +58,9 @@ class ArchivedSource(Model):
     kind: SourceKind
     settings: dict[str, Any]
     extraction: dict[str, Any]
-    picked: Annotated[list[dict[str, Any]], Field(max_length=limits.MAX_PICKED_COLORS)]
+    picked: Annotated[list[dict[str, Any]], Field(max_length=limits.MAX_PICKED_COLORS), FailFast()]
     created_at: Moment
-    files: Annotated[tuple[ArchivedFile, ...], Field(max_length=limits.MAX_STYLESHEET_FILES)]
+    files: Annotated[tuple[ArchivedFile, ...], Field(max_length=limits.MAX_STYLESHEET_FILES), FailFast()]
 
 
 class ArchivedVersion(Model):
@@ -83,8 +85,12 @@ class ArchivedTake(Model):
     document: Document
     saved_at: Moment
     removed_at: Moment | None
-    versions: Annotated[tuple[ArchivedVersion, ...], Field(max_length=limits.MAX_ARCHIVED_VERSIONS)]
-    handoffs: Annotated[tuple[ArchivedHandoff, ...], Field(max_length=limits.MAX_ARCHIVED_VERSIONS)]
+    versions: Annotated[
+        tuple[ArchivedVersion, ...], Field(max_length=limits.MAX_ARCHIVED_VERSIONS), FailFast()
+    ]
+    handoffs: Annotated[
+        tuple[ArchivedHandoff, ...], Field(max_length=limits.MAX_ARCHIVED_VERSIONS), FailFast()
+    ]
 
 
 class ArchivedReader(Model):
@@ -150,15 +156,19 @@ class ArchivedReview(Model):
     may_comment: bool
     may_choose: bool
     may_approve: bool
-    pages: Annotated[tuple[Annotated[str, StringConstraints(max_length=40)], ...], Field(max_length=40)]
-    widths: Annotated[tuple[Width, ...], Field(max_length=2)]
-    takes: Annotated[tuple[ShownTake, ...], Field(min_length=1, max_length=limits.MAX_REVIEW_TAKES)]
+    pages: Annotated[
+        tuple[Annotated[str, StringConstraints(max_length=40)], ...], Field(max_length=40), FailFast()
+    ]
+    widths: Annotated[tuple[Width, ...], Field(max_length=2), FailFast()]
+    takes: Annotated[
+        tuple[ShownTake, ...], Field(min_length=1, max_length=limits.MAX_REVIEW_TAKES), FailFast()
+    ]
     created_at: Moment
     withdrawn_at: Moment | None
-    readers: Annotated[tuple[ArchivedReader, ...], Field(max_length=limits.MAX_ARCHIVED_READERS)]
-    remarks: Annotated[tuple[ArchivedRemark, ...], Field(max_length=limits.MAX_REMARKS)]
-    events: Annotated[tuple[ArchivedEvent, ...], Field(max_length=limits.MAX_ARCHIVED_EVENTS)]
-    approvals: Annotated[tuple[ArchivedApproval, ...], Field(max_length=100)]
+    readers: Annotated[tuple[ArchivedReader, ...], Field(max_length=limits.MAX_ARCHIVED_READERS), FailFast()]
+    remarks: Annotated[tuple[ArchivedRemark, ...], Field(max_length=limits.MAX_REMARKS), FailFast()]
+    events: Annotated[tuple[ArchivedEvent, ...], Field(max_length=limits.MAX_ARCHIVED_EVENTS), FailFast()]
+    approvals: Annotated[tuple[ArchivedApproval, ...], Field(max_length=100), FailFast()]
 
 
 class BrandArchive(Model):
@@ -167,9 +177,11 @@ class BrandArchive(Model):
     format: Literal["tonada brand"] = MARK
     version: Literal[1] = VERSION
     name: Name
-    sources: Annotated[tuple[ArchivedSource, ...], Field(max_length=limits.MAX_ARCHIVED_SOURCES)]
-    takes: Annotated[tuple[ArchivedTake, ...], Field(min_length=1, max_length=limits.MAX_ARCHIVED_TAKES)]
-    reviews: Annotated[tuple[ArchivedReview, ...], Field(max_length=limits.MAX_ARCHIVED_REVIEWS)]
+    sources: Annotated[tuple[ArchivedSource, ...], Field(max_length=limits.MAX_ARCHIVED_SOURCES), FailFast()]
+    takes: Annotated[
+        tuple[ArchivedTake, ...], Field(min_length=1, max_length=limits.MAX_ARCHIVED_TAKES), FailFast()
+    ]
+    reviews: Annotated[tuple[ArchivedReview, ...], Field(max_length=limits.MAX_ARCHIVED_REVIEWS), FailFast()]
 
     @model_validator(mode="after")
     def _once(self) -> BrandArchive:

@@ -23,6 +23,7 @@ from tonada.core.errors import InputError
 from tonada.core.limits import (
     MAX_ARCHIVE_BYTES,
     MAX_ARCHIVE_FILES,
+    MAX_ARCHIVE_PARTS,
     MAX_ARCHIVE_RECORD_BYTES,
     MAX_ARCHIVE_UNPACKED_BYTES,
     MAX_FILE_BYTES,
@@ -64,7 +65,13 @@ def pack(packed: Packed) -> bytes:
     text = json.dumps(record, ensure_ascii=False, indent=1).encode()
     files = {f"{FOLDER}{digest}": content for digest, content in sorted(packed.files.items())}
     whole = len(text) + sum(map(len, files.values()))
-    if whole > MAX_ARCHIVE_UNPACKED_BYTES or len(text) > MAX_ARCHIVE_RECORD_BYTES:
+    if len(text) > MAX_ARCHIVE_RECORD_BYTES or text.count(b"{") + text.count(b"[") > MAX_ARCHIVE_PARTS:
+        raise InputError(
+            "This brand has more takes, versions and reviews than an archive holds "
+            f"({MAX_ARCHIVE_RECORD_BYTES // _MEGABYTE} MB of them).",
+            field="brand",
+        )
+    if whole > MAX_ARCHIVE_UNPACKED_BYTES:
         _refuse_size(whole)
     made = zipped({RECORD: text, **files})
     if len(made) > MAX_ARCHIVE_BYTES:
@@ -129,6 +136,9 @@ def _check(entries: list[zipfile.ZipInfo]) -> None:
 
 
 def _read_record(text: bytes) -> BrandArchive:
+    # Counted before it is read: each object and list takes some hundred bytes, however short it is written.
+    if text.count(b"{") + text.count(b"[") > MAX_ARCHIVE_PARTS:
+        _wrong(f"Its {RECORD} has more than {MAX_ARCHIVE_PARTS:,} parts")
     try:
         root = json.loads(text)
     except (ValueError, RecursionError) as reason:

@@ -106,7 +106,9 @@ MAX_JSON_BYTES: Final = 512 * 1024
 # An archive of a whole brand: as it comes, unpacked, and what it may hold.
 MAX_ARCHIVE_BYTES: Final = 60 * 1024 * 1024
 MAX_ARCHIVE_UNPACKED_BYTES: Final = 160 * 1024 * 1024
-MAX_ARCHIVE_RECORD_BYTES: Final = 40 * 1024 * 1024
+MAX_ARCHIVE_RECORD_BYTES: Final = 32 * 1024 * 1024
+# Objects and lists of its record.
+MAX_ARCHIVE_PARTS: Final = 500_000
 MAX_ARCHIVE_FILES: Final = 400
 MAX_ARCHIVED_SOURCES: Final = 200
 MAX_ARCHIVED_TAKES: Final = 100

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from threading import Lock
 from uuid import UUID
 
 import werkzeug.datastructures
@@ -34,6 +35,7 @@ api = blueprint("brand_files")
 
 # A brand that a file doesn't name.
 NAMELESS = "Opened brand"
+_ONE_AT_A_TIME = Lock()
 
 
 class FileForm(Described):
@@ -124,6 +126,12 @@ def _own_name(name: str, taken: set[str]) -> str:
 
 
 def _unpacked(data: bytes) -> OpenedAnswer:
+    # It may take some hundred megabytes while it is unpacked: one at a time in each process.
+    with _ONE_AT_A_TIME:
+        return _taken_in(data)
+
+
+def _taken_in(data: bytes) -> OpenedAnswer:
     packed = unpack(data)
     page_set = page_set_in(current_app.extensions["tonada.settings"].frontend)
     with workspace_connection() as (connection, workspace):
