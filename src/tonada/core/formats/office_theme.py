@@ -11,6 +11,9 @@ from xml.etree.ElementTree import Element, SubElement, indent, register_namespac
 
 from defusedxml.ElementTree import ParseError, fromstring
 
+from tonada.core.color.contrast import ratio_between, rounded_down
+from tonada.core.color.requirements import requirement
+from tonada.core.color.wcag import Usage
 from tonada.core.errors import InputError
 from tonada.core.formats.format import Format, Reading, Writing
 from tonada.core.formats.listed import ColorList, ListBuilder
@@ -31,6 +34,11 @@ _ROLES: Final = {
     "hlink": ("link", "primary"),
     "folHlink": ("muted", "link"),
 }
+# What office programs set in what: text in the first dark slot, on fills in the first light one, links.
+_PAIRS: Final = (
+    ("dk1", "lt1"), ("dk1", "lt2"), ("dk2", "lt1"), ("dk2", "lt2"), ("lt1", "dk2"), ("hlink", "lt1"),
+    ("folHlink", "lt1"), *(("lt1", f"accent{number}") for number in range(1, 7)),
+)  # fmt: skip
 _BRAND: Final = ("primary", "secondary", "accent")
 _NO_ACCENTS: Final = frozenset(("paper", "mist", "deep", "ink", "muted", "line", "link"))
 _DECLARATION: Final = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>'
@@ -67,7 +75,17 @@ def read_office_theme(text: str) -> ColorList:
 def write_office_theme(sheet: Sheet, options: Options) -> str:
     """Return the theme of the day's roles; where a slot's role is missing, the next best fills it."""
     del options  # the format has one notation and its own names
-    return f"{_DECLARATION}\n{color_scheme(sheet)}\n"
+    return f"{_DECLARATION}\n<!-- {_checked(sheet)} -->\n{color_scheme(sheet)}\n"
+
+
+def _checked(sheet: Sheet) -> str:
+    """Return what comes of the slots that office programs put upon each other, as texts."""
+    slots = dict(filled_slots(sheet))
+    needed = requirement(Usage.BODY_TEXT, sheet.level).ratio
+    ratios = {f"{text} on {ground}": ratio_between(slots[text], slots[ground]) for text, ground in _PAIRS}
+    failing = [f"{pair}, {rounded_down(ratio)}" for pair, ratio in ratios.items() if ratio < needed]
+    verdict = f"{len(failing)} under {needed:g}: {'; '.join(failing)}" if failing else "None fails"
+    return f"Checked against WCAG 2.2 {sheet.level}: {len(ratios)} pairs of slots. {verdict}."
 
 
 def color_scheme(sheet: Sheet) -> str:
