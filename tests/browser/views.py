@@ -152,6 +152,15 @@ def slots_to_fill(page: Page) -> None:
     page.get_by_test_id("slots").wait_for()
 
 
+def changes_told(page: Page) -> None:
+    """Between two takes that differ in many things."""
+    values_to_hand_off(page)
+    page.get_by_role("radio", name="What changed").click()
+    page.get_by_role("button", name="To: take").click()
+    page.get_by_role("option").nth(1).click()
+    page.get_by_test_id("changes").get_by_role("table").first.wait_for()
+
+
 def act(page: Page, action: str) -> None:
     page.get_by_role("button", name="Options for this take").click()
     page.get_by_role("menuitem", name=action, exact=True).click()
@@ -244,6 +253,7 @@ VIEWS: Final[tuple[View, ...]] = (
     values_to_hand_off,
     files_to_hand_off,
     slots_to_fill,
+    changes_told,
     swatch,
     keys,
     view_menu,
