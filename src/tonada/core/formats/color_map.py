@@ -5,17 +5,17 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Final
 
-from tonada.core.color.notation import LONGEST_COLOR, is_color_name, read_color
+from tonada.core.color.notation import read_color
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.format import Format, Json, JsonReading
-from tonada.core.formats.listed import ColorList, ListBuilder, role_of_name
+from tonada.core.formats.listed import ColorList, ListBuilder, is_css_color, role_of_name
 from tonada.core.formats.tokens import DEEPEST_GROUP, MOST_TOKENS
 
 
 def holds_color(root: Json) -> bool:
     """Return whether a map or list, at any depth, holds a text that CSS calls a colour, and no token."""
     try:
-        return any(_is_color(value) for _, value in _leaves(root, ()))
+        return any(is_css_color(value) for _, value in _leaves(root, ()))
     except InputError:
         return False
 
@@ -28,7 +28,7 @@ def read_color_map(root: Json) -> ColorList:
     found = ListBuilder("JSON map of colours")
     others = 0
     for path, value in _leaves(root, ()):
-        if not _is_color(value):
+        if not is_css_color(value):
             others += 1
             continue
         try:
@@ -59,18 +59,6 @@ def _leaves(node: Json, path: tuple[str, ...]) -> Iterator[tuple[tuple[str, ...]
             waiting += [((*at, str(number)), inner) for number, inner in reversed([*enumerate(one, 1)])]
         else:
             yield at, one
-
-
-def _is_color(value: Json) -> bool:
-    if not isinstance(value, str) or len(value) > LONGEST_COLOR:
-        return False
-    if not (value.startswith("#") or "(" in value or is_color_name(value)):
-        return False
-    try:
-        read_color(value)
-    except ColorError:
-        return False
-    return True
 
 
 FORMAT: Final = Format(

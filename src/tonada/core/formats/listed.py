@@ -8,7 +8,7 @@ from typing import Final
 
 from tonada.core.color.contrast import composite
 from tonada.core.color.css_values import SYSTEM_COLORS
-from tonada.core.color.notation import ReadColor, is_color_name, read_color
+from tonada.core.color.notation import LONGEST_COLOR, ReadColor, is_color_name, read_color
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import ColorError, InputError
 from tonada.core.formats.naming import is_use, words_of
@@ -195,6 +195,19 @@ def _without_scheme(name: str) -> str:
 def plain_name(name: str | None) -> str | None:
     """Return a name in one line without control characters, cut to its limit; None for an empty one."""
     return one_line(name or "")[:MAX_NAME_LENGTH].strip() or None
+
+
+def is_css_color(value: object) -> bool:
+    """Return whether a value is a text that CSS calls a colour; bare digits, such as a z-index, are none."""
+    if not isinstance(value, str) or len(value) > LONGEST_COLOR:
+        return False
+    if not (value.startswith("#") or "(" in value or is_color_name(value)):
+        return False
+    try:
+        read_color(value)
+    except ColorError:
+        return False
+    return True
 
 
 def role_of_name(name: str | None) -> Role | None:

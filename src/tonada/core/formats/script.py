@@ -12,10 +12,10 @@ from dataclasses import dataclass
 from functools import cache
 from typing import TYPE_CHECKING, Final
 
-from tonada.core.color.notation import LONGEST_COLOR, is_color_name, read_color
-from tonada.core.errors import ColorError, InputError
+from tonada.core.color.notation import read_color
+from tonada.core.errors import InputError
 from tonada.core.formats.format import Format, Reading
-from tonada.core.formats.listed import MAY_BE_COLOR, ColorList, ListBuilder
+from tonada.core.formats.listed import MAY_BE_COLOR, ColorList, ListBuilder, is_css_color
 
 if TYPE_CHECKING:
     from tree_sitter import Node, Parser
@@ -89,7 +89,7 @@ class _Reader:
             if len(leaves) > MOST_LEAVES:
                 raise InputError(f"The script has more than {MOST_LEAVES:,} entries.", field="file")
         # Beside colours, or below such a name, what isn't known is probably a colour, too.
-        groups = {leaf.group for leaf in leaves if _is_color(leaf.text)}
+        groups = {leaf.group for leaf in leaves if is_css_color(leaf.text)}
         for leaf in leaves:
             self._take(leaf, leaf.group in groups or not groups or any(map(_AROUND.search, leaf.path)))
         return self._found.build()
@@ -106,7 +106,7 @@ class _Reader:
 
     def _take(self, leaf: _Leaf, is_expected: bool) -> None:
         name = _name(leaf.path)
-        if _is_color(leaf.text):
+        if is_css_color(leaf.text):
             self._found.add(read_color(leaf.text or ""), name, line=leaf.line)
         elif is_expected and (leaf.text is None or MAY_BE_COLOR.search(leaf.text)):
             written = " ".join((leaf.text or leaf.written).split())[:60]
@@ -239,18 +239,6 @@ def _key(node: Node) -> str:
 
 def _string(node: Node) -> str:
     return "".join(_text(part) for part in node.named_children)
-
-
-def _is_color(text: str | None) -> bool:
-    if text is None or len(text) > LONGEST_COLOR:
-        return False
-    if not (text.startswith("#") or "(" in text or is_color_name(text)):
-        return False
-    try:
-        read_color(text)
-    except ColorError:
-        return False
-    return True
 
 
 def _name(path: tuple[str, ...]) -> str | None:
