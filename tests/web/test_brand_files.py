@@ -208,6 +208,7 @@ BREAKS: dict[str, Callable[[Record], Any]] = {
     "an unknown field": lambda record: record.update(extra=1),
     "a broken take": lambda record: record["takes"][0]["document"].update(level="B"),
     "a broken source": lambda record: record["sources"][0].update(extraction={"version": 2, "steps": "none"}),
+    "a picture without a file": lambda record: record["sources"][0].update(files=[]),
     "an approval that nobody gave": _approved_by_somebody_else,
     "a document that was changed since": _another_document,
     "a version that isn't there": lambda record: record["reviews"][0]["takes"][0].update(version=9),

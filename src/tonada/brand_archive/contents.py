@@ -195,6 +195,9 @@ class BrandArchive(Model):
 
 def check_record(archive: BrandArchive) -> None:
     """Raise InputError, naming the place, where a review names what isn't there or didn't happen so."""
+    for row, source in enumerate(archive.sources):
+        is_whole = source.files or source.kind in ("list", "mood")
+        _need(bool(is_whole), "is a picture or stylesheet without a file", f"sources.{row}")
     for take_row, take in enumerate(archive.takes):
         numbers = [version.number for version in take.versions]
         where = f"takes.{take_row}"

@@ -22,13 +22,10 @@ SchemeName: TypeAlias = Literal["day", "night"]
 # A colour with its alpha, 0 to 1.
 Seen: TypeAlias = tuple[Hex, float]
 
-# The list of pairs in a comment of a stylesheet, and a line of it.
+# The list of pairs in a comment of a stylesheet.
 LIST_BEGINS: Final = "Every pair, as"
-_LINE: Final = re.compile(
-    r"^[ \t]*(?P<text>\S.*?) on (?P<ground>\S.*?)(?: through (?P<layers>.+?))? · (?P<usage>[a-z ]+?)"
-    r"(?:, (?P<size>[\d.]+)px(?: (?P<weight>\d+))?)? · (?P<figures>[^·\n]+)$",
-    re.MULTILINE,
-)
+_LONGEST_LINE: Final = 1_000
+_SIZE: Final = re.compile(r"(?P<size>\d+(?:\.\d+)?)px(?: (?P<weight>\d{1,4}))?")
 
 
 @dataclass(frozen=True, slots=True)
@@ -161,19 +158,31 @@ def read_level(text: str) -> Level | None:
 def read_pair_lines(text: str) -> tuple[PairLine, ...]:
     """Return the pairs that the comment of a stylesheet lists; none where there is no such list."""
     begin = text.rfind(LIST_BEGINS)
-    return tuple(_line(match) for match in _LINE.finditer(text, begin)) if begin >= 0 else ()
+    if begin < 0:
+        return ()
+    lines = text[begin:].partition("*/")[0].splitlines()[1:]
+    found = (_line(line.strip()) for line in lines if len(line) <= _LONGEST_LINE)
+    return tuple(line for line in found if line is not None)
 
 
-def _line(match: re.Match[str]) -> PairLine:
-    figures = match["figures"]
-    by_day: tuple[SchemeName, ...] = () if " by night" in figures and " by day" not in figures else ("day",)
-    by_night: tuple[SchemeName, ...] = ("night",) if " by night" in figures else ()
+def _line(text: str) -> PairLine | None:
+    """Return a pair from “text on ground through layers · use, 16px 400 · ratios”; None for anything else."""
+    ends, _, rest = text.partition(" · ")
+    used, _, figures = rest.partition(" · ")
+    name, on, below = ends.partition(" on ")
+    ground, _, layers = below.partition(" through ")
+    usage, _, said = used.partition(", ")
+    size = _SIZE.fullmatch(said)
+    if not on or not figures or usage not in set(Usage):
+        return None
+    by_night = " by night" in figures
+    by_day = " by day" in figures or not by_night
     return PairLine(
-        match["text"],
-        match["ground"],
-        tuple(match["layers"].split(" and ")) if match["layers"] else (),
-        Usage(match["usage"]) if match["usage"] in set(Usage) else Usage.BODY_TEXT,
-        float(match["size"]) if match["size"] else None,
-        int(match["weight"]) if match["weight"] else None,
-        (*by_day, *by_night),
+        name,
+        ground,
+        tuple(layers.split(" and ")) if layers else (),
+        Usage(usage),
+        float(size["size"]) if size else None,
+        int(size["weight"]) if size and size["weight"] else None,
+        (*(("day",) if by_day else ()), *(("night",) if by_night else ())),
     )

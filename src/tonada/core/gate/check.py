@@ -215,7 +215,7 @@ def _of_entry(entry: Json, field: str, colors: TokenColors, level: Level) -> Che
     text, alpha = colors.read(entry.get("text"), field=f"{field}.text")
     seen = srgb8_to_hex(composite(hex_to_srgb8(text), alpha, hex_to_srgb8(ground)))
     usage = entry.get("usage", Usage.BODY_TEXT)
-    if usage not in set(Usage):
+    if not isinstance(usage, str) or usage not in set(Usage):
         raise InputError(f"The usage is one of: {', '.join(Usage)}.", field=f"{field}.usage")
     size, weight = (_number(entry, part, f"{field}.{part}") for part in ("size", "weight"))
     named = [str(entry[end]).strip("{}") for end in ("text", "ground")]

@@ -15,7 +15,7 @@ from tonada.core.formats.checked import PairLine, Seen, read_level, read_pair_li
 from tonada.core.formats.css import is_by_night
 from tonada.core.formats.format import Json
 from tonada.core.formats.plain_json import COLORS, PAIRS
-from tonada.core.limits import MAX_FILE_PAIRS
+from tonada.core.limits import MAX_FILE_PAIRS, MAX_OVERLAYS
 from tonada.core.source.stylesheets.computed import filled_in, paint
 from tonada.core.source.stylesheets.scan import scan_stylesheet
 
@@ -60,36 +60,47 @@ def pairs_of_plain(root: dict[str, Json], level: Level | None) -> tuple[ListedPa
     listed = root.get(PAIRS)
     if not isinstance(listed, list) or not listed:
         raise InputError(f"The file lists no “{PAIRS}”.", field=PAIRS)
+    if len(listed) > MAX_FILE_PAIRS:
+        raise InputError(f"At most {MAX_FILE_PAIRS} pairs in one file.", field=PAIRS)
     said = root.get("level")
     named = next((one for one in LEVELS if one == said), None)
     held = level or named or USUAL_LEVEL
-    return tuple(
-        _of_entry(entry, row, _plain_values(root), held) for row, entry in enumerate(listed[:MAX_FILE_PAIRS])
-    )
+    values = _plain_values(root)
+    return tuple(_of_entry(entry, row, values, held) for row, entry in enumerate(listed))
 
 
 def _of_entry(entry: Json, row: int, schemes: Mapping[str, Mapping[str, Seen]], level: Level) -> ListedPair:
-    if not isinstance(entry, dict) or entry.get("usage") not in set(Usage):
-        raise InputError("A pair is an object with text, ground and usage.", field=f"{PAIRS}.{row}")
-    scheme, layers = entry.get("scheme"), entry.get("layers", [])
-    size, weight = entry.get("size"), entry.get("weight")
+    field = f"{PAIRS}.{row}"
+    usage = entry.get("usage") if isinstance(entry, dict) else None
+    if not isinstance(usage, str) or usage not in set(Usage):
+        raise InputError("A pair is an object with text, ground and usage.", field=field)
+    layers = entry.get("layers", [])
+    size, weight = (_number(entry.get(part), f"{field}.{part}") for part in ("size", "weight"))
     line = PairLine(
         str(entry.get("text")),
         str(entry.get("ground")),
-        tuple(map(str, layers)) if isinstance(layers, list) else (),
-        Usage(entry["usage"]),
-        float(size) if isinstance(size, int | float) and size > 0 else None,
-        weight if isinstance(weight, int) else None,
+        tuple(map(str, layers[:MAX_OVERLAYS])) if isinstance(layers, list) else (),
+        Usage(usage),
+        size,
+        None if weight is None else int(weight),
         (),
     )
-    night = scheme == "night"
+    night = entry.get("scheme") == "night"
     return _judged(line, schemes["night" if night else "day"], level, " (night)" if night else "")
+
+
+def _number(value: Json, field: str) -> float | None:
+    if value is None:
+        return None
+    if isinstance(value, bool) or not isinstance(value, int | float) or not 0 < value <= 1000:
+        raise InputError("It is a number over 0, up to 1000.", field=field)
+    return float(value)
 
 
 def _plain_values(root: dict[str, Json]) -> dict[str, dict[str, Seen]]:
     found: dict[str, dict[str, Seen]] = {"day": {}, "night": {}}
     for entry in root[COLORS]:
-        if isinstance(entry, dict) and entry.get("scheme") in found:
+        if isinstance(entry, dict) and entry.get("scheme") in ("day", "night"):
             seen = _read(str(entry.get("hex")))
             if seen is not None:
                 found[entry["scheme"]][str(entry.get("token"))] = seen
@@ -103,7 +114,10 @@ def _judged(line: PairLine, values: Mapping[str, Seen], level: Level, after: str
             raise InputError(f"The list of pairs names {name[:60]}, which has no colour here.", field="file")
         return seen
 
-    text, ground = seen_through(end(line.text), end(line.ground)[0], tuple(map(end, line.layers)))
+    below, alpha = end(line.ground)
+    if alpha < 1:
+        raise InputError(f"A ground must be opaque; {line.ground[:60]} isn’t.", field="file")
+    text, ground = seen_through(end(line.text), below, tuple(map(end, line.layers)))
     return ListedPair(
         f"{line.text}{after}",
         f"{line.ground}{after}",
