@@ -89,7 +89,13 @@ async function apply() {
       </div>
     </template>
     <div class="mt-4 flex gap-2">
-      <button type="button" class="button-solid" :disabled="!mended?.moved.length" @click="apply">
+      <button
+        v-if="!mended || mended.moved.length"
+        type="button"
+        class="button-solid"
+        :disabled="!mended"
+        @click="apply"
+      >
         Apply all
       </button>
       <button type="button" class="button ml-auto" @click="shown = false">Cancel</button>

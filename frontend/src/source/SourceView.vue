@@ -7,6 +7,7 @@ import InspectorPanel from '@/page/InspectorPanel.vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RenameDialog from '@/ui/RenameDialog.vue'
 import SixSteps from './SixSteps.vue'
+import BuildBar from './BuildBar.vue'
 import EmptySource from './EmptySource.vue'
 import FoundColors from './FoundColors.vue'
 import ListSource from './ListSource.vue'
@@ -139,6 +140,13 @@ async function pickScreen() {
         <SixSteps v-if="take.isEmpty" />
       </template>
       <template v-else>
+        <BuildBar
+          v-if="proposal"
+          :is-built="isAsProposed"
+          :failing="take.failing"
+          :replaces="!take.isEmpty"
+          @build="build"
+        />
         <PictureSource
           v-if="source.image"
           v-model:leave-out-ground="leaveOutGround"
@@ -207,15 +215,7 @@ async function pickScreen() {
       :note="take.isEmpty ? 'the suggested start' : ''"
       @pick="pickSwatch"
     >
-      <SuggestedStart
-        v-if="proposal && source"
-        :proposal="proposal"
-        :kind="source.kind"
-        :is-built="isAsProposed"
-        :failing="take.failing"
-        :replaces="!take.isEmpty"
-        @build="build"
-      />
+      <SuggestedStart v-if="proposal && source" :proposal="proposal" :kind="source.kind" />
       <template v-else-if="!source">
         <h2 class="text-title">How this works</h2>
         <p class="mt-2">

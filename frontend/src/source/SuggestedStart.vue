@@ -4,14 +4,7 @@ import type { Proposal, Source } from '@/api/types'
 import { roleName } from '@/take/roles'
 import { countOf } from '@/ui/format'
 
-const props = defineProps<{
-  proposal: Proposal
-  kind: Source['kind']
-  isBuilt: boolean
-  failing: number
-  replaces: boolean
-}>()
-const emit = defineEmits<{ build: [] }>()
+const props = defineProps<{ proposal: Proposal; kind: Source['kind'] }>()
 
 const FROM = {
   image: 'From the artwork (held)',
@@ -30,22 +23,6 @@ const parts = computed(() => [
 <template>
   <section aria-label="Suggested start">
     <h2 class="text-title">Suggested start</h2>
-    <div class="mt-2 flex items-center gap-3">
-      <button type="button" class="button-solid" :disabled="isBuilt" @click="emit('build')">
-        {{
-          isBuilt ? 'Palette built' : replaces ? 'Rebuild from this source' : 'Build the palette'
-        }}
-      </button>
-      <RouterLink v-if="isBuilt" :to="{ name: 'pairs' }" class="underline underline-offset-2">
-        {{
-          failing > 1
-            ? `See ${failing} failing pairs`
-            : failing
-              ? 'See the failing pair'
-              : 'See the pairs'
-        }}
-      </RouterLink>
-    </div>
     <p v-if="!proposal.short.length" class="mt-2">
       {{ proposal.checked }} pairs checked by day and night: all pass AA.
     </p>
