@@ -327,6 +327,16 @@ def test_numbers_typed_over_a_slow_line_all_count(page: Page) -> None:
 
 
 @pytest.mark.detail
+def test_a_rule_that_moves_nothing_says_why(page: Page) -> None:
+    open_demo(page, step="harmony")
+    page.get_by_role("radio", name="complementary", exact=True).click()
+    alert = page.get_by_role("alert").filter(has_text="colours are held; nothing moved.")
+    expect(alert).to_be_visible()
+    alert.get_by_role("button", name="Dismiss").click()
+    expect(alert).to_have_count(0)
+
+
+@pytest.mark.detail
 def test_advice_is_followed_with_a_button(page: Page) -> None:
     make_brand(page, "Advice")
     page.get_by_role("button", name="Type or paste colours").first.click()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Any
 
 import pytest
@@ -113,3 +114,16 @@ def test_one_too_many_is_refused_and_named(field: str, most: int, asked: dict[st
     with pytest.raises(TakeError, match=f"at most {most}") as refused:
         made_by(adding, take)
     assert refused.value.field == field
+
+
+def test_where_all_is_held_a_rule_says_that_nothing_moved() -> None:
+    def said(take: Take, asked: dict[str, Any]) -> tuple[str, ...]:
+        return made_by(TypeAdapter(TakeChange).validate_python(asked), take)[1]
+
+    rule = {"kind": "chord", "harmony": {"rule": "complementary"}}
+    character = {"kind": "character", "harmony": {"character": "muted"}}
+    assert said(TAKE, rule) == said(TAKE, character) == ("Three colours are held; nothing moved.",)
+    # Where one is free, what moves says so itself.
+    freed = (replace(TAKE.swatches[1], held=False), *TAKE.swatches[2:])
+    free = replace(TAKE, swatches=(TAKE.swatches[0], *freed))
+    assert said(free, rule) == said(free, character) == ()

@@ -167,6 +167,11 @@ function chooseVariation({ seed, document }: Variation) {
           :text="refusal || change.problem.value"
           @dismiss="refusal = change.problem.value = ''"
         />
+        <NoticeBar
+          v-else-if="change.said.value.length"
+          :text="change.said.value.join(' ')"
+          @dismiss="change.said.value = []"
+        />
       </template>
     </div>
     <InspectorPanel

@@ -9,6 +9,7 @@ from pydantic import Field
 
 from tonada.core.color.hue_rules import MOST_FREE_ANGLES
 from tonada.core.harmony import chord, free_angles
+from tonada.core.harmony.held import why_nothing_moved
 from tonada.core.harmony.vary import LAST_SEED
 from tonada.core.limits import MAX_SWATCHES
 from tonada.core.pairs.variations import with_variation
@@ -53,9 +54,11 @@ class ChordChange(Model):
     turn: Annotated[float, Field(ge=-720, le=720)] = 0.0
 
     def apply(self, take: Take) -> Changed:
-        if "rule" in self.harmony.model_fields_set:
-            take = free_angles.begun(take, self.harmony.rule)
-        return chord.play(_with_settings(take, self.harmony), turn=self.turn), ()
+        begun = (
+            free_angles.begun(take, self.harmony.rule) if "rule" in self.harmony.model_fields_set else take
+        )
+        played = chord.play(_with_settings(begun, self.harmony), turn=self.turn)
+        return played, why_nothing_moved(take, played)
 
 
 class AddAngleChange(Model):
@@ -113,7 +116,7 @@ class CharacterChange(Model):
 
     def apply(self, take: Take) -> Changed:
         shaped = chord.shape(_with_settings(take, self.harmony))
-        return with_texts_by_rule(take, shaped), ()
+        return with_texts_by_rule(take, shaped), why_nothing_moved(take, shaped)
 
 
 class PartnerChange(Model):
