@@ -9,8 +9,11 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.axe import ALL_RULES, axe_findings
 from tests.browser.conftest import make_brand, open_demo
+from tests.takes import TAKE
 from tonada.demo.seed import demo_file
+from tonada.document.own_file import NamedPicture, OwnFile, write_own
 
+PICTURE = NamedPicture(source="elsewhere", name="sun.svg", digest="a" * 64)
 DROP = """async ([name, content]) => {
   const transfer = new DataTransfer()
   transfer.items.add(new File([content], name, { type: 'image/svg+xml' }))
@@ -140,3 +143,33 @@ def test_the_address_of_a_deleted_brand_offers_to_bring_it_back(page: Page) -> N
     expect(page.get_by_text("This brand was deleted.")).to_be_visible()
     page.get_by_role("button", name="Restore").click()
     expect(page.get_by_test_id("roles-made")).to_be_visible()
+
+
+def test_a_brand_is_downloaded_and_opened_again(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("button", name="Options for Orrin Peak Observatory").click()
+    with page.expect_download() as waiting:
+        page.get_by_role("menuitem", name="Download as a file").click()
+    assert waiting.value.suggested_filename == "Orrin Peak Observatory.tonada.zip"
+    archive = waiting.value.path()
+    page.get_by_test_id("own-file").set_input_files(archive)
+    page.wait_for_url("**/roles")
+    expect(page.get_by_role("heading", name="Orrin Peak Observatory")).to_be_visible()
+    page.goto("/")
+    expect(page.get_by_role("link", name="Orrin Peak Observatory", exact=True)).to_have_count(2)
+    broken = {"name": "a.tonada.zip", "mimeType": "application/zip", "buffer": archive.read_bytes()[:900]}
+    page.get_by_test_id("own-file").set_input_files([broken])
+    expect(page.get_by_role("alert")).to_contain_text("can’t be unpacked. Nothing was taken in.")
+    expect(page.get_by_role("link", name="Orrin Peak Observatory", exact=True)).to_have_count(2)
+
+
+def test_a_take_opens_from_its_file_beside_others(page: Page) -> None:
+    own = write_own(OwnFile(TAKE, "Elsewhere", "Take 1", pictures=(PICTURE,)))
+    open_demo(page, step="harmony")
+    file = {"name": "a.tonada.json", "mimeType": "application/json", "buffer": own.encode()}
+    page.get_by_test_id("take-file").set_input_files([file])
+    page.wait_for_url("**/roles")
+    takes = page.get_by_role("navigation", name="Takes")
+    expect(takes.get_by_role("link", name="Take 1 (2)")).to_be_visible()
+    expect(page.get_by_role("alert").filter(has_text="aren’t here: sun.svg")).to_be_visible()
+    expect(page.get_by_test_id("measure")).to_contain_text("#b6653a")

@@ -120,10 +120,10 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     share.fill("12")
     share.press("Enter")
     saved(page, 2)
-    # An emptied field asks for nothing.
+    # An emptied field asks for nothing, and says so.
     share.fill("")
     share.press("Enter")
-    expect(share).to_have_value("12")
+    expect(page.get_by_text("Type a number from 1 to 100. Nothing was changed.")).to_be_visible()
     edge = page.get_by_role("separator", name="Edge between Accent and Paper")
     expect(edge).to_have_attribute("aria-valuenow", "12")
     page.get_by_role("button", name="dusk-ridge.jpg").first.click()
@@ -132,10 +132,11 @@ def test_a_share_and_a_part_are_set_by_numbers(page: Page) -> None:
     with page.expect_response("**/reading") as read:
         page.get_by_label("Width", exact=True).press("Tab")
     assert read.value.ok
-    # What there is no room for isn't left standing.
+    # What there is no room for is refused, and nothing else is cut for it.
     page.get_by_label("Left", exact=True).fill("80")
     page.get_by_label("Left", exact=True).press("Tab")
-    expect(page.get_by_label("Width", exact=True)).to_have_value("20")
+    expect(page.get_by_text("Type a number from 0 to 60. Nothing was changed.")).to_be_visible()
+    expect(page.get_by_label("Width", exact=True)).to_have_value("40")
     expect(page.get_by_role("button", name="Whole picture")).to_be_visible()
 
 

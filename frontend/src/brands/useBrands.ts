@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, explain, answerOf } from '@/api/client'
 import type { BrandSummary } from '@/api/types'
-import { fetchFile } from '@/ui/fetchFile'
+import { saveFile } from '@/ui/fetchFile'
 import { usePages } from '@/ui/usePages'
 
 export type Shelf = 'open' | 'archived' | 'deleted'
@@ -58,13 +58,22 @@ export function useBrands() {
     delete: { said: 'was deleted, with its takes and sources.', back: 'restore' },
   }
 
+  /** Asked for here, so that a refusal is said where it was asked. */
+  async function download(brand: Brand) {
+    const asked = { ...path(brand), parseAs: 'blob' } as const
+    saveFile(
+      await answerOf(api.GET('/api/brands/{brand_id}/file', asked)),
+      `${brand.name}.tonada.zip`,
+    )
+  }
+
   async function act(action: BrandAction, brand: Brand) {
     if (action === 'rename') {
       renamed.value = brand
       return
     }
     if (action === 'download') {
-      fetchFile(`/api/brands/${brand.id}/file`)
+      await attempt(() => download(brand))
       return
     }
     gone.value = undefined

@@ -1,5 +1,6 @@
 /** A picture of a drawn page, as the browser paints it. */
 import { toBlob } from 'html-to-image'
+import { saveFile } from '@/ui/fetchFile'
 import { facesOf } from './pictureFaces'
 
 export async function savePicture(body: HTMLElement, name: string, scale: 1 | 2) {
@@ -10,10 +11,5 @@ export async function savePicture(body: HTMLElement, name: string, scale: 1 | 2)
   const blob = await toBlob(body, { pixelRatio: scale, width, height, fontEmbedCSS })
   for (const one of marked) one.classList.add('is-chosen')
   if (!blob) throw new Error('The browser could not draw the picture.')
-  const address = URL.createObjectURL(blob)
-  const link = document.createElement('a')
-  link.href = address
-  link.download = `${name}.png`
-  link.click()
-  URL.revokeObjectURL(address)
+  saveFile(blob, `${name}.png`)
 }

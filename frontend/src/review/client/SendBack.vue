@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
+import { saveFile } from '@/ui/fetchFile'
 import { useCopy } from '@/ui/useCopy'
 import type { Talk } from './talk'
 
@@ -15,12 +16,7 @@ const name = computed(() => (props.name || typed.value).trim())
 function save() {
   emit('named', name.value)
   const file = props.talk.answers?.(name.value).file ?? ''
-  const address = URL.createObjectURL(new Blob([file], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = address
-  link.download = `${props.brand} answers.json`
-  link.click()
-  URL.revokeObjectURL(address)
+  saveFile(new Blob([file], { type: 'application/json' }), `${props.brand} answers.json`)
 }
 async function copy() {
   emit('named', name.value)
