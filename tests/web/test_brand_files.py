@@ -68,6 +68,40 @@ def test_in_a_new_brand_it_says_which_pictures_are_missing(client: Client) -> No
     assert {**kept, "proof": {**kept["proof"], "logo": document["proof"]["logo"]}} == document
 
 
+def test_a_file_that_lists_no_pictures_keeps_the_sources_of_its_own_brand(client: Client) -> None:
+    # Files of earlier releases list none, and what a mood gave has no file that could be listed.
+    brand, take, document = brand_with_logo(client)
+    kept = client.get(f"/api/takes/{take}").get_json()
+    of_logo = {**document["swatches"][0]["origin"], "source": document["proof"]["logo"]}
+    swatches = [{**document["swatches"][0], "origin": of_logo}, *document["swatches"][1:]]
+    changed = {**kept["document"], "swatches": swatches}
+    saved = client.put(f"/api/takes/{take}", json={"document": changed, "revision": kept["revision"]})
+    before = saved.get_json()["document"]
+    file = {key: value for key, value in json.loads(own_file(client, take)).items() if key != "pictures"}
+    made = send(client, f"/api/brands/{brand['id']}/takes/files", json.dumps(file).encode()).get_json()
+    assert made["missing"] == []
+    assert client.get(f"/api/takes/{made['take']['id']}").get_json()["document"] == before
+    elsewhere = send(client, "/api/brands/files", json.dumps(file).encode()).get_json()
+    assert elsewhere["missing"] == ["the logo"]
+    assert client.get(f"/api/takes/{elsewhere['take']['id']}").get_json()["document"]["proof"]["logo"] is None
+
+
+def test_what_a_colour_was_read_from_is_named_where_it_is_missing(client: Client) -> None:
+    _, take, document = brand_with_logo(client)
+    kept = client.get(f"/api/takes/{take}").get_json()
+    swatch = document["swatches"][0]
+    of_logo = {**swatch["origin"], "source": document["proof"]["logo"]}
+    without = {
+        **kept["document"],
+        "proof": {**document["proof"], "logo": None},
+        "swatches": [{**swatch, "origin": of_logo}, *document["swatches"][1:]],
+    }
+    client.put(f"/api/takes/{take}", json={"document": without, "revision": kept["revision"]})
+    file = {key: value for key, value in json.loads(own_file(client, take)).items() if key != "pictures"}
+    made = send(client, "/api/brands/files", json.dumps(file).encode()).get_json()
+    assert made["missing"] == [f"what “{swatch['name']}” was read from"]
+
+
 def test_what_is_no_file_of_ours_is_refused_by_name(client: Client) -> None:
     brand = new_brand(client)
     for to in (f"/api/brands/{brand['id']}/takes/files", "/api/brands/files"):

@@ -42,7 +42,7 @@ export const useOpenedFilesStore = defineStore('opened files', () => {
         : api.POST('/api/brands/files', { body, bodySerializer }),
     )
     missing.value = opened.missing.length
-      ? `The file says that these belong to the take, and they aren’t here: ${opened.missing.join(', ')}. Add them as sources, and choose the logo and the picture in Proof.`
+      ? `The file names these, and they aren’t here: ${opened.missing.join(', ')}. Add them as sources, and choose the logo and the picture in Proof.`
       : ''
     return opened
   }

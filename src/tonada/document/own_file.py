@@ -127,10 +127,26 @@ def _picture(entry: Json, place: str) -> NamedPicture:
         raise InputError(f"In the file, {said}", field=f"{place}.{path}" if path else place) from reason
 
 
+def named_sources(take: Take) -> dict[str, str]:
+    """Return the ids of the sources that a take names, each with what it is there.
+
+    Its logo and its picture come first, then what its colours were read from.
+    """
+    named = [
+        (take.proof.logo, "the logo"),
+        (take.proof.picture, "the picture"),
+        *((swatch.origin.source, f"what “{swatch.name}” was read from") for swatch in take.swatches),
+    ]
+    found: dict[str, str] = {}
+    for source, what in named:
+        if source:
+            found.setdefault(source, what)
+    return found
+
+
 def sources_of(take: Take) -> tuple[str, ...]:
     """Return the ids of the sources that a take names: its logo and picture, then what colours came from."""
-    named = (take.proof.logo, take.proof.picture, *(swatch.origin.source for swatch in take.swatches))
-    return tuple(dict.fromkeys(source for source in named if source))
+    return tuple(named_sources(take))
 
 
 def with_sources(take: Take, known: Mapping[str, str]) -> Take:

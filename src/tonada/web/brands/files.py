@@ -16,7 +16,7 @@ from tonada.brand_archive.sending import archive_of
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import words_of
 from tonada.core.limits import MAX_NAME_LENGTH
-from tonada.document.own_file import OwnFile, read_own, with_sources
+from tonada.document.own_file import OwnFile, named_sources, read_own, with_sources
 from tonada.document.parts import Described, Model
 from tonada.document.take import TakeDocument
 from tonada.frozen.page_set import page_set_in
@@ -45,7 +45,7 @@ class FileForm(Described):
 
 
 class OpenedAnswer(Model):
-    """What a file became. missing: the names of pictures that the file says belong to it, and aren't here."""
+    """What a file became. missing: what the take was read from or shows, and isn't here, by name."""
 
     brand: BrandAnswer
     take: TakeSummary
@@ -101,19 +101,40 @@ def _content(form: FileForm) -> bytes:
 
 
 def _opened(connection: Connection, workspace: UUID, brand_id: UUID, own: OwnFile) -> OpenedAnswer:
-    """Make the take of a file; pictures that are sources of the brand are found by their digests."""
+    """Make the take of a file; what it was read from is found among the brand's sources."""
     brand = brands.find(connection, workspace, brand_id)
-    here = {source.digest: str(source.id) for source in archives.digests_of(connection, workspace, brand_id)}
-    known = {picture.source: here[picture.digest] for picture in own.pictures if picture.digest in here}
-    missing = [picture.name for picture in own.pictures if picture.digest not in here]
-    document = TakeDocument.of(with_sources(own.take, known)).model_dump(mode="json")
+    here, missing = _sources_here(connection, workspace, brand_id, own)
+    document = TakeDocument.of(with_sources(own.take, here)).model_dump(mode="json")
     taken = {take.name for take in takes.list_of_brand(connection, workspace, brand_id)}
     row = takes.create(connection, workspace, brand_id, document, _own_name(own.name, taken) or None)
     return OpenedAnswer(
         brand=BrandAnswer(id=brand.id, name=brand.name, first_take=brand.first_take or row.id),
         take=TakeSummary(id=row.id, name=row.name, revision=row.revision),
-        missing=tuple(dict.fromkeys(missing)),
+        missing=missing,
     )
+
+
+def _sources_here(
+    connection: Connection, workspace: UUID, brand: UUID, own: OwnFile
+) -> tuple[dict[str, str], tuple[str, ...]]:
+    """Return the brand's sources by the ids that the file has for them, and the names of those it hasn't.
+
+    A source of the brand keeps its id, which is all that a mood or a file of an earlier release has to go
+    by; a picture may be here under another id, with the same bytes.
+    """
+    listed = {picture.source: picture for picture in own.pictures}
+    ids = {str(source.id) for source in sources.list_of_brand(connection, workspace, brand)}
+    digests = {source.digest: str(source.id) for source in archives.digests_of(connection, workspace, brand)}
+    found, missing = {}, []
+    for source, what in named_sources(own.take).items():
+        picture = listed.get(source)
+        if source in ids:
+            found[source] = source
+        elif picture and picture.digest in digests:
+            found[source] = digests[picture.digest]
+        else:
+            missing.append(picture.name if picture else what)
+    return found, tuple(dict.fromkeys(missing))
 
 
 def _own_name(name: str, taken: set[str]) -> str:
