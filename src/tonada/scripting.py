@@ -27,6 +27,7 @@ from tonada.core.pairs.evaluation import evaluate as evaluation_of
 from tonada.core.roles.build import build_take
 from tonada.core.roles.candidates import WHOLES, SourceColor, candidates_of
 from tonada.core.roles.proposal import propose_roles
+from tonada.core.roles.starts import start_named
 from tonada.core.take.take import Take
 from tonada.document.own_file import OwnFile, read_own, write_own
 from tonada.files.client_sheet import ExportHeader
@@ -60,16 +61,18 @@ def read(source: Source, name: str = "") -> ColorList:
     return read_list(data, name or found)
 
 
-def build(colors: Iterable[str]) -> Take:
+def build(colors: Iterable[str], *, start: str | None = None) -> Take:
     """Return the take that is proposed for a brand's colours, the leading one first: roles, night, pairs.
 
-    Raises InputError for what is no colour, or where there is none.
+    start: how an accent is made that no given colour can be: calm, lively or contrasting.
+
+    Raises InputError for what is no colour, where there is none, and for an unknown start.
     """
     typed = tuple(SourceColor(_opaque(color, "colors")) for color in colors)
     if not typed:
         raise InputError("Give at least one colour.", field="colors")
     candidates = candidates_of("list", typed).candidates
-    proposal = propose_roles(candidates, WHOLES["list"])
+    proposal = propose_roles(candidates, WHOLES["list"], start=start_named(start) if start else None)
     return build_take(candidates, proposal, source=None, source_name="a list")
 
 

@@ -9,6 +9,7 @@ import PairList from '@/take/PairList.vue'
 import { isExtra, roleLabel, textKey } from '@/take/roles'
 import { formatShare } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
+import { useAdvice } from '@/harmony/useAdvice'
 
 const props = defineProps<{
   assignment: Assignment
@@ -49,6 +50,12 @@ const others = computed(() => [
 ])
 const cell = computed(() =>
   take.evaluation?.measure.find((one) => one.roles.includes(props.assignment.role)),
+)
+const advice = useAdvice(() => take.shown)
+const alike = computed(() =>
+  advice.value
+    .filter((one) => one.kind === 'close' && one.swatches.includes(props.assignment.swatch))
+    .map((one) => one.text),
 )
 const pairs = computed(() =>
   (take.evaluation?.pairs ?? []).filter((pair) =>
@@ -91,6 +98,7 @@ function swap(role: string) {
       </div>
     </div>
     <p class="mt-2">{{ assignment.reason }}</p>
+    <p v-for="text in alike" :key="text" class="mt-2 font-semibold" data-testid="alike">{{ text }}</p>
     <h3 class="mt-4 text-quiet">Colour</h3>
     <div class="mt-1 flex gap-2">
       <ChoiceList

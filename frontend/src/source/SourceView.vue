@@ -17,12 +17,14 @@ import MoodSource from './MoodSource.vue'
 import PictureSource from './PictureSource.vue'
 import ReplaceDialog from './ReplaceDialog.vue'
 import SourceRail from './SourceRail.vue'
+import StartChoice from './StartChoice.vue'
 import StylesheetSource from './StylesheetSource.vue'
 import SuggestedStart from './SuggestedStart.vue'
 import { useAdoption } from './useAdoption'
 import { useReplacing } from './useReplacing'
+import { useStarts } from './useStarts'
 import { useScreenPicker } from './useScreenPicker'
-import { useProposal } from './useProposal'
+import { rolesWithColors, useProposal } from './useProposal'
 import type { Offer } from './useProposal'
 import { stylesheetDetails } from './stylesheetDetails'
 import { useSelection } from '@/take/useSelection'
@@ -45,9 +47,26 @@ const sources = computed(() => brand.detail?.sources ?? [])
 const source = computed(
   () => sources.value.find((one) => one.id === selected.value) ?? sources.value[0],
 )
-const { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose } = useProposal(
+const {
+  offers,
+  proposal,
+  answeredBody,
+  start,
+  current,
+  leaveOutGround,
+  isBuilt,
+  isAsProposed,
+  choose,
+} = useProposal(
   source,
   toRef(() => take.document),
+)
+const { starts } = useStarts(proposal, answeredBody)
+/** A palette that was built by another start than the usual one is built all the same. */
+const isOneOfThem = computed(
+  () =>
+    start.value === undefined &&
+    starts.value.some((one) => rolesWithColors(one.document) === rolesWithColors(take.document)),
 )
 const adoption = useAdoption(source)
 const replacing = useReplacing(select)
@@ -142,10 +161,16 @@ async function pickScreen() {
       <template v-else>
         <BuildBar
           v-if="proposal"
-          :is-built="isAsProposed"
+          :is-built="isAsProposed || (isBuilt && isOneOfThem)"
           :failing="take.failing"
           :replaces="!take.isEmpty"
           @build="build"
+        />
+        <StartChoice
+          v-if="proposal && starts.length"
+          :model-value="proposal.start"
+          :starts="starts"
+          @update:model-value="start = $event"
         />
         <PictureSource
           v-if="source.image"

@@ -30,6 +30,7 @@ const parts = computed(() => [
       <h3>{{ countOf(proposal.short.length, 'pair fails', 'pairs fail') }} AA</h3>
       <p v-for="text in proposal.short" :key="text" class="mt-1">{{ text }}</p>
     </div>
+    <p v-for="text in proposal.alike" :key="text" class="mt-2" data-testid="alike">{{ text }}</p>
     <p v-for="text in proposal.impossible" :key="text" class="mt-2 text-quiet">{{ text }}</p>
     <template v-for="part in parts" :key="part.title">
       <h3 v-if="part.roles.length" class="mt-3 text-quiet">{{ part.title }}</h3>

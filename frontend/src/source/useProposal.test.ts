@@ -37,7 +37,7 @@ const LOGO = {
 } as unknown as Source
 type Asked = { colors: { hex: string; share: number; choice: Choice | null }[] }
 
-it('a proposal is asked for all that was found, and takes a choice back from who had it', async () => {
+it('a proposal is asked for all that was found, and a role is wished for by one colour', async () => {
   const proposed = takeOf()
   answer('POST /api/proposals', ({ body }) => ({
     roles: [],
@@ -59,8 +59,8 @@ it('a proposal is asked for all that was found, and takes a choice back from who
   choose('#d7b13c', 'primary')
   await settled()
   expect((calls.at(-1)?.body as Asked).colors.map(({ choice }) => choice)).toEqual([
-    'keep',
-    'keep',
+    null,
+    null,
     'primary',
     null,
   ])
@@ -117,7 +117,7 @@ it('a choice that is made while a proposal is on its way leaves other colours wh
   choose('#d7b13c', 'paper')
   picked.value = LOGO
   await settled()
-  expect(shown()).toEqual(['#ffffff keep', '#2b3a8c accent', '#d7b13c paper'])
+  expect(shown()).toEqual(['#ffffff leave out', '#2b3a8c accent', '#d7b13c paper'])
 })
 
 it('what is built is what is proposed to the newest choice, also while it is on its way', async () => {

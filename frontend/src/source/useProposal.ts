@@ -1,7 +1,15 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, answerOf } from '@/api/client'
-import type { Choice, FoundColor, Proposal, Source, TakeDocument } from '@/api/types'
+import type {
+  Choice,
+  FoundColor,
+  Proposal,
+  ProposalBody,
+  Source,
+  Start,
+  TakeDocument,
+} from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
 import { isKnown } from '@/take/roles'
 import { rolesOfSwatch, swatchOf } from '@/take/swatches'
@@ -16,11 +24,14 @@ export interface Offer {
 export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocument | undefined>) {
   const leaveOutGround = ref(true)
   const wishes = ref<Record<string, Choice>>({})
+  /** The start that was chosen; until then the usual one. */
+  const start = ref<Start>()
   /** What was proposed, to which colours and to which state of the take: as they were together. */
   const answered = shallowRef<{
     proposal: Proposal
     colors: readonly FoundColor[]
     take: TakeDocument | undefined
+    body: ProposalBody
   }>()
   const proposal = computed(() => answered.value?.proposal)
   const question = useQuestion(() => (newest = ask()))
@@ -80,10 +91,11 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     () => {
       leaveOutGround.value = source.value?.image?.leaves_ground_out ?? true
       wishes.value = {}
+      start.value = undefined
     },
     { immediate: true },
   )
-  watch([source, leaveOutGround, wishes, take], () => (newest = ask()), {
+  watch([source, leaveOutGround, wishes, start, take], () => (newest = ask()), {
     immediate: true,
     deep: true,
   })
@@ -120,11 +132,12 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
       kind: from.kind,
       leave_out_ground: leaveOutGround.value,
       level: of?.level ?? 'AA',
+      start: start.value ?? null,
     } as const
     try {
       const answer = await answerOf(api.POST('/api/proposals', { body }))
       if (number !== asked) return
-      answered.value = { proposal: answer, colors: about, take: of }
+      answered.value = { proposal: answer, colors: about, take: of, body }
       question.answered()
     } catch (reason) {
       if (number !== asked) return
@@ -134,25 +147,30 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     }
   }
 
-  /** Before there is a palette: a role goes from the colour that had it to the one that is given it. */
+  /** Before there is a palette: a role is wished for by one colour; who had it gets that one's, by the server. */
   function choose(hex: string, choice: Choice) {
-    const isRoleGiven = choice !== 'keep' && choice !== 'leave out'
-    const settled = new Map(Object.entries(wishes.value))
-    for (const { color } of offers.value) {
-      // A wish may be newer than what was proposed last. Where there is neither, nothing is settled yet.
-      const own = settled.get(color.hex) ?? proposedFor(color)
-      if (own) settled.set(color.hex, own)
-    }
-    for (const [color, own] of settled) {
-      if (isRoleGiven && own === choice) settled.set(color, 'keep')
-    }
-    wishes.value = { ...Object.fromEntries(settled), [hex]: choice }
+    const isRole = choice !== 'keep' && choice !== 'leave out'
+    const others = Object.entries(wishes.value).filter(([, own]) => !(isRole && own === choice))
+    wishes.value = { ...Object.fromEntries(others), [hex]: choice }
   }
 
-  return { offers, proposal, current, leaveOutGround, isBuilt, isAsProposed, choose }
+  /** What was asked last and answered, for whoever asks the same with another start. */
+  const answeredBody = computed(() => answered.value?.body)
+
+  return {
+    offers,
+    proposal,
+    answeredBody,
+    start,
+    current,
+    leaveOutGround,
+    isBuilt,
+    isAsProposed,
+    choose,
+  }
 }
 
-function rolesWithColors(document: TakeDocument | undefined): string {
+export function rolesWithColors(document: TakeDocument | undefined): string {
   const hexes = new Map(document?.swatches.map((one) => [one.id, one.hex]))
   return JSON.stringify(document?.roles.map(({ role, swatch }) => [role, hexes.get(swatch)]))
 }

@@ -7,7 +7,7 @@ import json
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, Final
 
-from tonada.cli.streams import add_strict, tell
+from tonada.cli.streams import add_start, add_strict, tell
 
 if TYPE_CHECKING:
     from tonada.core.roles.brand import Candidate
@@ -27,6 +27,7 @@ def build(command: argparse.ArgumentParser) -> None:
     command.add_argument(
         "--mood", nargs="+", default=(), metavar="WORD", help="a mood for the free colours, such as calm"
     )
+    add_start(command)
     command.add_argument("--to", default="tonada", metavar="FORMAT", help=TO_HELP)
     command.add_argument("--out", type=Path, metavar="FILE", help="the file to write (default: none)")
     command.add_argument("--json", action="store_true", help="print JSON")
@@ -42,6 +43,7 @@ def _build(parsed: argparse.Namespace) -> int:
     from tonada.core.roles.build import build_take
     from tonada.core.roles.candidates import WHOLES, candidates_of
     from tonada.core.roles.proposal import propose_roles
+    from tonada.core.roles.starts import start_named
     from tonada.files.kinds import file_format
 
     file_format(parsed.to)  # an unknown one is refused before anything is made
@@ -50,7 +52,8 @@ def _build(parsed: argparse.Namespace) -> int:
     else:
         kind, colors, name = _of_words(parsed.inputs, tuple(parsed.mood))
         candidates = candidates_of(kind, colors).candidates
-    proposal = propose_roles(candidates, WHOLES[kind])
+    start = start_named(parsed.start) if parsed.start else None
+    proposal = propose_roles(candidates, WHOLES[kind], start=start)
     take = build_take(candidates, proposal, source=None, source_name=name)
     notes = list(proposal.impossible)
     if parsed.inputs and parsed.mood:

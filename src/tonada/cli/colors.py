@@ -8,7 +8,16 @@ from collections.abc import Sequence
 from typing import Any
 
 from tonada.cli.parser import number
-from tonada.cli.streams import add_file, add_out, add_printed_out, add_strict, content_of, give, tell
+from tonada.cli.streams import (
+    add_file,
+    add_out,
+    add_printed_out,
+    add_start,
+    add_strict,
+    content_of,
+    give,
+    tell,
+)
 
 
 def extract(command: argparse.ArgumentParser) -> None:
@@ -33,6 +42,7 @@ def contrast(command: argparse.ArgumentParser) -> None:
 def roles(command: argparse.ArgumentParser) -> None:
     """Add the arguments of `roles`."""
     command.add_argument("colors", nargs="+", metavar="COLOR", help="any CSS colour")
+    add_start(command)
     add_printed_out(command)
     command.set_defaults(run=_roles)
     command.add_argument("--json", action="store_true", help="print JSON")
@@ -157,9 +167,11 @@ def _roles(parsed: argparse.Namespace) -> int:
     from tonada.core.color.notation import parse_color
     from tonada.core.roles.candidates import SourceColor, candidates_of
     from tonada.core.roles.proposal import propose_roles
+    from tonada.core.roles.starts import start_named
 
     colors = [SourceColor(parse_color(text, field="COLOR")[0]) for text in parsed.colors]
-    roles = propose_roles(candidates_of("list", colors).candidates, "list").roles
+    start = start_named(parsed.start) if parsed.start else None
+    roles = propose_roles(candidates_of("list", colors).candidates, "list", start=start).roles
     answer = {"roles": [{"role": r.role, "hex": r.hex, "reason": r.reason} for r in roles]}
     return _print(answer, [f"{r.role:<10}{r.hex}  {r.reason}" for r in roles], as_json=parsed.json)
 

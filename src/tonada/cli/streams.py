@@ -49,6 +49,13 @@ def add_strict(command: argparse.ArgumentParser) -> None:
     command.add_argument("--strict", action="store_true", help="exit with 1 if something wasn't understood")
 
 
+def add_start(command: argparse.ArgumentParser) -> None:
+    """Add how an accent is made that no given colour can be."""
+    command.add_argument(
+        "--start", metavar="NAME", help="how a missing accent is made: calm, lively or contrasting"
+    )
+
+
 def content_of(file: str) -> bytes:
     """Return the bytes of a file or of standard input. Raises OSError."""
     return sys.stdin.buffer.read() if file == STANDARD_INPUT else Path(file).read_bytes()

@@ -28,7 +28,9 @@ ANCHORS = [
 
 
 def free(value: str) -> Take:
-    take = take_of(value)
+    """Return a take of a colour with two of far hues, so that a character has something to differ in."""
+    lightness, chroma, hue = hex_to_oklch(value)
+    take = take_of(value, *(color_at(lightness, chroma, hue + turn) for turn in (120, 240)))
     return replace(take, swatches=tuple(replace(one, held=False) for one in take.swatches))
 
 

@@ -136,3 +136,24 @@ def test_what_is_used_or_wanted_stays(because: str) -> None:
         take = give_role(take.turned(), Role.PAPER, (snow, None)).turned()
     given = adopt(take, "Milk", "#fffdf8", FROM_A_LOGO, Role.PAPER)
     assert snow in {one.id for one in given.swatches}
+
+
+def test_a_given_color_that_gives_way_gets_what_the_other_one_had() -> None:
+    take = take_of("#2b3a8c", "#b6653a", "#c62828")
+    red = next(one.id for one in take.swatches if one.hex == "#c62828")
+    had = next(role for role in (Role.SECONDARY, Role.ACCENT) if take.hex_of(role) == "#c62828")
+    before = take.hex_of(Role.PRIMARY)
+    for given in (
+        give_role(take, Role.PRIMARY, (red, None)),
+        adopt(take, "Red", "#c62828", FROM_A_LOGO, Role.PRIMARY),
+    ):
+        assert (given.hex_of(Role.PRIMARY), given.hex_of(had)) == ("#c62828", before)
+        assert given.turned().hex_of(had) == before
+        assert {one.hex for one in given.swatches} == {one.hex for one in take.swatches}
+
+
+def test_what_was_only_made_for_a_role_just_gives_way() -> None:
+    take = take_of("#2b3a8c", "#b6653a")
+    accent = take.assignment(Role.ACCENT)
+    given = give_role(take, Role.SECONDARY, (accent.swatch, None))
+    assert given.assignment(Role.SECONDARY).swatch == given.assignment(Role.ACCENT).swatch == accent.swatch

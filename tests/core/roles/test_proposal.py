@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from itertools import combinations
 
 import numpy as np
 import pytest
@@ -14,15 +15,28 @@ from tests.strategies import hexes
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name
-from tonada.core.color.ramp import STEADY_SHARE
-from tonada.core.color.spaces import hex_to_srgb8, hue_distance, largest_chroma, srgb8_to_oklch
+from tonada.core.color.ramp import CALM_CHROMA, MOST_GROWN, ROUNDS_BY, STEADY_SHARE
+from tonada.core.color.spaces import (
+    difference_between,
+    hex_to_oklch,
+    hex_to_srgb8,
+    hue_distance,
+    largest_chroma,
+    srgb8_to_oklch,
+)
 from tonada.core.errors import InputError
+from tonada.core.harmony.advice import advise
+from tonada.core.harmony.alike import alike_roles
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.roles.brand import Candidate
+from tonada.core.proof.grounds import TINT, grounds_of
+from tonada.core.roles.brand import Candidate, Whole
+from tonada.core.roles.brand_fit import BRAND_ROLES, figures_of
 from tonada.core.roles.build import build_take
+from tonada.core.roles.partners import BRAND_APART
 from tonada.core.roles.proposal import propose_roles
+from tonada.core.roles.starts import FAMILY, Start
 from tonada.core.take.recolor import recolor_many
-from tonada.core.take.take import SIGNALS, Role
+from tonada.core.take.take import SIGNALS, Role, Take
 
 PEAK = (
     Candidate("#2b3a8c", 0.74),
@@ -62,7 +76,7 @@ def test_a_single_color_gets_partners_from_a_hue_rule() -> None:
     anchor = srgb8_to_oklch(hex_to_srgb8("#2b3a8c"))[2]
     accent = srgb8_to_oklch(hex_to_srgb8(made[Role.ACCENT].hex))[2]
     assert made[Role.ACCENT].origin == made[Role.SECONDARY].origin == "harmony"
-    assert float(hue_distance(anchor, accent)) == pytest.approx(180, abs=2)
+    assert float(hue_distance(anchor, accent)) <= FAMILY + 2
 
 
 @given(hexes)
@@ -183,3 +197,85 @@ def test_by_night_a_brand_colour_keeps_its_character(first: str, second: str) ->
         lightness, _, hue = srgb8_to_oklch(hex_to_srgb8(night.hex_of(role)))
         most = float(largest_chroma(np.array([lightness]), np.array([hue]))[0])
         assert after >= min(before * 0.8, STEADY_SHARE * most) - 0.006
+
+
+def brand_in(values: tuple[str, ...], whole: Whole = "list", **named: Start) -> dict[Role, str]:
+    candidates = tuple(Candidate(value, 0.5**row) for row, value in enumerate(values, 1))
+    take = propose_roles(candidates, whole, **named).take
+    return {role: take.hex_of(role) for role in BRAND_ROLES}
+
+
+def test_of_two_colors_with_a_hue_the_second_is_the_accent() -> None:
+    maroon, gold = "#7b2d3a", "#c9a227"
+    brand = brand_in((maroon, gold))
+    assert (brand[Role.PRIMARY], brand[Role.ACCENT]) == (maroon, gold)
+    # One that is made is offered beside it, and is there only if somebody chooses it.
+    proposal = propose_roles((Candidate(maroon, 0.6), Candidate(gold, 0.4)), "list")
+    assert (proposal.start, proposal.starts) == ("given", ("given", "contrasting"))
+    chosen = brand_in((maroon, gold), start="contrasting")
+    assert chosen[Role.SECONDARY] == gold
+    assert chosen[Role.ACCENT] not in (maroon, gold)
+
+
+@given(st.lists(hexes, min_size=2, max_size=5, unique=True))
+@settings(max_examples=examples(60), deadline=None)
+def test_no_accent_is_made_where_two_colors_with_a_hue_are_given(values: list[str]) -> None:
+    found: list[str] = []
+    for value in values:
+        if figures_of(0, value).calls and all(difference_between(value, one) >= BRAND_APART for one in found):
+            found.append(value)
+    brand = brand_in(tuple(values))
+    if len(found) >= 2:
+        assert brand[Role.ACCENT] in values
+    if len(found) >= 3:
+        assert set(brand.values()) <= set(values)
+
+
+def test_one_color_leaves_three_starts_to_choose_from() -> None:
+    proposal = propose_roles((Candidate("#2b3a8c", 1.0),), "list")
+    assert set(proposal.starts) == {"calm", "lively", "contrasting"}
+    accents = {brand_in(("#2b3a8c",), start=start)[Role.ACCENT] for start in proposal.starts}
+    assert all(difference_between(one, other) >= 0.1 for one, other in combinations(accents, 2))
+    assert brand_in(("#2b3a8c",), start="given") == brand_in(("#2b3a8c",))
+
+
+@given(st.permutations(["#2b3a8c", "#b6653a", "#c62828"]), st.sampled_from(BRAND_ROLES), st.integers(0, 2))
+@settings(max_examples=examples(30), deadline=None)
+def test_a_wish_is_an_exchange_among_the_given(values: list[str], role: Role, place: int) -> None:
+    shares = (0.5, 0.3, 0.2)
+    offered = tuple(Candidate(value, share) for value, share in zip(values, shares, strict=True))
+    before = {one.role: one.hex for one in propose_roles(offered).roles if one.role in BRAND_ROLES}
+    wished = tuple(replace(one, choice=role if row == place else None) for row, one in enumerate(offered))
+    after = {one.role: one.hex for one in propose_roles(wished).roles if one.role in BRAND_ROLES}
+    had = next(one for one, value in before.items() if value == values[place])
+    expected = {**before, had: before[role], role: values[place]}
+    assert after == expected
+
+
+@pytest.mark.parametrize("value", ["#3d8c6c", "#5fa08f", "#050007", "#7a8f3a", "#2b3a8c"])
+def test_calm_colors_have_calm_tints(value: str) -> None:
+    take = propose_roles((Candidate(value, 1.0),), "list").take
+    for swatch in take.swatches:
+        own = hex_to_oklch(swatch.hex)[1]
+        for step in take.ramp(swatch.id).hexes:
+            assert hex_to_oklch(step)[1] <= MOST_GROWN * own + ROUNDS_BY
+        if own <= CALM_CHROMA:
+            assert swatch.ramp.kind == "steady"
+    for scheme in (take, take.turned()):
+        tint = next(ground.hex for ground in grounds_of(scheme) if ground.id == TINT)
+        assert hex_to_oklch(tint)[1] <= hex_to_oklch(scheme.hex_of(Role.MIST))[1]
+
+
+def test_what_looks_alike_is_said_across_brand_and_signals() -> None:
+    take = propose_roles((Candidate("#2b3a8c", 0.6), Candidate("#a61e2d", 0.4)), "list").take
+    assert alike_roles(take) == ()
+    assert advice_texts(take) == []
+    near = recolor_many(take, {take.assignment(Role.ERROR).swatch: "#ac1922"}, "moved", "moved")
+    assert [(one.one, one.other) for one in alike_roles(near)] == [(Role.ACCENT, Role.ERROR)]
+    assert advice_texts(near) == [alike_roles(near)[0].text]
+    same = recolor_many(take, {take.assignment(Role.ACCENT).swatch: "#2b3a8c"}, "moved", "moved")
+    assert alike_roles(same)[0].text == "Primary and Accent are the same colour."
+
+
+def advice_texts(take: Take) -> list[str]:
+    return [one.text for one in advise(take) if one.kind == "close"]

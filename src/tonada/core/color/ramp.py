@@ -59,6 +59,12 @@ class RampSettings:
 
 
 USUAL: Final = RampSettings()
+STEADY: Final = RampSettings("steady")
+# A colour of this OKLCH chroma or less is calm, and so are its tints.
+CALM_CHROMA: Final = 0.1
+# No step of a usual ramp has more than so many times the chroma of its swatch, or of rounding to 8 bits.
+MOST_GROWN: Final = 1.1
+ROUNDS_BY: Final = 0.004
 
 
 @dataclass(frozen=True, slots=True)
@@ -77,6 +83,16 @@ def ramp_of(value: Hex, settings: RampSettings = USUAL) -> Ramp:
     if not LEAST_STEPS <= settings.steps <= MOST_STEPS:
         raise InputError(f"A ramp has {LEAST_STEPS} to {MOST_STEPS} steps.", field="steps")
     return _even(value, settings)
+
+
+@lru_cache(maxsize=2048)
+def usual_settings(value: Hex) -> RampSettings:
+    """Return how the ramp of a new swatch is made: steady for a calm colour, and where even tints glare."""
+    own = hex_to_oklch(value)[1]
+    if own <= CALM_CHROMA:
+        return STEADY
+    loudest = max(hex_to_oklch(step)[1] for step in ramp_of(value).hexes)
+    return STEADY if loudest > MOST_GROWN * own + ROUNDS_BY else USUAL
 
 
 def _mixed(value: Hex, settings: RampSettings) -> Ramp:

@@ -6,17 +6,21 @@ from dataclasses import dataclass
 from itertools import combinations
 from typing import Final, Literal, TypeAlias
 
+from tonada.core.color.contrast import ratio_between
 from tonada.core.color.hue_rules import NEUTRAL_BELOW, color_at
 from tonada.core.color.spaces import (
     Floats,
     Hex,
     delta_e_ok,
+    hex_to_oklch,
     hexes_to_srgb8,
     hue_distance,
     srgb8_to_oklab,
     srgb8_to_oklch,
 )
 from tonada.core.color.vibration import vibrates
+from tonada.core.color.wcag import LARGE_RATIO
+from tonada.core.harmony.alike import alike_roles
 from tonada.core.harmony.chord import is_for_reading
 from tonada.core.harmony.hue_families import hue_families
 from tonada.core.sight.machado import Sight
@@ -62,7 +66,7 @@ class _HuedSwatch:
 def advise(take: Take) -> tuple[Advice, ...]:
     """Return what there is to say about a take's colours; black, white and grey don't count."""
     hued = _hued_swatches(take)
-    said = [*_many_hues(hued), *_pairs(hued), *_accent(take, hued)]
+    said = [*_many_hues(hued), *_pairs(hued), *_alike(take, hued), *_accent(take, hued)]
     return tuple(said)
 
 
@@ -119,6 +123,34 @@ def _pairs(hued: list[_HuedSwatch]) -> list[Advice]:
     return said
 
 
+def _alike(take: Take, hued: list[_HuedSwatch]) -> list[Advice]:
+    """Advise on roles that look alike, where _pairs hasn't said so of their swatches."""
+    said: list[Advice] = []
+    known = {one.swatch.id for one in hued}
+    for alike in alike_roles(take):
+        one, other = (take.swatch_of(role) for role in (alike.one, alike.other))
+        if one is None or other is None or ({one.id, other.id} <= known and one is not other):
+            continue
+        if one is other:
+            said.append(Advice("close", alike.text, (one.id,)))
+        else:
+            said.append(_lighter("close", alike.text, _hued(one), _hued(other), _grounds_under(take, other)))
+    return said
+
+
+def _grounds_under(take: Take, swatch: Swatch) -> tuple[Hex, ...]:
+    """Return what a colour has to be seen on, where it is a signal."""
+    if not take.is_signal_only(swatch.id):
+        return ()
+    return tuple(take.hex_of(role) for role in (Role.PAPER, Role.MIST) if take.has_role(role))
+
+
+def _hued(swatch: Swatch) -> _HuedSwatch:
+    lightness, chroma, hue = hex_to_oklch(swatch.hex)
+    lab = srgb8_to_oklab(hexes_to_srgb8((swatch.hex,)))[0]
+    return _HuedSwatch(swatch, lightness, chroma, hue, lab)
+
+
 def _confused_by(one: _HuedSwatch, other: _HuedSwatch) -> Sight | None:
     colors = hexes_to_srgb8((one.swatch.hex, other.swatch.hex))
     for sight in _SIGHTS:
@@ -128,8 +160,13 @@ def _confused_by(one: _HuedSwatch, other: _HuedSwatch) -> Sight | None:
     return None
 
 
-def _lighter(kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch) -> Advice:
-    """Advise to move the free one of two in lightness, away from the other."""
+def _lighter(
+    kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch, grounds: tuple[Hex, ...] = ()
+) -> Advice:
+    """Advise to move the free one of two in lightness, away from the other.
+
+    grounds: on which it has to stay visible, 3 to 1.
+    """
     ids = (one.swatch.id, other.swatch.id)
     mover, fixed = (other, one) if not other.swatch.held else (one, other)
     if mover.swatch.held:
@@ -142,6 +179,8 @@ def _lighter(kind: AdviceKind, text: str, one: _HuedSwatch, other: _HuedSwatch) 
         for step in LIGHTNESS_STEPS
         if LEAST_LIGHTNESS <= (lightness := fixed.lightness + way * step) <= MOST_LIGHTNESS
     ]
+    seen = [way for way in ways if all(ratio_between(way[1], ground) >= LARGE_RATIO for ground in grounds)]
+    ways = seen or ways
     is_up, value = next((way for way in ways if not vibrates(way[1], fixed.swatch.hex)), ways[0])
     act = f"Make {mover.swatch.name} {'lighter' if is_up else 'darker'}"
     return Advice(kind, text, ids, act, mover.swatch.id, value)

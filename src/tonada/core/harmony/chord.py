@@ -16,7 +16,7 @@ from tonada.core.color.placing import color_at_position, same_luminance, settled
 from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.errors import InputError
 from tonada.core.harmony.character import CHARACTERS, Character, Measured, measured
-from tonada.core.take.parts import free_swatch_id
+from tonada.core.take.parts import free_swatch_id, new_swatch
 from tonada.core.take.recolor import recolor_many
 from tonada.core.take.take import SIGNALS, Origin, Role, Swatch, Take
 
@@ -275,8 +275,8 @@ def add_partner(take: Take, angle: float) -> Take:
     value = web_safe(value) if take.harmony.web_safe else value
     name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
-    made = Swatch(
-        free_swatch_id(taken), name, value, False, Origin("harmony", f"{angle:.0f}° from {anchor.name}")
+    made = new_swatch(
+        free_swatch_id(taken), name, value, Origin("harmony", f"{angle:.0f}° from {anchor.name}")
     )
     return replace(take, swatches=(*take.swatches, made))
 

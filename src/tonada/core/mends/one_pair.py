@@ -15,9 +15,9 @@ from tonada.core.mends.nearest import MendMode, best_ratio, mend_color
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
 from tonada.core.take.key import role_as_text, step_key
-from tonada.core.take.parts import free_swatch_id
+from tonada.core.take.parts import free_swatch_id, new_swatch
 from tonada.core.take.recolor import change_pair_text, recolor
-from tonada.core.take.take import SIGNALS, Origin, Pair, Swatch, Take
+from tonada.core.take.take import SIGNALS, Origin, Pair, Take
 
 MendKind: TypeAlias = Literal["move text", "move ground", "change step", "change role", "use step"]
 End: TypeAlias = Literal["text", "ground"]
@@ -175,7 +175,7 @@ def _moved(take: Take, pair: Pair, end: End, value: Hex) -> tuple[str, Take]:
     name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     taken = {swatch.id for swatch in take.swatches}
     new = free_swatch_id(taken)
-    swatch = Swatch(new, name, value, False, Origin("mended", note))
+    swatch = new_swatch(new, name, value, Origin("mended", note))
     reason = f"{note[:1].upper()}{note[1:]}."
     roles = tuple(
         replace(assigned, swatch=new, step=None, reason=reason) if assigned.role == key else assigned

@@ -7,11 +7,12 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
 
-from tonada.core.color.contrast import luminance_of
-from tonada.core.color.spaces import Hex
+from tonada.core.color.hue_rules import color_at
+from tonada.core.color.neutrals import STRONGEST
+from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.color.wcag import TEXTS, Usage
 from tonada.core.proof.choices import Choice, Chooser, TakeColors, key_there
-from tonada.core.take.key import step_key
+from tonada.core.roles.proposal import NIGHT_STRENGTH, turns_brown
 from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, GroundSettings, TextStyle
 from tonada.core.take.take import Role, Take, role_name
 
@@ -19,6 +20,9 @@ from tonada.core.take.take import Role, Take, role_name
 TINT: Final = "tint"
 STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.SECONDARY, Role.ACCENT, Role.DEEP)
 TINT_NAME: Final = "Tint"
+# A ground darker than this (OKLCH lightness) is one of the night's.
+DARK_BELOW: Final = 0.5
+ROUNDING_STEP: Final = 0.002
 
 
 @dataclass(frozen=True, slots=True)
@@ -159,13 +163,26 @@ def _standard_key(take: Take, ground: str) -> str | None:
     owner = next((role for role in (Role.SECONDARY, Role.ACCENT) if take.has_role(role)), None)
     if owner is None or not take.has_role(Role.MIST):
         return None
-    swatch = take.assignment(owner).swatch
     paper = take.hex_of(Role.PAPER) if take.has_role(Role.PAPER) else take.hex_of(Role.MIST)
-    return step_key(swatch, _between(take.ramp(swatch).hexes, paper, take.hex_of(Role.MIST)) + 1)
+    return tint_between(take.hex_of(owner), paper, take.hex_of(Role.MIST))
 
 
 @lru_cache(maxsize=1024)
-def _between(hexes: tuple[Hex, ...], paper: Hex, mist: Hex) -> int:
-    """Return the row whose luminance is nearest to the middle of the two grounds."""
-    middle = (luminance_of(paper) + luminance_of(mist)) / 2
-    return min(range(len(hexes)), key=lambda row: abs(luminance_of(hexes[row]) - middle))
+def tint_between(color: Hex, paper: Hex, mist: Hex) -> Hex:
+    """Return a ground of this colour's hue, between the other two in OKLCH lightness.
+
+    It has at most the chroma of Mist, so that it is as quiet as that over a whole page; and nearly none
+    where a dark of this hue would be brown or green.
+    """
+    (light, *_), (lightness, chroma, _) = hex_to_oklch(paper), hex_to_oklch(mist)
+    middle = (light + lightness) / 2
+    _, own, hue = hex_to_oklch(color)
+    most = min(chroma, own)
+    if middle < DARK_BELOW and turns_brown(color):
+        most = min(most, NIGHT_STRENGTH * STRONGEST)
+    value = color_at(middle, most, hue)
+    # Rounded to 8 bits, a dark may have more.
+    while most > 0 and hex_to_oklch(value)[1] > chroma:
+        most = max(0.0, most - ROUNDING_STEP)
+        value = color_at(middle, most, hue)
+    return value

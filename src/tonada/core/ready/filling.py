@@ -14,7 +14,7 @@ from tonada.core.roles.proposal import whole_take
 from tonada.core.roles.suggest import with_kept
 from tonada.core.take import repoint
 from tonada.core.take.dependents import dependents_of
-from tonada.core.take.parts import SIGNALS, Assignment, Origin, Role, Swatch, free_swatch_id
+from tonada.core.take.parts import SIGNALS, Assignment, Origin, Role, free_swatch_id, new_swatch
 from tonada.core.take.take import Take
 
 KEPT: Final = "Held, so it stays."
@@ -86,7 +86,7 @@ def _with_colors(
         if key not in swatches or key in used or swatches[key].held:
             key = free_swatch_id(set(swatches))
         names = {swatch.name for swatch in swatches.values() if swatch.id != key}
-        kept = swatches.get(key) or Swatch(key, "", value, False, Origin("source", note))
+        kept = swatches.get(key) or new_swatch(key, "", value, Origin("source", note))
         swatches[key] = replace(
             kept, name=unused_name(color_name(value), names), hex=value, origin=Origin("source", note)
         )

@@ -17,7 +17,7 @@ from tonada.core.color.hue_rules import nearest_of_hue
 from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, hex_to_oklch, hexes_to_srgb8, srgb8_to_hex
 from tonada.core.roles.assignment import requirements_of
-from tonada.core.take.parts import Origin, Role, Swatch, free_swatch_id
+from tonada.core.take.parts import Origin, Role, free_swatch_id, new_swatch
 from tonada.core.take.take import Take
 
 _LIGHTNESSES: Final = 400
@@ -70,7 +70,7 @@ def with_reading_colors(take: Take, missed: Sequence[Role]) -> tuple[Take, tuple
 def _with_made(take: Take, role: Role, value: Hex, on: str) -> Take:
     name = unused_name(color_name(value), {swatch.name for swatch in take.swatches})
     key = free_swatch_id({swatch.id for swatch in take.swatches})
-    swatch = Swatch(key, name, value, False, Origin("made", f"made to read on {on}"))
+    swatch = new_swatch(key, name, value, Origin("made", f"made to read on {on}"))
     reason = f"Made, since no step of the ramps reads on {on}."
     roles = tuple(
         replace(assigned, swatch=key, step=None, reason=reason) if assigned.role == role else assigned

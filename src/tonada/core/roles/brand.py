@@ -1,33 +1,30 @@
 """The brand roles of a set of colours: Primary, Secondary, Accent, each with its reason.
 
-They are the assignment with the best sum of the weights below, tried one by one; what is missing
-comes from a hue rule.
+The colours that were given have them, as brand_fit.py says; what is missing is made, as a start asks for it.
+A wish is an exchange: the colour that had the role gets what the other had.
 """
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from itertools import product
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.color.contrast import contrast_ratio, ratio_between, rounded_down
-from tonada.core.color.hue_rules import NEUTRAL_BELOW
-from tonada.core.color.spaces import Hex, difference_between, hex_to_srgb8, hue_distance, srgb8_to_oklch
-from tonada.core.color.vibration import vibration
-from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO
+from tonada.core.color.contrast import ratio_between, rounded_down
+from tonada.core.color.spaces import Hex, difference_between, hue_distance
+from tonada.core.color.wcag import ENHANCED_RATIO, TEXT_RATIO
 from tonada.core.errors import InputError
+from tonada.core.roles.brand_fit import BrandColor, best_brand, figures_of
 from tonada.core.roles.partners import (
     ACCENT_APART,
-    BRAND_APART,
     Partner,
     make_accent,
     make_lead,
     make_secondary,
 )
+from tonada.core.roles.starts import STARTS, USUAL_START, Start
 from tonada.core.take.parts import Role, role_rank
 
-BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
 Choice: TypeAlias = Role | Literal["keep", "leave out"]
 
 # What the shares of the candidates are of; a list and a mood have none that mean anything.
@@ -40,28 +37,11 @@ SHARES_OF: Final[Mapping[Whole, str]] = {
 }
 
 
-# The objective. Each term runs from 0 to 1 before it is weighted.
-PRIMARY_COVERS: Final = 1.0  # its share beside the largest one
-PRIMARY_CARRIES_TEXT: Final = 0.6  # the ratio of white text on it, 4.5 and more is 1
-PRIMARY_IS_SEEN: Final = 0.4  # its ratio as a headline on white, 3 and more is 1
-PRIMARY_IS_COLORED: Final = 0.3  # chroma, 0.12 and more is 1
-SECONDARY_COVERS: Final = 0.35
-SECONDARY_IS_THERE: Final = 0.25
-SECONDARY_IS_COLORED: Final = 0.3  # chroma, 0.1 and more is 1: next to Primary stands a colour, not a shade
-ACCENT_IS_FAR: Final = 0.4  # hue distance to the primary, 180 degrees is 1
-ACCENT_IS_LIVELY: Final = 0.4  # chroma, 0.15 and more is 1
-ACCENT_IS_SMALL: Final = 0.2
-ACCENT_VIBRATES: Final = 0.3  # how much it vibrates on Primary counts against it
-# A colour so pale on white, and of so little chroma, can't lead: nobody would see it.
-PALE_RATIO: Final = 1.7
-PALE_CHROMA: Final = 0.1
 # A near-black that is left can be the text; it has this on white.
 INK_RATIO: Final = 12.0
 # What is paler than this can be Paper; what is paler than the next, Mist.
 PAPER_RATIO: Final = 1.12
 MIST_RATIO: Final = 1.4
-
-_WHITE: Final = hex_to_srgb8("#ffffff")
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,58 +71,40 @@ class BrandChoice:
     """holders: which candidates have a role. partners: what is made for the rest, Primary too if
     none can be it.
 
-    choices: what becomes of each candidate.
+    choices: what becomes of each candidate. start: how the rest was made; starts: those to choose from, the
+    usual one first.
     """
 
     holders: tuple[Holder, ...]
     partners: tuple[Partner, ...]
     choices: tuple[Choice, ...]
+    start: Start
+    starts: tuple[Start, ...]
 
 
-@dataclass(frozen=True, slots=True)
-class _Color:
-    """A candidate with the figures that decide."""
-
-    number: int
-    hex: Hex
-    share: float
-    lightness: float
-    chroma: float
-    hue: float
-    on_white: float
-
-    @property
-    def is_neutral(self) -> bool:
-        return self.chroma < NEUTRAL_BELOW
-
-    @property
-    def is_pale(self) -> bool:
-        return self.on_white < PALE_RATIO and self.chroma < PALE_CHROMA
-
-
-def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") -> BrandChoice:
+def choose_brand(
+    candidates: tuple[Candidate, ...], whole: Whole = "artwork", start: Start | None = None
+) -> BrandChoice:
     """Return which candidates get the brand roles, and the roles that the designer chose for them.
 
-    whole: what the shares are of, for the reasons.
+    whole: what the shares are of, for the reasons. start: the one that was chosen; where these colours
+    don't offer it, it is the usual one.
 
     Raises InputError without candidates, or where two ask for the same role.
     """
     if not candidates:
         raise InputError("Roles need at least one colour.", field="colors")
     wishes = _wishes(candidates)
-    colors = [_figures(number, candidate) for number, candidate in enumerate(candidates)]
-    free = [color for color in colors if candidates[color.number].choice is None]
-    taken = _choose_brand_roles(colors, free, wishes)
-    for role, number in wishes.items():
-        taken.setdefault(role, colors[number])
-    _choose_ink(free, taken)
-    if Role.PRIMARY not in taken:
-        _choose_ground(free, taken)
+    colors = [figures_of(number, one.hex, one.share) for number, one in enumerate(candidates)]
+    starts = _starts(candidates, colors, wishes)
+    chosen = start if start in starts else starts[0]
+    makes_accent = chosen != "given" and Role.ACCENT not in wishes
+    taken = _taken(candidates, colors, wishes, makes_accent=makes_accent)
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
-    unasked = _unasked(colors) if wishes else {}
+    unasked = _unasked(colors, makes_accent=makes_accent) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
-    made = _partners(taken, colors)
-    lead = taken.get(Role.PRIMARY) or _figures(-1, Candidate(made[0].hex, 0.0))
+    made = _partners(taken, colors, chosen if chosen != "given" else USUAL_START)
+    lead = taken.get(Role.PRIMARY) or figures_of(-1, made[0].hex)
     holders = tuple(
         Holder(
             role,
@@ -151,7 +113,7 @@ def choose_brand(candidates: tuple[Candidate, ...], whole: Whole = "artwork") ->
         )
         for role, color in sorted(taken.items(), key=lambda entry: role_rank(entry[0]))
     )
-    return BrandChoice(holders, made, _choices(candidates, colors, taken, whole))
+    return BrandChoice(holders, made, _choices(candidates, colors, taken, whole), chosen, starts)
 
 
 def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
@@ -167,102 +129,78 @@ def _wishes(candidates: tuple[Candidate, ...]) -> dict[Role, int]:
     return wishes
 
 
-def _figures(number: int, candidate: Candidate) -> _Color:
-    srgb8 = hex_to_srgb8(candidate.hex)
-    lightness, chroma, hue = (float(channel) for channel in srgb8_to_oklch(srgb8))
-    on_white = float(contrast_ratio(_WHITE, srgb8))
-    return _Color(number, candidate.hex, candidate.share, lightness, chroma, hue, on_white)
+def _starts(
+    candidates: tuple[Candidate, ...], colors: Sequence[BrandColor], wishes: Mapping[Role, int]
+) -> tuple[Start, ...]:
+    """Return the starts that these colours leave open: three where the accent has to be made.
+
+    Of two colours with a hue the second is the accent; one that is made is offered beside it.
+    """
+    if Role.ACCENT in wishes:
+        return ("given",)
+    taken = _taken(candidates, colors, wishes, makes_accent=False)
+    if Role.ACCENT not in taken:
+        return (USUAL_START, *(start for start in STARTS if start != USUAL_START))
+    return ("given",) if Role.SECONDARY in taken else ("given", "contrasting")
 
 
-def _unasked(colors: list[_Color]) -> dict[Role, _Color]:
-    """Return who would have the roles if nobody had asked for any."""
-    taken = _choose_brand_roles(colors, colors, {})
-    _choose_ink(colors, taken)
+def _taken(
+    candidates: tuple[Candidate, ...],
+    colors: Sequence[BrandColor],
+    wishes: Mapping[Role, int],
+    *,
+    makes_accent: bool,
+) -> dict[Role, BrandColor]:
+    """Return who has which role: as proposed, after the wishes have been exchanged for it."""
+    asking = [color for color in colors if candidates[color.number].choice in (None, *Role)]
+    placed = _exchanged(best_brand(asking, {}, makes_accent=makes_accent), colors, wishes)
+    used = {color.number for color in placed.values()}
+    free = [color for color in colors if candidates[color.number].choice is None and color.number not in used]
+    taken = {**placed, **best_brand(free, placed, makes_accent=makes_accent)}
+    _choose_ink(free, taken)
     if Role.PRIMARY not in taken:
-        _choose_ground(colors, taken)
+        _choose_ground(free, taken)
     return taken
 
 
-def _choose_brand_roles(
-    colors: list[_Color], free: list[_Color], wishes: dict[Role, int]
-) -> dict[Role, _Color]:
-    """Return the best of all assignments of the free colours to the brand roles that nobody wished for.
-
-    Without Primary where none of them can lead.
-    """
-    lively = [color for color in free if not color.is_neutral]
-    seen = [color for color in free if not color.is_pale]
-    primaries = [color for color in lively if not color.is_pale] or seen
-    options: list[list[_Color | None]] = []
-    for role in BRAND_ROLES:
-        if role in wishes:
-            options.append([colors[wishes[role]]])
-        elif role is Role.PRIMARY:
-            options.append([*primaries] or [None])
-        else:
-            options.append([None, *lively])
-    largest = max(color.share for color in colors) or 1.0
-    best: tuple[float, dict[Role, _Color]] = (-1.0, {})
-    for assigned in product(*options):
-        numbers = [color.number for color in assigned if color]
-        if len(set(numbers)) < len(numbers) or not _is_apart(*assigned, wishes=wishes):
-            continue
-        score = _score(*assigned, largest=largest)
-        if score > best[0]:
-            best = (score, {role: color for role, color in zip(BRAND_ROLES, assigned, strict=True) if color})
-    return best[1]
+def _exchanged(
+    proposed: Mapping[Role, BrandColor], colors: Sequence[BrandColor], wishes: Mapping[Role, int]
+) -> dict[Role, BrandColor]:
+    """Return the roles with each wish fulfilled: who had the role gets what the other one had."""
+    placed = dict(proposed)
+    wished = set(wishes.values())
+    for role in sorted(wishes, key=role_rank):
+        color, before = colors[wishes[role]], placed.get(role)
+        was = next((one for one, holder in placed.items() if holder is color), None)
+        if was is not None:
+            del placed[was]
+        if was is not None and before is not None and before.number not in wished:
+            placed[was] = before
+        placed[role] = color
+    return placed
 
 
-def _is_apart(
-    primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, wishes: Mapping[Role, int]
-) -> bool:
-    """Return whether the roles that nobody wished for differ enough from the others."""
-    for role, one, other, least in (
-        (Role.SECONDARY, secondary, primary, BRAND_APART),
-        (Role.ACCENT, accent, primary, ACCENT_APART),
-        (Role.ACCENT, accent, secondary, BRAND_APART),
-    ):
-        if role not in wishes and one and other and difference_between(one.hex, other.hex) < least:
-            return False
-    return True
+def _unasked(colors: Sequence[BrandColor], *, makes_accent: bool) -> dict[Role, BrandColor]:
+    """Return who would have the roles if nobody had asked for any."""
+    nobody = tuple(Candidate(color.hex, color.share) for color in colors)
+    return _taken(nobody, colors, {}, makes_accent=makes_accent)
 
 
-def _score(
-    primary: _Color | None, secondary: _Color | None, accent: _Color | None, *, largest: float
-) -> float:
-    if primary is None:
-        # All are pale: the most chromatic one stands beside the Primary that is made.
-        return secondary.chroma if secondary and accent is None else 0.0
-    score = PRIMARY_COVERS * primary.share / largest
-    score += PRIMARY_CARRIES_TEXT * min(1.0, primary.on_white / TEXT_RATIO)
-    score += PRIMARY_IS_SEEN * min(1.0, primary.on_white / LARGE_RATIO)
-    score += PRIMARY_IS_COLORED * min(1.0, primary.chroma / 0.12)
-    if secondary:
-        score += SECONDARY_COVERS * secondary.share / largest + SECONDARY_IS_THERE
-        score += SECONDARY_IS_COLORED * min(1.0, secondary.chroma / 0.1)
-    if accent:
-        score += ACCENT_IS_FAR * float(hue_distance(primary.hue, accent.hue)) / 180
-        score += ACCENT_IS_LIVELY * min(1.0, accent.chroma / 0.15)
-        score += ACCENT_IS_SMALL * (1 - accent.share / largest)
-        score -= ACCENT_VIBRATES * vibration(primary.hex, accent.hex)
-    return score
-
-
-def _choose_ink(free: list[_Color], taken: dict[Role, _Color]) -> None:
+def _choose_ink(free: Sequence[BrandColor], taken: dict[Role, BrandColor]) -> None:
     """Take a near-black of the artwork for the text, where one is left."""
     used = {color.number for color in taken.values()}
     grounds = [taken[role].hex for role in (Role.PAPER, Role.MIST) if role in taken]
     dark = [
         color
         for color in free
-        if color.number not in used and color.is_neutral and color.on_white >= INK_RATIO
+        if color.number not in used and (color.is_neutral or color.is_black) and color.on_white >= INK_RATIO
         if all(ratio_between(color.hex, ground) >= ENHANCED_RATIO for ground in grounds)
     ]
     if dark and Role.INK not in taken:
         taken[Role.INK] = max(dark, key=lambda color: color.on_white)
 
 
-def _choose_ground(free: list[_Color], taken: dict[Role, _Color]) -> None:
+def _choose_ground(free: Sequence[BrandColor], taken: dict[Role, BrandColor]) -> None:
     """Where all are too pale to lead, the palest of them becomes a ground."""
     used = {color.number for color in taken.values()}
     left = [color for color in free if color.number not in used]
@@ -274,7 +212,9 @@ def _choose_ground(free: list[_Color], taken: dict[Role, _Color]) -> None:
             taken[role] = palest
 
 
-def _partners(taken: Mapping[Role, _Color], colors: list[_Color]) -> tuple[Partner, ...]:
+def _partners(
+    taken: Mapping[Role, BrandColor], colors: Sequence[BrandColor], start: Start
+) -> tuple[Partner, ...]:
     """Return what is made for the brand roles that none of the colours has, in the order of the roles."""
     made: list[Partner] = []
     if Role.PRIMARY not in taken:
@@ -286,12 +226,15 @@ def _partners(taken: Mapping[Role, _Color], colors: list[_Color]) -> tuple[Partn
                 *(color.hex for other, color in taken.items() if other in (Role.SECONDARY, Role.ACCENT)),
                 *(assigned.hex for assigned in made if assigned.role is Role.SECONDARY),
             )
-            made.append(make(primary, others))
+            made.append(make(primary, others, start))
     return tuple(made)
 
 
 def _choices(
-    candidates: tuple[Candidate, ...], colors: list[_Color], taken: Mapping[Role, _Color], whole: Whole
+    candidates: tuple[Candidate, ...],
+    colors: Sequence[BrandColor],
+    taken: Mapping[Role, BrandColor],
+    whole: Whole,
 ) -> tuple[Choice, ...]:
     """Return what becomes of each. Of a mood, which only suggests, what gets no role is left out."""
     role_of = {color.number: role for role, color in taken.items()}
@@ -307,7 +250,7 @@ def _choices(
     return tuple(result)
 
 
-def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
+def _reason(role: Role, color: BrandColor, primary: BrandColor, whole: Whole) -> str:
     share = SHARES_OF[whole].format(f"{color.share * 100:.0f}%") if SHARES_OF[whole] else ""
     if role is Role.PRIMARY and color.is_neutral:
         return f"There is no clear hue, so a neutral is Primary{share and ': ' + share}."
@@ -321,6 +264,9 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     if role is Role.SECONDARY:
         return f"The second colour{share and ': ' + share}, {_turn(primary, color)} from Primary in hue."
     if role is Role.ACCENT:
+        apart = difference_between(primary.hex, color.hex)
+        if apart < ACCENT_APART:
+            return f"The second colour with a hue, but near Primary: they differ by only {apart:.2f}."
         small = f"only {share}" if share else f"lively at chroma {color.chroma:.2f}"
         return f"{_turn(primary, color)} from Primary in hue and {small}, so it stands out."
     if role in (Role.PAPER, Role.MIST):
@@ -330,5 +276,5 @@ def _reason(role: Role, color: _Color, primary: _Color, whole: Whole) -> str:
     return "Chosen by you."
 
 
-def _turn(primary: _Color, color: _Color) -> str:
+def _turn(primary: BrandColor, color: BrandColor) -> str:
     return f"{float(hue_distance(primary.hue, color.hue)):.0f}°"

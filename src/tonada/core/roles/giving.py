@@ -7,11 +7,12 @@ from dataclasses import replace
 from typing import Final, TypeAlias
 
 from tonada.core.errors import TakeError
+from tonada.core.roles.brand_fit import BRAND_ROLES
 from tonada.core.roles.page_pairs import with_texts_by_rule
 from tonada.core.roles.text_colors import with_text_colors
 from tonada.core.take import repoint
 from tonada.core.take.dependents import dependents_of
-from tonada.core.take.parts import Origin, Swatch, free_swatch_id
+from tonada.core.take.parts import Origin, free_swatch_id, new_swatch
 from tonada.core.take.take import Assignment, Role, RoleKey, Take
 
 CHOSEN: Final = "Chosen by you."
@@ -25,7 +26,9 @@ Assignments: TypeAlias = tuple[Assignment, ...]
 def give_role(take: Take, role: RoleKey, target: repoint.Target) -> Take:
     """Return the take with a role on another colour, in the scheme at hand; a new role in both.
 
-    Raises TakeError for a role that the take doesn't have, and for a colour that isn't there.
+    Where that colour is a brand role itself, and the one that gives way was given by the designer, the two
+    change over, by day and by night: nothing given is left without a role. Raises TakeError for a role that
+    the take doesn't have, and for a colour that isn't there.
     """
     take.value_at(*target)
     if not take.has_role(role):
@@ -35,8 +38,25 @@ def give_role(take: Take, role: RoleKey, target: repoint.Target) -> Take:
         # In the other scheme the same colour has it, until it is given another one there.
         other = take.other and replace(take.other, roles=(*take.other.roles, added))
         return replace(take, roles=(*take.roles, added), other=other)
+    other_role = _exchanged_for(take, role, target)
+    if other_role is not None:
+        return swap_roles(take, role, other_role)
     placed = with_text_colors(replace(take, roles=_moved(take.roles, {role: target})), (role,))
     return with_texts_by_rule(take, placed)
+
+
+def _exchanged_for(take: Take, role: RoleKey, target: repoint.Target) -> RoleKey | None:
+    """Return the brand role that the colour has, if the one that has `role` would be left with none."""
+    before, (owner, step) = take.assignment(role), target
+    if role not in BRAND_ROLES or step is not None or before.step is not None or before.swatch == owner:
+        return None
+    giving_way = take.swatch_of(role)
+    if giving_way is None or giving_way.origin.kind in MADE_FOR_A_ROLE:
+        return None
+    if len(set(take.roles_of(giving_way.id)) & set(BRAND_ROLES)) > 1:
+        return None
+    had = [one.role for one in take.roles if one.swatch == owner and one.step is None]
+    return next((one for one in BRAND_ROLES if one in had), None)
 
 
 def set_text_color(take: Take, role: RoleKey, step: int | None) -> Take:
@@ -78,12 +98,12 @@ def adopt(take: Take, name: str, value: str, origin: Origin, role: RoleKey | Non
     """
     there = next((swatch for swatch in take.swatches if swatch.hex == value), None)
     if there is None:
-        there = Swatch(
+        there = new_swatch(
             free_swatch_id({swatch.id for swatch in take.swatches}),
             _free_name(name, lambda one: any(swatch.name == one for swatch in take.swatches)),
             value,
+            origin,
             held=True,
-            origin=origin,
         )
         take = replace(take, swatches=(*take.swatches, there))
     if role is None:

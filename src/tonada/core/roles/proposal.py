@@ -13,11 +13,13 @@ from tonada.core.color.wcag import Level
 from tonada.core.limits import MAX_NEUTRALS
 from tonada.core.roles.assignment import assign_roles
 from tonada.core.roles.beyond_ramps import with_reading_colors
-from tonada.core.roles.brand import BRAND_ROLES, BrandChoice, Candidate, Choice, Whole, choose_brand
+from tonada.core.roles.brand import BrandChoice, Candidate, Choice, Whole, choose_brand
+from tonada.core.roles.brand_fit import BRAND_ROLES
 from tonada.core.roles.page_pairs import page_pairs
 from tonada.core.roles.signals import propose_signals
+from tonada.core.roles.starts import Start
 from tonada.core.roles.text_colors import with_text_colors
-from tonada.core.take.parts import free_swatch_id
+from tonada.core.take.parts import free_swatch_id, new_swatch
 from tonada.core.take.take import (
     SIGNALS,
     Assignment,
@@ -42,6 +44,8 @@ BROWN_ABOVE: Final = 0.02
 BLUE_TO: Final = 330.0
 # Fine enough that Paper, Mist, Line and Muted each find a step of their own.
 NEUTRAL_STEPS: Final = 15
+# How strongly greys are tinted: Paper has an OKLCH chroma of at most 0.02 then.
+NEUTRAL_STRENGTH: Final = 0.32
 # By night a brand colour is lifted, and keeps its chroma (OKLCH) within this share.
 NIGHT_CHROMA_CHANGE: Final = 0.2
 
@@ -62,24 +66,31 @@ class Proposal:
     """roles: in their order. choices: what becomes of each candidate. take: all of it, as a take.
 
     impossible: a sentence for each role that can't reach what it needs with the colours given.
+    start: how the roles were filled that no given colour has; starts: those to choose from, the usual first.
     """
 
     roles: tuple[ProposedRole, ...]
     choices: tuple[Choice, ...]
     take: Take
     impossible: tuple[str, ...]
+    start: Start
+    starts: tuple[Start, ...]
 
 
 def propose_roles(
-    candidates: tuple[Candidate, ...], whole: Whole = "artwork", level: Level = "AA"
+    candidates: tuple[Candidate, ...],
+    whole: Whole = "artwork",
+    level: Level = "AA",
+    start: Start | None = None,
 ) -> Proposal:
     """Return every role with a reason. What the candidates' choices ask for is kept.
 
-    whole: what the shares are of, for the reasons. level: what the take is held to.
+    whole: what the shares are of, for the reasons. level: what the take is held to. start: the chosen one,
+    as choose_brand takes it.
 
     Raises InputError without candidates, or where two ask for the same role.
     """
-    choice = choose_brand(candidates, whole)
+    choice = choose_brand(candidates, whole, start)
     base, place_of = _gather(candidates, choice, holds=whole != "mood")
     base = replace(base, level=level)
     take, impossible = whole_take(base)
@@ -94,7 +105,7 @@ def propose_roles(
         )
         for assigned in take.roles
     )
-    return Proposal(roles, choice.choices, take, impossible)
+    return Proposal(roles, choice.choices, take, impossible, choice.start, choice.starts)
 
 
 def whole_take(base: Take) -> tuple[Take, tuple[str, ...]]:
@@ -154,7 +165,7 @@ def _gather(
             name = unused_name(
                 names.get(value) or color_name(value), {swatch.name for swatch in swatches.values()}
             )
-            swatches[value] = Swatch(f"s{len(swatches) + 1}", name, value, held, origin)
+            swatches[value] = new_swatch(f"s{len(swatches) + 1}", name, value, origin, held=held)
         return swatches[value].id
 
     origin = Origin("source", "given")
@@ -208,7 +219,7 @@ def _with_neutrals(take: Take) -> Take:
     if take.neutrals:
         return take
     tint = take.assignment(Role.PRIMARY).swatch
-    neutral = Neutral(NEUTRAL_ID, "Neutral", tint, steps=NEUTRAL_STEPS, spacing="lightness")
+    neutral = Neutral(NEUTRAL_ID, "Neutral", tint, NEUTRAL_STRENGTH, NEUTRAL_STEPS, "lightness")
     return with_night_neutral(replace(take, neutrals=(neutral,)))
 
 
@@ -250,6 +261,6 @@ def _with_signals(take: Take, roles: Mapping[Role, Assignment]) -> Take:
             taken = {swatch.id for swatch in swatches}
             name = unused_name(str(signal.role).capitalize(), {swatch.name for swatch in swatches})
             key = free_swatch_id(taken)
-            swatches.append(Swatch(key, name, signal.hex, False, Origin("made", "made for a signal")))
+            swatches.append(new_swatch(key, name, signal.hex, Origin("made", "made for a signal")))
             assignments.append(Assignment(signal.role, key, signal.reason))
     return replace(take, swatches=tuple(swatches), roles=tuple(assignments))

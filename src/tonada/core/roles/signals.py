@@ -44,9 +44,13 @@ SIGNAL_FAILS: Final = 40.0  # not to reach NEEDED_RATIO on the grounds
 SIGNALS_READ: Final = 40.0  # what a ratio falls short of NEEDED_RATIO on the grounds, as log
 SIGNALS_APART: Final = 6.0  # the least distance between two of them, up to APART_ENOUGH
 BRAND_APART: Final = 1.2  # the least distance to a brand colour, up to BRAND_ENOUGH
+SIGNALS_MISTAKEN: Final = 20.0  # two of them within SIGNALS_LEAST
 SIGNAL_CENTERED: Final = 0.1  # how far one turned from the convention, of what it may
-SIGNAL_USUAL: Final = 2.4  # how far one is from its usual lightness
+SIGNAL_USUAL: Final = 4.0  # how far one is from its usual lightness
+BRAND_MISTAKEN: Final = 20.0  # to be within BRAND_LEAST of a brand colour, where it could be taken for it
 APART_ENOUGH: Final = 0.1
+SIGNALS_LEAST: Final = 0.05
+BRAND_LEAST: Final = 0.065
 BRAND_ENOUGH: Final = 0.1
 # A signal is a mark, an edge or a face beside words: a part by 1.4.11.
 NEEDED_RATIO: Final = LARGE_RATIO
@@ -97,6 +101,7 @@ def choose_together(
     for one, other in combinations(range(axes), 2):
         least = np.minimum(least, _along(apart_to_all(options[one], options[other]), (one, other), axes))
     total = total - SIGNALS_APART * np.minimum(least, APART_ENOUGH)
+    total = total + SIGNALS_MISTAKEN * (least < SIGNALS_LEAST)
     best = np.unravel_index(int(np.argmin(total)), total.shape)
     return tuple(int(number) for number in best), float(np.broadcast_to(least, total.shape)[best])
 
@@ -149,4 +154,5 @@ def _taken_for(colors: NDArray[np.uint8], brand: Sequence[Hex]) -> Floats:
     near = delta_e_ok(
         srgb8_to_oklab(colors)[:, None], srgb8_to_oklab(hexes_to_srgb8(tuple(brand)))[None]
     ).min(axis=1)
-    return np.asarray(-BRAND_APART * np.minimum(near, BRAND_ENOUGH))
+    mistaken = BRAND_MISTAKEN * (near < BRAND_LEAST)
+    return np.asarray(mistaken - BRAND_APART * np.minimum(near, BRAND_ENOUGH))

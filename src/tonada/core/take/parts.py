@@ -10,7 +10,7 @@ from typing import Final, Literal, TypeAlias
 
 from tonada.core.color.circles import Circle
 from tonada.core.color.neutrals import Spacing
-from tonada.core.color.ramp import USUAL, RampSettings
+from tonada.core.color.ramp import USUAL, RampSettings, usual_settings
 from tonada.core.color.spaces import Hex
 from tonada.core.color.wcag import Usage
 from tonada.core.take.proof_settings import Element, GroundSettings
@@ -95,6 +95,11 @@ class Swatch:
     held: bool
     origin: Origin
     ramp: RampSettings = USUAL
+
+
+def new_swatch(key: str, name: str, value: Hex, origin: Origin, *, held: bool = False) -> Swatch:
+    """Return a swatch that wasn't there before, with the ramp that suits its colour."""
+    return Swatch(key, name, value, held, origin, usual_settings(value))
 
 
 @dataclass(frozen=True)

@@ -9,6 +9,7 @@ from flask import Response
 from tonada.core.color.naming import color_name
 from tonada.core.color.notation import read_swatch_color
 from tonada.core.formats import read_list
+from tonada.core.harmony.alike import alike_roles
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.one_pair import mends_for_pair, reach_of
 from tonada.core.mends.shortfalls import shortfalls
@@ -39,6 +40,7 @@ from tonada.web.takes.models import (
     ProposalAnswer,
     ProposalBody,
     ProposedRoleAnswer,
+    StartAnswer,
 )
 
 api = blueprint("computation")
@@ -101,7 +103,7 @@ def mend_every_pair(body: EvaluateBody) -> Response:
 def propose(body: ProposalBody) -> Response:
     colors = [color.to_color() for color in body.colors]
     candidates, of_color = candidates_of(body.kind, colors, leave_out_ground=body.leave_out_ground)
-    proposal = propose_roles(candidates, WHOLES[body.kind])
+    proposal = propose_roles(candidates, WHOLES[body.kind], start=body.start)
     source = str(body.source) if body.source else None
     take = build_take(candidates, proposal, source=source, source_name=body.source_name)
     return answer(
@@ -111,6 +113,9 @@ def propose(body: ProposalBody) -> Response:
             impossible=proposal.impossible,
             checked=len(take.pairs) + len(take.turned().pairs),
             short=shortfalls(take),
+            alike=tuple(one.text for one in alike_roles(take)),
+            start=proposal.start,
+            starts=tuple(StartAnswer.of(start) for start in proposal.starts),
             document=TakeDocument.of(replace(take, level=body.level)),
         )
     )

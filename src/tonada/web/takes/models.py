@@ -17,6 +17,7 @@ from tonada.core.mends.one_pair import Mend, MendKind
 from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.roles.candidates import SourceColor
 from tonada.core.roles.proposal import ProposedRole
+from tonada.core.roles.starts import Start, words_of_start
 from tonada.core.source.kept import SourceKind
 from tonada.core.take.dependents import Dependents
 from tonada.core.take.take import Role
@@ -246,7 +247,11 @@ class ColorChoice(Model):
 
 
 class ProposalBody(Model):
-    """leave_out_ground: whether what the picture stands on asks for no role."""
+    """leave_out_ground: whether what the picture stands on asks for no role.
+
+    start: how what is missing is made, one of those that an answer offers; null, or one that these colours
+    don't offer, is the usual one.
+    """
 
     colors: Annotated[tuple[ColorChoice, ...], Field(min_length=1, max_length=limits.MAX_SOURCE_COLORS)]
     source: UUID | None = None
@@ -254,6 +259,7 @@ class ProposalBody(Model):
     kind: SourceKind = "image"
     leave_out_ground: bool = False
     level: Level = "AA"
+    start: Start | None = None
 
 
 class ProposedRoleAnswer(Model):
@@ -269,9 +275,25 @@ class ProposedRoleAnswer(Model):
         )
 
 
+class StartAnswer(Model):
+    """How the roles are made that no given colour has: what to send as start, and what a person reads."""
+
+    id: Start
+    title: str
+    hint: str
+
+    @classmethod
+    def of(cls, start: Start) -> StartAnswer:
+        title, hint = words_of_start(start)
+        return cls(id=start, title=title, hint=hint)
+
+
 class ProposalAnswer(Model):
     """The roles, what becomes of each colour that was sent, and the take.
 
+    start: how what is missing was made; starts: those to choose from, the usual one first.
+
+    alike: a sentence for each two roles that a person would take for each other.
     checked: how many pairs it has by day and night. short: a sentence for each that doesn't pass AA;
     impossible: what its colours keep a role from being.
     """
@@ -281,6 +303,9 @@ class ProposalAnswer(Model):
     impossible: tuple[str, ...]
     checked: int
     short: tuple[str, ...]
+    alike: tuple[str, ...]
+    start: Start
+    starts: tuple[StartAnswer, ...]
     document: TakeDocument
 
 

@@ -1,0 +1,48 @@
+"""Roles that a person would take for each other: brand colours among themselves, and with the signals."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import combinations
+from typing import Final
+
+from tonada.core.color.spaces import difference_between
+from tonada.core.take.parts import ACCENTS
+from tonada.core.take.take import SIGNALS, Role, Take, role_name
+
+# Closer than this (deltaEOK) two colours on a page look like one.
+LOOK_ALIKE: Final = 0.06
+BRAND: Final = (Role.PRIMARY, Role.SECONDARY, *ACCENTS)
+
+
+@dataclass(frozen=True, slots=True)
+class Alike:
+    """Two roles whose colours look like one. difference: deltaEOK; 0 where it is one."""
+
+    one: Role
+    other: Role
+    difference: float
+
+    @property
+    def text(self) -> str:
+        """What there is to say, in a sentence."""
+        names = f"{role_name(self.one)} and {role_name(self.other)}"
+        if not self.difference:
+            return f"{names} are the same colour."
+        if self.other in SIGNALS:
+            return (
+                f"{names} differ by only {self.difference:.2f}: a message would look like the brand, "
+                "or the brand like a message."
+            )
+        return f"{names} differ by only {self.difference:.2f}, too little to tell them apart on a page."
+
+
+def alike_roles(take: Take) -> tuple[Alike, ...]:
+    """Return the pairs of brand roles, and of a brand role and a signal, that look alike, in their order."""
+    brand = [role for role in BRAND if take.has_role(role)]
+    signals = [role for role in SIGNALS if take.has_role(role)]
+    pairs = [*combinations(brand, 2), *((role, signal) for role in brand for signal in signals)]
+    measured = [
+        Alike(one, other, difference_between(take.hex_of(one), take.hex_of(other))) for one, other in pairs
+    ]
+    return tuple(one for one in measured if one.difference < LOOK_ALIKE)
