@@ -1,14 +1,33 @@
 <script setup lang="ts">
-import { useProofContext } from './context'
+import { computed } from 'vue'
+import { useGround, useProofContext } from './context'
+import { logoOn } from './logo'
 import PartOf from './PartOf.vue'
 
 const context = useProofContext()
+const ground = useGround()
+/** Through its shape the ground’s own text colour is seen: that one reads here. */
+const mask = computed(() => {
+  const { figures } = context.value
+  const isLost = logoOn(figures, ground?.value?.id)?.has_vanished
+  return (isLost && figures.logo?.mask) || undefined
+})
 </script>
 
 <template>
   <!-- A logotype needs no ratio by 1.4.3, and what colours it has are its own. -->
+  <span
+    v-if="context.logo && mask"
+    role="img"
+    :aria-label="context.brand"
+    class="logo in-one"
+    data-part="Logo"
+    data-element="logotype"
+    :style="{ maskImage: `url(${mask})` }"
+    ><img :src="mask" alt="" class="logo"
+  /></span>
   <img
-    v-if="context.logo"
+    v-else-if="context.logo"
     :src="context.logo"
     :alt="context.brand"
     class="logo"

@@ -37,6 +37,10 @@ function set(name: 'logo' | 'picture' | 'overlay', value: string) {
   if (take.document) take.change(setProof(take.document, { [name]: value || null }))
 }
 
+function setInOne(logo_in_one: boolean) {
+  if (take.document) take.change(setProof(take.document, { logo_in_one }))
+}
+
 const PLACES = [
   { value: 'behind', label: 'Behind the words' },
   { value: 'beside', label: 'Beside them' },
@@ -139,6 +143,15 @@ async function least(
       :options="logos"
       @update:model-value="set('logo', $event)"
     />
+    <label v-if="settings.logo" class="mt-1.5 flex items-center gap-2">
+      <input
+        type="checkbox"
+        class="accent-ink"
+        :checked="settings.logo_in_one"
+        @change="setInOne(($event.target as HTMLInputElement).checked)"
+      />
+      In one colour where it can’t be seen
+    </label>
     <h3 class="mt-3 text-quiet">Picture of the pages</h3>
     <ChoiceList
       class="mt-1"

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { ElementKind, ProofFigures } from '@/api/types'
 import CopyButton from '@/take/CopyButton.vue'
+import LogoNotice from './LogoNotice.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
@@ -10,7 +11,12 @@ import type { Part } from './parts'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
 
-const props = defineProps<{ part: Part; proof: ProofFigures; element: Element | undefined }>()
+const props = defineProps<{
+  part: Part
+  proof: ProofFigures
+  page: string
+  element: Element | undefined
+}>()
 const emit = defineEmits<{ close: [] }>()
 const take = useTakeStore()
 const change = useChange()
@@ -137,5 +143,6 @@ function give(key: string | null) {
     <p v-else class="mt-1 text-quiet">
       {{ EXEMPT[part.kind] }}
     </p>
+    <LogoNotice v-if="part.kind === 'logotype'" :proof="proof" :page="page" />
   </section>
 </template>

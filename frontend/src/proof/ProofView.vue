@@ -9,6 +9,7 @@ import EmptyStep from '@/ui/EmptyStep.vue'
 import SidePanel from '@/panel/SidePanel.vue'
 import BesideMenu from './BesideMenu.vue'
 import GroundPanel from './GroundPanel.vue'
+import LogoNotice from './LogoNotice.vue'
 import MaterialPanel from './MaterialPanel.vue'
 import PageStrip from './PageStrip.vue'
 import PaintedShares from './PaintedShares.vue'
@@ -297,6 +298,7 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
               :key="part.name"
               :part="part"
               :proof="figures"
+              :page="page"
               :element="element"
               @close="select(undefined)"
             />
@@ -309,6 +311,7 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
                 </template>
                 <template v-else>Drawing the page…</template>
               </p>
+              <LogoNotice :proof="figures" :page="page" />
               <PaintedShares
                 v-if="take.evaluation"
                 :painted="painted"

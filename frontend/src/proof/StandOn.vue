@@ -4,8 +4,8 @@ import { provideGround, slug, useGround, useProofContext } from './context'
 
 /**
  * A section of a page on the ground it was given; or a part of one, on a ground of its own: the named
- * one where the take has it (“same” for the one around), else one that tells it from its section. `exactly` takes
- * the named one even where its section has it: what it is labelled with is then true.
+ * one where the take has it and the two can touch (“same” for the one around), else one that tells it from its
+ * section. `exactly` takes the named one whatever its section has: what it is labelled with is then true.
  */
 const props = withDefaults(
   defineProps<{ section?: string; ground?: string; as?: string; exactly?: boolean }>(),
@@ -23,7 +23,9 @@ const stands = computed(() => {
   }
   if (props.ground === 'same') return around?.value
   const wanted = named(props.ground)
-  if (wanted && (props.exactly || wanted.id !== around?.value?.id)) return wanted
+  const on = around?.value
+  const isApart = wanted && wanted.id !== on?.id && !on?.clashes.includes(wanted.id)
+  if (wanted && (props.exactly || isApart)) return wanted
   // A card stands out from what it lies on.
   const [first, second] = grounds
   return around?.value?.id === first?.id ? second : first

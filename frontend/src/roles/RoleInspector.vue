@@ -98,7 +98,9 @@ function swap(role: string) {
       </div>
     </div>
     <p class="mt-2">{{ assignment.reason }}</p>
-    <p v-for="text in alike" :key="text" class="mt-2 font-semibold" data-testid="alike">{{ text }}</p>
+    <p v-for="text in alike" :key="text" class="mt-2 font-semibold" data-testid="alike">
+      {{ text }}
+    </p>
     <h3 class="mt-4 text-quiet">Colour</h3>
     <div class="mt-1 flex gap-2">
       <ChoiceList

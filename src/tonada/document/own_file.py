@@ -21,10 +21,10 @@ from tonada.document.parts import Line, Model
 from tonada.document.take import TakeDocument
 from tonada.document.wrong_fields import first_wrong
 
-# Of version 3: a role has a second colour, as text or line.
-VERSION: Final = 3
+# Of version 3: a role has a second colour, as text or line. Of version 4: the logo may be in one colour.
+VERSION: Final = 4
 # A file of version 1 has a take of format 1, which is read as it was.
-READABLE: Final = (1, 2, 3)
+READABLE: Final = (1, 2, 3, 4)
 
 
 class NamedPicture(Model):

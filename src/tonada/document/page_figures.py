@@ -5,15 +5,20 @@ Computed of a take; asked for by every view that shows a page, and kept with eve
 
 from __future__ import annotations
 
+import base64
+from collections.abc import Sequence
+
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex, hexes_to_srgb8
 from tonada.core.proof.chart_series import NEEDED, series_of
 from tonada.core.proof.choices import needed_for, strictest_size
 from tonada.core.proof.duotone import duotone_ends
-from tonada.core.proof.grounds import Ground, Use, grounds_of
+from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
+from tonada.core.proof.logo_grounds import LogoOn, logo_on
 from tonada.core.proof.pages import section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.voices import USUAL_VOICE
+from tonada.core.source.pictures.logo_outline import Logo
 from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
@@ -48,7 +53,9 @@ class SeriesColor(Model):
 
 
 class GroundAnswer(Model):
-    """series: for charts on this ground, told apart in any colour vision."""
+    """series: for charts on this ground, told apart in any colour vision. clashes: the grounds that a card on
+    this one had better not have.
+    """
 
     id: str
     name: str
@@ -57,9 +64,10 @@ class GroundAnswer(Model):
     is_own: bool
     elements: tuple[Use, ...]
     series: tuple[SeriesColor, ...]
+    clashes: tuple[str, ...] = ()
 
     @classmethod
-    def of(cls, ground: Ground, take: Take) -> GroundAnswer:
+    def of(cls, ground: Ground, take: Take, grounds: Sequence[Ground]) -> GroundAnswer:
         return cls(
             id=ground.id,
             name=ground.name,
@@ -68,6 +76,7 @@ class GroundAnswer(Model):
             is_own=ground.is_own,
             elements=ground.elements,
             series=tuple(SeriesColor.of(take, key, ground.hex) for key in series_of(take, ground.hex)),
+            clashes=clashing_with(ground, grounds),
         )
 
 
@@ -115,8 +124,23 @@ class DuotoneAnswer(Model):
         return cls(red=red, green=green, blue=blue)
 
 
+class LogoAnswer(Model):
+    """A transparent logo on each ground. mask: its shape in one colour, a PNG as a data address; empty
+    unless the take has it in one colour where it can't be seen."""
+
+    on: tuple[LogoOn, ...]
+    mask: str
+
+    @classmethod
+    def of(cls, logo: Logo, grounds: Sequence[Ground], *, in_one: bool) -> LogoAnswer:
+        mask = f"data:image/png;base64,{base64.b64encode(logo.mask).decode()}" if in_one else ""
+        on = (logo_on(logo.outline, ground.id, ground.hex) for ground in grounds if logo.outline)
+        return cls(on=tuple(on), mask=mask)
+
+
 class PageFigures(Model):
-    """What the sample pages are drawn with. layer: over the picture, where one was chosen.
+    """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
+    take has one that is still there.
 
     voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
     """
@@ -128,18 +152,21 @@ class PageFigures(Model):
     voice: VoiceText
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
+    logo: LogoAnswer | None = None
 
     @classmethod
-    def of(cls, take: Take, guessed: VoiceId | None = None) -> PageFigures:
+    def of(cls, take: Take, guessed: VoiceId | None = None, logo: Logo | None = None) -> PageFigures:
         voice = take.proof.voice or guessed or USUAL_VOICE
         ends = duotone_ends(take)
         grounds = grounds_of(take)
         overlay = take.overlay(take.proof.overlay) if take.proof.overlay else None
         return cls(
-            grounds=tuple(GroundAnswer.of(ground, take) for ground in grounds),
+            grounds=tuple(GroundAnswer.of(ground, take, grounds) for ground in grounds),
             sections=tuple(
                 StandsOn(page=page, section=section, ground=ground)
-                for page, section, ground in section_grounds(take, [ground.id for ground in grounds], voice)
+                for page, section, ground in section_grounds(
+                    take, {ground.id: ground.hex for ground in grounds}, voice, logo.outline if logo else ()
+                )
             ),
             styles=tuple(_style(take, style) for style in TEXT_STYLES),
             layer=LayerAnswer(hex=take.value_at(overlay.swatch, overlay.step), alpha=overlay.alpha)
@@ -148,6 +175,7 @@ class PageFigures(Model):
             voice=voice,
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
+            logo=LogoAnswer.of(logo, grounds, in_one=take.proof.logo_in_one) if logo else None,
         )
 
 

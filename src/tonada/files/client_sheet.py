@@ -30,9 +30,10 @@ from tonada.core.proof.grounds import grounds_of
 from tonada.core.proof.typefaces import TYPEFACE_NAMES
 from tonada.core.roles.ramp_rows import rows_of
 from tonada.core.take.proof_settings import Element
-from tonada.core.take.take import Take
+from tonada.core.take.take import Role, Take
 from tonada.files.page_faces import face_data
 from tonada.files.sheet_front import front_of
+from tonada.files.shown_logo import logo_for
 
 if TYPE_CHECKING:
     from weasyprint import CSS
@@ -52,6 +53,9 @@ LEAST_FILLED: Final = 1 / 3
 ROOMS: Final = (1.0, 1.5, 0.7, 2.0, 0.4, 2.6)
 _LOOK_SCALE: Final = 0.25
 _NEARLY_WHITE: Final = 245
+# As the template has them, where the take has no Ink.
+_SHEET: Final = "#ffffff"
+_TEXT: Final = "#161616"
 FONTS: Final = files("tonada.files") / "fonts"
 _FACES: Final = (
     ("Bricolage Grotesque", 400, "BricolageGrotesque-Regular.ttf"),
@@ -241,7 +245,8 @@ def _page(
     take = take if take.scheme == "day" else take.turned()
     evaluation = evaluate(take)
     night = evaluate(take.turned()) if take.other is not None else None
-    logo = base64.b64encode(head.logo).decode() if head.logo else None
+    ink = take.hex_of(Role.INK) if take.has_role(Role.INK) else _TEXT
+    logo = base64.b64encode(logo_for(head.logo, _SHEET, ink)).decode() if head.logo else None
     return page_of(
         "sheet.html",
         embeds=embeds,

@@ -167,7 +167,7 @@ def _best_of_random(take: Take) -> float:
 
 
 def test_sections_stand_where_they_were_put_and_else_on_a_ground_that_is_there() -> None:
-    there = [one.id for one in grounds_of(TAKE)]
+    there = {one.id: one.hex for one in grounds_of(TAKE)}
     usual = {(page, part): ground for page, part, ground in section_grounds(TAKE, there, "observatory")}
     assert len(usual) == sum(len(sections_of(page, "observatory")) for page in PAGES)
     assert usual["home", "opening"] == "primary"
@@ -175,5 +175,5 @@ def test_sections_stand_where_they_were_put_and_else_on_a_ground_that_is_there()
     assert {(p, s): g for p, s, g in section_grounds(moved, there, "observatory")}[
         "home", "opening"
     ] == "deep"
-    assert {ground for _, _, ground in section_grounds(TAKE, ["mist"], "hall")} == {"mist"}
-    assert section_grounds(TAKE, [], "hall") == ()
+    assert {ground for _, _, ground in section_grounds(TAKE, {"mist": "#e2e7f4"}, "hall")} == {"mist"}
+    assert section_grounds(TAKE, {}, "hall") == ()

@@ -55,7 +55,7 @@ def test_a_name_goes_before_its_field(name: str, fields: tuple[str, ...], voice:
 
 
 def test_the_home_page_has_its_voice_s_sections_and_other_pages_their_own() -> None:
-    there = [one.id for one in grounds_of(TAKE)]
+    there = {one.id: one.hex for one in grounds_of(TAKE)}
     for voice in VOICES:
         stands = section_grounds(TAKE, there, voice.id)
         for page in PAGES:

@@ -115,7 +115,7 @@ def test_a_light_fill_is_no_slab_by_night_but_its_style_page_and_what_was_chosen
     yellow = Candidate("#ffd800", 0.5, Role.PRIMARY), Candidate("#2b3a8c", 0.5)
     day = propose_roles(yellow).take
     night = day.turned()
-    there = [ground.id for ground in grounds_of(night)]
+    there = {ground.id: ground.hex for ground in grounds_of(night)}
 
     def ground_of(take: Take, page: str, section: str) -> str:
         grounds = section_grounds(take, there, "observatory")

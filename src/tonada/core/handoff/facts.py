@@ -40,6 +40,7 @@ _PROOF_LABELS: Final[Mapping[str, tuple[Section, str]]] = {
     "kicker": ("Pages", "Line over the headline"),
     "headline": ("Pages", "Headline"),
     "button": ("Pages", "Button of the opening"),
+    "logo_in_one": ("Pages", "Logo in one colour where it can’t be seen"),
 }
 _HARMONY_LABELS: Final[Mapping[str, str]] = {
     "anchor": "Anchor of the chord",

@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
 
 from tonada.core.color.hue_rules import color_at
 from tonada.core.color.neutrals import STRONGEST
-from tonada.core.color.spaces import Hex, hex_to_oklch
+from tonada.core.color.spaces import Hex, difference_between, hex_to_oklch
+from tonada.core.color.vibration import vibrates
 from tonada.core.color.wcag import TEXTS, Usage
 from tonada.core.proof.choices import Choice, Chooser, TakeColors, key_there
 from tonada.core.roles.proposal import NIGHT_STRENGTH, turns_brown
+from tonada.core.roles.text_colors import FILLS
 from tonada.core.take.proof_settings import ELEMENT_USAGES, Element, GroundSettings, TextStyle
 from tonada.core.take.take import Role, Take, role_name
 
@@ -20,6 +22,8 @@ from tonada.core.take.take import Role, Take, role_name
 TINT: Final = "tint"
 STANDARD_GROUNDS: Final = (Role.PAPER, Role.MIST, TINT, Role.PRIMARY, Role.SECONDARY, Role.ACCENT, Role.DEEP)
 TINT_NAME: Final = "Tint"
+# A card of a fill that is nearer (deltaEOK) to what it lies on can't be seen there.
+CARD_APART: Final = 0.12
 # A ground darker than this (OKLCH lightness) is one of the night's.
 DARK_BELOW: Final = 0.5
 ROUNDING_STEP: Final = 0.002
@@ -85,6 +89,20 @@ def doubtful_choices(take: Take) -> Iterator[tuple[str, str, dict[Element, Choic
     """Return the id and the key of each ground with the choices that may fail or were changed by hand."""
     for chooser in _choosers(take):
         yield chooser.settings.id, chooser.key, chooser.choose_doubtful()
+
+
+def clashing_with(ground: Ground, grounds: Iterable[Ground]) -> tuple[str, ...]:
+    """Return the ids of the grounds that a part of a page had better not have on this one.
+
+    Their edge would vibrate, or nobody would see it: a card would be lost on a ground so near.
+    """
+    return tuple(
+        other.id
+        for other in grounds
+        if other.id != ground.id
+        and other.id in FILLS
+        and (vibrates(ground.hex, other.hex) or difference_between(ground.hex, other.hex) < CARD_APART)
+    )
 
 
 def _choosers(take: Take) -> Iterator[Chooser]:

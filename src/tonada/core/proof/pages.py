@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final
 
-from tonada.core.color.spaces import hex_to_oklch
+from tonada.core.color.spaces import Hex, hex_to_oklch
 from tonada.core.proof.grounds import TINT
+from tonada.core.proof.logo_grounds import ground_for_logo
 from tonada.core.proof.voices import Section, voice_of
+from tonada.core.source.pictures.logo_outline import OutlineColor
 from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Role, Take
 
@@ -28,6 +30,8 @@ STYLE: Final = "style"
 # stays on buttons and in pictures, and its sections stand on Mist, with the fill as their heading.
 _FILLS: Final = frozenset((Role.PRIMARY, Role.SECONDARY, Role.ACCENT))
 GLARES_ABOVE: Final = 0.6
+# The sections that have the logo on them.
+LOGO_SECTIONS: Final = frozenset({"head", "letter"})
 PAGES: Final = (
     Page(HOME, "Home page", ()),
     Page(
@@ -107,26 +111,36 @@ def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
     return voice_of(voice).home if page.id == HOME else page.sections
 
 
-def section_grounds(take: Take, there: Sequence[str], voice: VoiceId) -> tuple[tuple[str, str, str], ...]:
-    """Return page, section and ground of every section; only grounds in `there` are used.
+def section_grounds(
+    take: Take, grounds: Mapping[str, Hex], voice: VoiceId, logo: Sequence[OutlineColor] = ()
+) -> tuple[tuple[str, str, str], ...]:
+    """Return page, section and ground of every section; only the grounds that are given are used.
 
-    A section whose own ground isn't there stands on the page's usual one, or else on the first. The style
-    page shows every ground as it is.
+    grounds: their colours by id. A section whose own ground isn't there stands on the page's usual one, or
+    else on the first. The style page shows every ground as it is. logo: its outline; a section with it has
+    a ground on which it is seen, unless the designer chose one.
     """
+    there = list(grounds)
     if not there:
         return ()
     chosen = {(one, part): ground for one, part, ground in take.proof.sections}
     glaring = _glaring(take) if Role.MIST in there else frozenset()
+
+    def usual(page: Page, part: Section) -> str:
+        ground = Role.MIST if page.id != STYLE and part.ground in glaring else part.ground
+        is_marked = bool(logo) and part.id in LOGO_SECTIONS
+        return ground_for_logo(logo, grounds, ground) if is_marked else ground
+
     return tuple(
-        (page.id, part.id, next((entry for entry in wanted if entry and entry in there), there[0]))
+        (
+            page.id,
+            part.id,
+            next(
+                (one for one in (chosen.get((page.id, part.id)), usual(page, part)) if one in there), there[0]
+            ),
+        )
         for page in PAGES
         for part in sections_of(page, voice)
-        if (
-            wanted := (
-                chosen.get((page.id, part.id)),
-                Role.MIST if page.id != STYLE and part.ground in glaring else part.ground,
-            )
-        )
     )
 
 

@@ -34,10 +34,12 @@ from tonada.core.proof.grounds import Ground, Use, grounds_of
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Role, Take
 from tonada.files.file_format import FileFormat, Handoff, zipped
+from tonada.files.shown_logo import first_that_shows, logo_for
 
 WIDTH: Final = Inches(13.333)
 HEIGHT: Final = Inches(7.5)
 MARGIN: Final = Inches(0.8)
+LOGO_HEIGHT: Final = Inches(0.9)
 # The slots of a theme as a presentation names them, the first of equal colours before the others.
 _SLOTS: Final = {
     "dk1": MSO_THEME_COLOR.TEXT_1,
@@ -153,10 +155,14 @@ def _set_theme(deck: _Deck) -> None:
 
 
 def _title(deck: _Deck) -> None:
-    ground = next(
-        deck.grounds[name] for name in (Role.PRIMARY, Role.DEEP, Role.PAPER) if name in deck.grounds
-    )
+    offered = [deck.grounds[name] for name in (Role.PRIMARY, Role.DEEP, Role.PAPER) if name in deck.grounds]
+    logo = deck.handoff.head.logo
+    shows = first_that_shows(logo, [ground.hex for ground in offered])
+    ground = next(ground for ground in offered if ground.hex == shows)
     slide = deck.slide(ground.hex)
+    if logo:
+        picture = io.BytesIO(logo_for(logo, ground.hex, _used(ground, Element.HEADING)))
+        _place_logo(slide, picture, deck.handoff.head.brand)
     frame = deck.box(slide, MARGIN, Inches(2.2), WIDTH - 2 * MARGIN, Inches(2.6))
     frame.vertical_anchor = MSO_ANCHOR.BOTTOM
     deck.text(frame, deck.handoff.head.brand, _used(ground, Element.HEADING), 60, heading=True)
@@ -170,6 +176,16 @@ def _title(deck: _Deck) -> None:
         shape.line.fill.background()
         shape.shadow.inherit = False
         left += width
+
+
+def _place_logo(slide: Any, picture: io.BytesIO, brand: str) -> None:
+    """Put a logo at the top left of a slide, as high as LOGO_HEIGHT or as wide as there is room."""
+    shape = slide.shapes.add_picture(picture, MARGIN, MARGIN, height=LOGO_HEIGHT)
+    room = WIDTH - 2 * MARGIN
+    if shape.width > room:
+        shape.height, shape.width = round(shape.height * room / shape.width), room
+    shape.name = "Logo"
+    shape._element.nvPicPr.cNvPr.set("descr", f"Logo of {brand}")
 
 
 def _strip(take: Take) -> Iterator[tuple[Hex, int]]:

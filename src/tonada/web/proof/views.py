@@ -6,6 +6,7 @@ from flask import Response
 
 from tonada.document.page_figures import PageFigures
 from tonada.web.answers import answer, blueprint
+from tonada.web.proof.logos import logo_of
 from tonada.web.proof.models import ProofBody, ProofVocabulary
 from tonada.web.security import csrf, limiter
 
@@ -22,4 +23,5 @@ def read_pages() -> Response:
 @api.post("/proof", responses={200: PageFigures}, summary="Grounds, and what every element uses on them")
 @limiter.exempt
 def draw(body: ProofBody) -> Response:
-    return answer(PageFigures.of(body.document.to_take(), body.voice))
+    take = body.document.to_take()
+    return answer(PageFigures.of(take, body.voice, logo_of(take)))
