@@ -77,9 +77,22 @@ def test_grounds_and_slots_keep_what_they_use(take: Take) -> None:
     assert evaluate(take).pairs
 
 
-def test_what_is_written_now_is_of_version_3_and_reads_back(take: Take) -> None:
+def test_a_file_of_version_3_has_the_logo_as_it_was_drawn() -> None:
+    data = (KEPT / "take-3.json").read_bytes()
+    found = read_own(data)
+    assert json.loads(data)["version"] == 3
+    assert found.take.proof.logo_in_one is False
+    assert any(one.text_step for one in found.take.roles)
+    assert evaluate(found.take).failing == 0
+    # Its ramps are as they were made: nothing turns them calm.
+    kept = {one["id"]: one["ramp"]["kind"] for one in json.loads(data)["take"]["swatches"]}
+    assert {one.id: one.ramp.kind for one in found.take.swatches} == kept
+    assert "even" in kept.values()
+
+
+def test_what_is_written_now_is_of_version_4_and_reads_back(take: Take) -> None:
     written = write_own(OwnFile(take, "Now"))
-    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (3, 2)
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (4, 2)
     assert read_own(written.encode()) == OwnFile(take, "Now")
 
 

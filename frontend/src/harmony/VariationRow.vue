@@ -19,6 +19,18 @@ const { answer, problem } = useFollowing(
   (body, signal) => answerOf(api.POST('/api/variations', { body, signal })),
 )
 const row = computed<readonly Variation[]>(() => answer.value?.variations ?? [])
+/** A sheet that isn’t full is the last one: nothing else differs enough from all that was shown. */
+const isEnd = computed(() => answer.value !== undefined && row.value.length < COUNT)
+const title = computed(() => {
+  const end = isEnd.value ? first.value + row.value.length - 1 : first.value + COUNT - 1
+  if (end < first.value) return 'No more variations'
+  return `Variations ${first.value.toString()} to ${Math.min(end, props.last).toString()}`
+})
+const note = computed(() =>
+  isEnd.value
+    ? 'Nothing else differs enough. Release a colour, or change rule or character, for more.'
+    : 'All start from what you see. Pick one again by its number.',
+)
 const { pins, isPinned, toggle } = usePins(() => props.takeId)
 
 const isChosen = (variation: Variation) =>
@@ -37,10 +49,8 @@ const sheets = computed(() => [
     data-testid="variations"
   >
     <div class="flex items-center gap-2">
-      <h2 class="text-body">Variations {{ first }} to {{ Math.min(first + COUNT - 1, last) }}</h2>
-      <p class="truncate text-quiet">
-        {{ problem || 'All start from what you see. Pick one again by its number.' }}
-      </p>
+      <h2 class="text-body">{{ title }}</h2>
+      <p class="truncate text-quiet">{{ problem || note }}</p>
       <div class="ml-auto flex gap-2">
         <button
           type="button"
@@ -53,7 +63,7 @@ const sheets = computed(() => [
         <button
           type="button"
           class="button"
-          :disabled="first + COUNT > last"
+          :disabled="first + COUNT > last || isEnd"
           @click="first += COUNT"
         >
           Next

@@ -36,6 +36,8 @@ const sides = computed(() =>
     : [],
 )
 
+const helps = computed(() => Boolean(mended.value?.moved.length || mended.value?.texts.length))
+
 async function apply() {
   const found = mended.value
   if (!found) return
@@ -59,9 +61,9 @@ async function apply() {
     <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
     <p v-else-if="!mended" class="mt-3 text-quiet" role="status">Weighing the changes…</p>
     <template v-else>
-      <p v-if="!mended.moved.length" class="mt-3">No free colour could mend a pair.</p>
+      <p v-if="!helps" class="mt-3">No free colour could mend a pair.</p>
       <p v-else class="mt-3 font-semibold" data-testid="size">{{ mended.size }}</p>
-      <div v-if="mended.moved.length && take.document" class="mt-3 flex flex-wrap gap-4">
+      <div v-if="helps && take.document" class="mt-3 flex flex-wrap gap-4">
         <figure v-for="side in sides" :key="side.name">
           <figcaption class="text-quiet">{{ side.name }}</figcaption>
           <TakePage
@@ -83,6 +85,21 @@ async function apply() {
           <span class="value text-quiet">{{ formatDifference(one.difference) }}</span>
         </li>
       </ul>
+      <template v-if="mended.texts.length">
+        <h3 class="mt-3 text-quiet">Texts in another role</h3>
+        <ul class="rule-list" data-testid="texts">
+          <li v-for="one in mended.texts" :key="one.pair" class="flex items-center gap-3 py-1.5">
+            <span class="keeps-color flex border border-hair" aria-hidden="true">
+              <span class="h-7 w-10" :style="{ backgroundColor: one.before_hex }"></span>
+              <span class="h-7 w-10" :style="{ backgroundColor: one.after_hex }"></span>
+            </span>
+            <b class="min-w-0 flex-1 truncate font-semibold">{{ one.name }}</b>
+            <span
+              ><bdi>{{ one.before }}</bdi> → <bdi>{{ one.after }}</bdi></span
+            >
+          </li>
+        </ul>
+      </template>
       <div v-if="mended.impossible.length" class="mt-3 border border-ink p-2">
         <h3>Still failing</h3>
         <p v-for="text in mended.impossible" :key="text" class="mt-1">{{ text }}</p>
@@ -90,7 +107,7 @@ async function apply() {
     </template>
     <div class="mt-4 flex gap-2">
       <button
-        v-if="!mended || mended.moved.length"
+        v-if="!mended || helps"
         type="button"
         class="button-solid"
         :disabled="!mended"

@@ -8,12 +8,20 @@ from itertools import combinations
 import numpy as np
 import pytest
 
+from tests.sampling import IS_LONG
 from tests.takes import take_of
 from tonada.core.color.spaces import hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.color.vibration import vibrates
 from tonada.core.errors import InputError
 from tonada.core.harmony.chord import Place, place
-from tonada.core.harmony.vary import LAST_SEED, LEAST_DIFFERENCE, SHEET, free_of, restored
+from tonada.core.harmony.vary import (
+    LAST_SEED,
+    LEAST_DIFFERENCE,
+    LEAST_LATER,
+    SHEET,
+    free_of,
+    restored,
+)
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.variations import Variation, vary, vary_row, with_variation
 from tonada.core.take.recolor import change_pair_text
@@ -49,6 +57,25 @@ def test_twelve_differ_visibly_and_each_says_how_many_pairs_fall_short(
     for one in row:
         assert len(one.failing) == short_of(one.take)
         assert bool(one.problem) == bool(one.failing)
+
+
+@pytest.mark.parametrize("held", [(), (Role.PRIMARY,), (Role.PRIMARY, Role.SECONDARY)])
+@pytest.mark.parametrize("character", [None, "pale"])
+def test_later_sheets_differ_from_all_that_was_shown(character: str | None, held: tuple[Role, ...]) -> None:
+    take = holding(ORRIN, *held, rule="split complementary", character=character)
+    free = free_of(take)
+    sheets = [vary_row(take, number * SHEET + 1, SHEET) for number in range(16 if IS_LONG else 6)]
+    shown = sheets[0]
+    for number, row in enumerate(sheets[1:], 1):
+        assert [one.seed for one in row] == [number * SHEET + 1 + place for place in range(len(row))]
+        for one in row:
+            nearest = min(least_difference((one, other), free) for other in shown)
+            assert nearest >= LEAST_LATER - 1e-9
+            shown = (*shown, one)
+    # Where one alone is free there is an end; it is said.
+    if len(shown) < len(sheets) * SHEET:
+        with pytest.raises(InputError, match="nothing is left"):
+            vary(take, SHEET * len(sheets))
 
 
 @pytest.mark.parametrize("anchor", ["#2b3a8c", "#c62828", "#0b6e4f", "#d7b13c", "#7c3aed"])

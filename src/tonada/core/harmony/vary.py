@@ -1,15 +1,16 @@
 """New values for the free swatches, within rule and character; the same seed gives the same values.
 
-Variations come in sheets. For each a pool is drawn around the values that the take has; those that leave
-a pair short, or vibrate, go to the end; of the others those are taken one by one that are farthest from
-all taken before, and each is proved by evaluating the whole take. So a sheet differs as much as it can,
-and says of each variation how many pairs fall short. A variation is named by its seed, its place in
-the row of sheets, and can be returned to.
+Variations come in sheets. For each a pool is drawn around the values that the take has, for later ones
+further away; those that leave a pair short, or vibrate, go to the end; of the others those are taken one
+by one that are farthest from all taken before, in earlier sheets too, and each is proved by evaluating the
+whole take. So a sheet differs as much as it can from all that was shown, and says of each variation how
+many pairs fall short. Where nothing is left that differs enough, a later sheet is shorter, or empty. A
+variation is named by its seed, its place in the row of sheets, and can be returned to.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Final
 
@@ -38,9 +39,15 @@ from tonada.core.take.take import Take
 
 LAST_SEED: Final = 240
 SHEET: Final = 12
-# Two variations of a sheet differ by at least this, as the root mean square of deltaEOK over what is free.
+# Two variations of the first sheet differ by at least this, as the root mean square of deltaEOK over what is
+# free; those of a later sheet differ from all before by at least the next.
 LEAST_DIFFERENCE: Final = 0.04
+LEAST_LATER: Final = 0.06
 _POOL: Final = 400
+# How much further each sheet strays than the one before, and how far at most.
+_WIDER: Final = 0.15
+_WIDEST: Final = 2.5
+_WIDEST_HUE: Final = 1.6
 # How far a draw strays from rule and character: degrees, lightness, share of the largest chroma.
 _HUE_STRAYS: Final = 14.0
 _ANCHOR_STRAYS: Final = 30.0
@@ -86,18 +93,22 @@ def free_of(take: Take) -> tuple[str, ...]:
     return free
 
 
-def drawn_for(base: Take, sheet: int, following: frozenset[str] = frozenset()) -> Iterator[Drawn]:
+def drawn_for(
+    base: Take, sheet: int, following: frozenset[str] = frozenset(), shown: Sequence[Take] = ()
+) -> Iterator[Drawn]:
     """Yield the draws of a sheet, from 0: what seems to pass first, each as far as can be from the others.
 
     Their seeds are those of the sheet's first place; whoever proves them gives each its own. base: a
     take as `restored` gives it. following: ids of pairs whose text will follow, and so isn't known yet
-    beforehand. The same take gives the same draws.
+    beforehand. shown: the variations of earlier sheets, from which all differ by LEAST_LATER. The same
+    takes give the same draws.
     """
     free = free_of(base)
     drawer = _Drawer(base, free, following)
-    pool = drawer.candidates(np.random.default_rng(sheet + 1))
+    pool = drawer.candidates(np.random.default_rng(sheet + 1), min(_WIDEST, 1 + _WIDER * sheet))
     began = tuple((key, base.swatch(key).hex) for key in free)
-    for row, difference in _farthest_first(pool, drawer.current, drawer.faults(pool)):
+    before = np.array([hexes_to_srgb8(tuple(one.swatch(key).hex for key in free)) for one in shown])
+    for row, difference in _farthest_first(pool, drawer.current, drawer.faults(pool), before):
         values = {key: srgb8_to_hex(color) for key, color in zip(free, pool[row], strict=True)}
         seed = sheet * SHEET + 1
         varied = recolor_many(base, values, "a variation", "varied")
@@ -111,17 +122,24 @@ def numbered(drawn: Drawn, seed: int) -> Drawn:
 
 
 def _farthest_first(
-    pool: NDArray[np.uint8], current: NDArray[np.uint8], faults: Floats
+    pool: NDArray[np.uint8], current: NDArray[np.uint8], faults: Floats, before: NDArray[np.uint8]
 ) -> Iterator[tuple[int, float]]:
     """Yield rows of the pool, shape (draws, free, 3), with their distance from the present values.
 
-    Those without faults first, then by faults; among equals always the one farthest from all before.
+    Those without faults first, then by faults; among equals always the one farthest from all taken before,
+    of which `before` has those of earlier sheets. After those, only what differs enough is yielded.
     """
     lab = srgb8_to_oklab(pool)
     from_current = _apart(lab, srgb8_to_oklab(current))
     nearest = from_current.copy()
+    for one in before:
+        nearest = np.minimum(nearest, _apart(lab, srgb8_to_oklab(one)))
     left = np.ones(len(pool), dtype=bool)
     for _ in range(len(pool)):
+        if len(before):
+            left &= nearest >= LEAST_LATER
+        if not left.any():
+            return
         level = faults[left].min()
         worth = np.where(left & (faults <= level), nearest, -1.0)
         row = int(np.argmax(worth))
@@ -172,15 +190,17 @@ class _Drawer:
         self._colors = np.concatenate([self._colors, hexes_to_srgb8((value,))])
         return len(self._colors) - 1
 
-    def candidates(self, random: np.random.Generator) -> NDArray[np.uint8]:
-        """Return the draws of a sheet, shape (draws, free, 3)."""
+    def candidates(self, random: np.random.Generator, wider: float = 1.0) -> NDArray[np.uint8]:
+        """Return the draws of a sheet, shape (draws, free, 3). wider: so many times as far as usual."""
         count = len(self.free)
         places = np.repeat(self._places[None], _POOL, axis=0)
-        strays = random.uniform(-1, 1, (_POOL, count, 3)) * self._strays
-        places[..., 2] += strays[..., 2] * _HUE_STRAYS
+        strays = random.uniform(-1, 1, (_POOL, count, 3)) * self._strays * wider
+        # The rule holds the hues together: they stray less than lightness and chroma do.
+        places[..., 2] += strays[..., 2] * min(1.0, _WIDEST_HUE / wider) * _HUE_STRAYS
         if self._anchor is not None:
             # The whole chord turns with its anchor.
-            places[..., 2] += (random.uniform(-1, 1, (_POOL, 1)) * _ANCHOR_STRAYS).repeat(count, axis=1)
+            turns = random.uniform(-1, 1, (_POOL, 1)) * _ANCHOR_STRAYS * wider
+            places[..., 2] += turns.repeat(count, axis=1)
         targets = self._targets(places, random)
         places[..., 0] = np.clip(targets + strays[..., 0] * _LIGHTNESS_STRAYS, 0.22, 0.92)
         limit = largest_chroma(places[..., 0], places[..., 2] % 360)

@@ -16,9 +16,10 @@ from typing import Final
 import numpy as np
 from numpy.typing import NDArray
 
-from tonada.core.color.contrast import luminance_of, ratio_of_luminances, relative_luminance, rounded_down
+from tonada.core.color.contrast import luminance_of, ratio_of_luminances, relative_luminance
 from tonada.core.color.hue_rules import nearest_of_hue
 from tonada.core.color.spaces import (
+    Floats,
     Hex,
     delta_e_ok,
     hex_to_oklch,
@@ -27,46 +28,37 @@ from tonada.core.color.spaces import (
     srgb8_to_oklab,
 )
 from tonada.core.mends.cheapest import Candidates, cheapest_choice
-from tonada.core.mends.one_pair import is_held, mends_for_pair
+from tonada.core.mends.kept_apart import BRAND, GROUNDS, apart_in
+from tonada.core.mends.one_pair import is_held
+from tonada.core.mends.texts_first import TextChanged, with_other_texts
+from tonada.core.mends.what_moved import Moved, moves_between, size_of, why_short
 from tonada.core.pairs.evaluation import PairFigures, evaluate
 from tonada.core.pairs.ground_pairs import with_ground_pairs, without_ground_pairs
 from tonada.core.take.key import read_key, role_as_text, step_key, text_key
-from tonada.core.take.parts import ACCENTS
 from tonada.core.take.recolor import recolor_many
-from tonada.core.take.take import Assignment, Role, Take
+from tonada.core.take.take import Assignment, Take
 
 CANDIDATES: Final = 160
+# Below this OKLCH chroma a colour is a pure grey, but for rounding.
+LEAST_CHROMA: Final = 0.004
 # So that a colour without a share still counts.
 LEAST_WEIGHT: Final = 0.02
 _ROUNDS: Final = 4
-# What gives a page its side, and the luminance at which white and black are equally far.
-GROUNDS: Final = frozenset((Role.PAPER, Role.MIST, Role.DEEP))
+# The luminance at which white and black are equally far: grounds stay on their side of it.
 MIDDLE: Final = (1.05 * 0.05) ** 0.5 - 0.05
-BRAND: Final = frozenset((Role.PRIMARY, Role.SECONDARY, *ACCENTS))
-# A change is slight up to this deltaEOK: side by side it is seen, on a page hardly; large from the next.
-SLIGHT: Final = 0.05
-LARGE: Final = 0.15
-
-
-@dataclass(frozen=True, slots=True)
-class Moved:
-    """One colour before and after. difference: deltaEOK."""
-
-    name: str
-    before: Hex
-    after: Hex
-    difference: float
 
 
 @dataclass(frozen=True, slots=True)
 class MendedTake:
-    """take: with every change. moved: what changed. size: a sentence of how much that is, and for what.
+    """take: with every change. moved: what changed. texts: which pairs have another role as their text.
+    size: a sentence of how much that is, and for what.
 
     impossible: a sentence for each pair that still falls short, with the held colours that make it so.
     """
 
     take: Take
     moved: tuple[Moved, ...]
+    texts: tuple[TextChanged, ...]
     size: str
     impossible: tuple[str, ...]
 
@@ -82,7 +74,17 @@ class _Mover:
     hexes: tuple[Hex, ...]
     steps: tuple[int, ...] | None
     candidates: Candidates
+    lab: Floats
     allowed: NDArray[np.bool_]
+
+
+@dataclass(frozen=True, slots=True)
+class _Gap:
+    """Two movers that stay apart. table: which candidates of one and of the other do."""
+
+    one: int
+    other: int
+    table: NDArray[np.bool_]
 
 
 @dataclass(frozen=True, slots=True)
@@ -100,7 +102,11 @@ def mend_all(take: Take) -> MendedTake:
 
     Source of the ratios: WCAG 2.2.
     """
-    mended = take
+    movable = set(_movers(with_ground_pairs(take))[1])
+    # A text that can't move, or would take a ground or the brand with it, is another role first.
+    mended, texts = with_other_texts(
+        take, lambda pair: pair.text not in movable or pair.text in {*GROUNDS, *BRAND}
+    )
     given_up: set[str] = set()
     for _ in range(_ROUNDS):
         failing = [pair for pair in evaluate(mended).pairs if pair.short_by > 0 and pair.id not in given_up]
@@ -110,10 +116,16 @@ def mend_all(take: Take) -> MendedTake:
         after, lost = _one_round(with_ground_pairs(mended), given_up)
         mended = _on_their_side(take, without_ground_pairs(after))
         given_up |= lost
+    mended, more = with_other_texts(mended, lambda _: True)
+    texts = (*texts, *more)
     short = [pair for pair in evaluate(mended).pairs if pair.short_by > 0]
-    moved = _moves(take, mended)
+    moved = moves_between(take, mended)
     return MendedTake(
-        mended, moved, _size(take, mended, moved), tuple(_why(mended, entry) for entry in short)
+        mended,
+        moved,
+        texts,
+        size_of(take, mended, moved, texts),
+        tuple(why_short(mended, entry) for entry in short),
     )
 
 
@@ -125,12 +137,13 @@ def _one_round(take: Take, given_up: set[str]) -> tuple[Take, set[str]]:
         need.pair.id for need in needs if need.one is None and need.other is None and need.pair.short_by > 0
     }
     needs = [need for need in needs if need.one is not None or need.other is not None]
+    movers, gaps = _kept_apart(take, movers, place)
     picked = [0] * len(movers)
-    for members in _components(len(movers), needs):
+    for members in _components(len(movers), needs, gaps):
         own = [need for need in needs if {need.one, need.other} & members]
         if not any(need.pair.short_by > 0 for need in own):
             continue
-        chosen, dropped = _solve(movers, sorted(members), own)
+        chosen, dropped = _solve(movers, sorted(members), own, gaps)
         lost |= dropped
         for number, row in chosen.items():
             picked[number] = row
@@ -160,6 +173,28 @@ def _movers(take: Take) -> tuple[list[_Mover], dict[str, int]]:
     return movers, place
 
 
+def _kept_apart(
+    take: Take, movers: list[_Mover], place: Mapping[str, int]
+) -> tuple[list[_Mover], list[_Gap]]:
+    """Return the movers, each allowed only what keeps off roles that stay, and the gaps between movers."""
+    gaps: list[_Gap] = []
+    allowed = [mover.allowed for mover in movers]
+    for apart in apart_in(take):
+        one, other = place.get(apart.one), place.get(apart.other)
+        if one is not None and other is not None:
+            table = delta_e_ok(movers[one].lab[:, None], movers[other].lab[None]) >= apart.least
+            # Where they are now counts as apart, whatever rounding says.
+            table[0, 0] = True
+            if one != other:
+                gaps.append(_Gap(one, other, table))
+            continue
+        for number, role in ((one, apart.other), (other, apart.one)):
+            if number is not None:
+                stays = srgb8_to_oklab(hexes_to_srgb8((take.hex_of(role),)))
+                allowed[number] = allowed[number] & (delta_e_ok(movers[number].lab, stays) >= apart.least)
+    return [replace(mover, allowed=own) for mover, own in zip(movers, allowed, strict=True)], gaps
+
+
 def _may_change_step(take: Take, end: str, *, stays: bool) -> bool:
     """Return whether a role may move along its ramp: off a held swatch only what isn't the brand itself.
 
@@ -177,7 +212,8 @@ def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) ->
     if key == owner:
         _, chroma, hue = hex_to_oklch(now)
         grid = np.linspace(0, 1, CANDIDATES)
-        kept = chroma if chroma >= 0.02 else 0.0
+        # A trace of a hue is kept: what is greyer than its page looks dirty.
+        kept = chroma if chroma >= LEAST_CHROMA else 0.0
         places = np.stack([grid, np.full(CANDIDATES, kept), np.full(CANDIDATES, hue)], axis=-1)
         hexes = (now, *(srgb8_to_hex(color) for color in nearest_of_hue(places)))
         steps = None
@@ -190,9 +226,9 @@ def _mover(take: Take, key: str, owner: str, step: int | None, weight: float) ->
     lab = srgb8_to_oklab(colors)
     luminance = relative_luminance(colors)
     allowed = np.ones(len(hexes), dtype=bool)
-    if GROUNDS & {key, *(take.roles_of(owner) if key == owner else ())}:
+    if set(GROUNDS) & {key, *(take.roles_of(owner) if key == owner else ())}:
         allowed = (luminance >= MIDDLE) == (luminance[0] >= MIDDLE)
-    return _Mover(key, hexes, steps, Candidates(luminance, weight * delta_e_ok(lab, lab[0])), allowed)
+    return _Mover(key, hexes, steps, Candidates(luminance, weight * delta_e_ok(lab, lab[0])), lab, allowed)
 
 
 def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
@@ -204,13 +240,14 @@ def _need(take: Take, pair: PairFigures, place: Mapping[str, int]) -> _Need:
     return _Need(pair, one, other, luminance_of(fixed))
 
 
-def _components(count: int, needs: Sequence[_Need]) -> list[set[int]]:
-    """Return the movers in groups that no pair connects."""
+def _components(count: int, needs: Sequence[_Need], gaps: Sequence[_Gap]) -> list[set[int]]:
+    """Return the movers in groups that no pair and no gap connects."""
     groups = [{number} for number in range(count)]
-    for need in needs:
-        if need.one is not None and need.other is not None:
-            first = next(group for group in groups if need.one in group)
-            second = next(group for group in groups if need.other in group)
+    links: list[_Need | _Gap] = [*needs, *gaps]
+    for link in links:
+        if link.one is not None and link.other is not None:
+            first = next(group for group in groups if link.one in group)
+            second = next(group for group in groups if link.other in group)
             if first is not second:
                 first |= second
                 groups.remove(second)
@@ -218,19 +255,21 @@ def _components(count: int, needs: Sequence[_Need]) -> list[set[int]]:
 
 
 def _solve(
-    movers: Sequence[_Mover], members: list[int], needs: list[_Need]
+    movers: Sequence[_Mover], members: list[int], needs: list[_Need], gaps: Sequence[_Gap]
 ) -> tuple[dict[int, int], set[str]]:
     """Return a row for each member, and the pairs that had to be given up."""
     dropped: set[str] = set()
     left = list(needs)
-    while (found := _cheapest(movers, members, left)) is None:
-        lost = _in_the_way(movers, members, left)
+    while (found := _cheapest(movers, members, left, gaps)) is None:
+        lost = _in_the_way(movers, members, left, gaps)
         dropped.add(lost.pair.id)
         left.remove(lost)
     return found, dropped
 
 
-def _in_the_way(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> _Need:
+def _in_the_way(
+    movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need], gaps: Sequence[_Gap]
+) -> _Need:
     """Return the pair to give up: one that no candidate can meet, else the shortest of a mover whose
     fixed pairs contradict each other, else the shortest without which all others can pass, else the
     shortest of all."""
@@ -249,7 +288,7 @@ def _in_the_way(movers: Sequence[_Mover], members: list[int], needs: Sequence[_N
         (
             need
             for need in ranked
-            if _cheapest(movers, members, [one for one in needs if one is not need]) is not None
+            if _cheapest(movers, members, [one for one in needs if one is not need], gaps) is not None
         ),
         ranked[0],
     )
@@ -265,15 +304,23 @@ def _met(mover: _Mover, need: _Need) -> NDArray[np.bool_]:
     return np.asarray((ratios >= need.pair.needed) & mover.allowed)
 
 
-def _cheapest(movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need]) -> dict[int, int] | None:
+def _cheapest(
+    movers: Sequence[_Mover], members: list[int], needs: Sequence[_Need], gaps: Sequence[_Gap]
+) -> dict[int, int] | None:
     masks = {number: movers[number].allowed for number in members}
     between: dict[tuple[int, int], NDArray[np.bool_]] = {}
+
+    def bind(one: int, other: int, fits: NDArray[np.bool_]) -> None:
+        for key, table in (((one, other), fits), ((other, one), fits.T)):
+            between[key] = between[key] & table if key in between else table
+
+    for gap in gaps:
+        if gap.one in masks and gap.other in masks:
+            bind(gap.one, gap.other, gap.table)
     for need in needs:
         if need.one is not None and need.other is not None:
             first, second = (movers[number].candidates.luminance for number in (need.one, need.other))
-            passes = ratio_of_luminances(first[:, None], second[None]) >= need.pair.needed
-            for key, table in (((need.one, need.other), passes), ((need.other, need.one), passes.T)):
-                between[key] = between[key] & table if key in between else table
+            bind(need.one, need.other, ratio_of_luminances(first[:, None], second[None]) >= need.pair.needed)
         else:
             mover = need.one if need.one is not None else need.other
             if mover is not None:
@@ -326,49 +373,3 @@ def _nearest_step(before: Take, after: Take, ground: Assignment) -> int:
 
 def _is_light(color: Hex) -> bool:
     return luminance_of(color) >= MIDDLE
-
-
-def _moves(before: Take, after: Take) -> tuple[Moved, ...]:
-    """Return what changed, as a person sees it: swatches, and roles on steps."""
-    pairs = [(swatch.name, before.swatch(swatch.id).hex, swatch.hex) for swatch in after.swatches]
-    pairs += [
-        (after.display_name(assigned.role), before.hex_of(assigned.role), after.hex_of(assigned.role))
-        for assigned in after.roles
-        if assigned.step is not None
-    ]
-    return tuple(
-        Moved(name, old, new, float(delta_e_ok(*srgb8_to_oklab(hexes_to_srgb8((old, new))))))
-        for name, old, new in pairs
-        if old != new
-    )
-
-
-def _size(before: Take, after: Take, moved: Sequence[Moved]) -> str:
-    """Say in words how much changes, and how many pairs pass by it."""
-    if not moved:
-        return ""
-    largest = max(moved, key=lambda entry: entry.difference)
-    passing = [sum(pair.short_by <= 0 for pair in evaluate(take).pairs) for take in (before, after)]
-    gained = passing[1] - passing[0]
-    counts = f"{len(moved)} colour{'s' if len(moved) > 1 else ''}"
-    gain = f"{gained} more pair{'s' if gained != 1 else ''} pass"
-    if largest.difference < SLIGHT:
-        return f"Slight: {counts} and hardly to be seen on a page. {gain}."
-    how = f"{largest.name} the most, by {largest.difference:.2f}"
-    if largest.difference < LARGE:
-        return f"Visible: {counts}, {how}. {gain}."
-    if gained < len(moved):
-        return f"Much for little: {counts}, {how}, and only {gain}. Releasing a held colour may cost less."
-    return f"Large: {counts}, {how}. {gain}."
-
-
-def _why(take: Take, pair: PairFigures) -> str:
-    held = [take.display_name(key) for key in (pair.text, pair.ground) if is_held(take, key)]
-    name = f"{pair.text_name} on {pair.ground_name}"
-    reached = f"has {rounded_down(pair.ratio)}:1 and needs {pair.needed:g}"
-    other = next((entry for entry in mends_for_pair(take, pair.id) if entry.kind == "change role"), None)
-    way = f" {other.moved} would do as its text." if other else ""
-    if not held:
-        return f"{name} {reached}; fixing it would break other pairs.{way}"
-    is_are = "is" if len(held) == 1 else "are"
-    return f"{name} {reached}; {' and '.join(held)} {is_are} held.{way}"

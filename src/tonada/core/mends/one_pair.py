@@ -75,6 +75,20 @@ def _rank(mend: Mend) -> tuple[bool, bool, float, float]:
     return mend.breaks > 0, vibrates(mend.text_hex, mend.ground_hex), mend.difference, -mend.ratio
 
 
+def other_texts(take: Take, pair_id: str) -> tuple[Mend, ...]:
+    """Return the roles that would do as the text of a pair, the one nearest to what it is now first.
+
+    Only those that break no other pair. Raises TakeError for an unknown pair.
+    """
+    take, pair = _with_pair(take, pair_id)
+    needed = requirement(pair.usage, take.level, pair.size, pair.weight).ratio
+    text, _ = take.pair_colors(pair)
+    passing = _passing(take)
+    mends = [_weighed(take, pair, entry, passing) for entry in _other_roles(take, pair, needed)]
+    fitting = [mend for mend in mends if not mend.breaks]
+    return tuple(sorted(fitting, key=lambda mend: difference_between(mend.text_hex, text)))
+
+
 @dataclass(frozen=True, slots=True)
 class Reach:
     """The highest ratio that any colour in the place of an end could have against the other one."""

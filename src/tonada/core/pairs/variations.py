@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from itertools import islice
 from typing import Final
 
@@ -17,6 +18,8 @@ from tonada.core.take.take import Take
 
 # So many draws are proved for a sheet before one that falls short is shown.
 MOST_PROVED: Final = 60
+# Of the takes that are varied at the moment, a row each.
+KEPT_SHEETS: Final = 60
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,8 +36,14 @@ class Variation:
 
 
 def vary(take: Take, seed: int) -> Variation:
-    """Return one variation, seed 1 to LAST_SEED. Raises InputError outside that, or where nothing is free."""
-    return vary_row(take, seed, 1)[0]
+    """Return one variation, seed 1 to LAST_SEED.
+
+    Raises InputError outside that, where nothing is free, and where nothing is left that differs enough.
+    """
+    row = vary_row(take, seed, 1)
+    if not row:
+        raise InputError(f"There is no variation {seed}: nothing is left that differs enough.", field="seed")
+    return row[0]
 
 
 def with_variation(take: Take, values: Mapping[str, Hex], seed: int) -> Take:
@@ -61,33 +70,40 @@ def vary_row(take: Take, first: int, count: int) -> tuple[Variation, ...]:
     base = with_texts_by_rule(take, restored(take))
     row: list[Variation] = []
     last = min(first + count - 1, LAST_SEED)
-    for sheet in range((first - 1) // SHEET, (last - 1) // SHEET + 1):
-        start = sheet * SHEET + 1
-        row += islice(_sheet(base, sheet), max(0, first - start), last - start + 1)
-    return tuple(row)
+    for sheet in range((last - 1) // SHEET + 1):
+        # Each sheet differs from those before: they have to be there first.
+        row += _sheet(base, sheet)
+    return tuple(one for one in row if first <= one.seed <= last)
 
 
-def _sheet(base: Take, sheet: int) -> Iterator[Variation]:
+@lru_cache(maxsize=KEPT_SHEETS)
+def _sheet(base: Take, sheet: int) -> tuple[Variation, ...]:
+    shown = [one.take for earlier in range(sheet) for one in _sheet(base, earlier)]
+    return tuple(_proved(base, sheet, shown))
+
+
+def _proved(base: Take, sheet: int, shown: Sequence[Take]) -> Iterator[Variation]:
     """Yield the variations of a sheet: those that pass as they come, then the least short of the proved.
 
     What falls short without varying, and so isn't the variation's doing, is counted but holds none back.
     """
     anyway = set(_failing(base))
     left_over: list[tuple[int, int, Drawn, tuple[str, ...]]] = []
-    shown = 0
-    for number, plain in enumerate(islice(drawn_for(base, sheet, by_rule(base)), MOST_PROVED)):
+    count = 0
+    draws = drawn_for(base, sheet, by_rule(base), shown)
+    for number, plain in enumerate(islice(draws, MOST_PROVED)):
         drawn = replace(plain, take=with_texts_by_rule(base, plain.take))
         failing = _failing(drawn.take)
         if not anyway.issuperset(failing):
             left_over.append((len(failing), number, drawn, failing))
             continue
-        yield _variation(drawn, sheet * SHEET + 1 + shown, failing)
-        shown += 1
-        if shown == SHEET:
+        yield _variation(drawn, sheet * SHEET + 1 + count, failing)
+        count += 1
+        if count == SHEET:
             return
-    for _, _, drawn, failing in sorted(left_over, key=lambda entry: entry[:2])[: SHEET - shown]:
-        yield _variation(drawn, sheet * SHEET + 1 + shown, failing)
-        shown += 1
+    for _, _, drawn, failing in sorted(left_over, key=lambda entry: entry[:2])[: SHEET - count]:
+        yield _variation(drawn, sheet * SHEET + 1 + count, failing)
+        count += 1
 
 
 def _failing(take: Take) -> tuple[str, ...]:

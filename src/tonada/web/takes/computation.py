@@ -93,6 +93,7 @@ def mend_every_pair(body: EvaluateBody) -> Response:
         {
             "document": document_json(mended.take),
             "moved": mended.moved,
+            "texts": mended.texts,
             "size": mended.size,
             "impossible": mended.impossible,
         }

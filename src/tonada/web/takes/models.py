@@ -11,9 +11,10 @@ from pydantic import Field, StringConstraints
 from tonada.core import limits
 from tonada.core.color.notation import LONGEST_COLOR, Notation
 from tonada.core.color.wcag import Level
-from tonada.core.mends.all_pairs import Moved
 from tonada.core.mends.nearest import MendMode
 from tonada.core.mends.one_pair import Mend, MendKind
+from tonada.core.mends.texts_first import TextChanged
+from tonada.core.mends.what_moved import Moved
 from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.roles.candidates import SourceColor
 from tonada.core.roles.proposal import ProposedRole
@@ -356,6 +357,7 @@ class MendedTakeAnswer(Model):
 
     document: TakeDocument
     moved: tuple[Moved, ...]
+    texts: tuple[TextChanged, ...]
     size: str
     impossible: tuple[str, ...]
 
