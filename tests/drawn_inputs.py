@@ -16,6 +16,7 @@ from tonada.core.roles.candidates import WHOLES, SourceColor, candidates_of, lea
 from tonada.core.source.kept import SourceKind
 from tonada.core.source.mood import read_mood
 from tonada.core.source.mood_words import WORDS
+from tonada.core.source.pictures.preview import render_preview
 
 # The parts of 300: logos, lists, single colours, moods.
 PARTS = (70, 130, 60, 40)
@@ -23,11 +24,15 @@ PARTS = (70, 130, 60, 40)
 
 @dataclass(frozen=True, slots=True)
 class Input:
-    """name: with its number. kind: of source. colors: what a proposal is asked about."""
+    """name: with its number. kind: of source. colors: what a proposal is asked about.
+
+    preview: of a logo, the picture as it is kept.
+    """
 
     name: str
     kind: SourceKind
     colors: tuple[Candidate, ...]
+    preview: bytes | None = None
 
     @property
     def hexes(self) -> tuple[Hex, ...]:
@@ -60,7 +65,8 @@ def _logos(count: int, seed: int) -> Iterator[Input]:
         ]
         asked = candidates_of("image", colors, leave_out_ground=leaves_out(logo.ground))
         if asked.candidates:
-            yield Input(f"logo {logo.name}", "image", asked.candidates)
+            preview = render_preview(logo.svg().encode())
+            yield Input(f"logo {logo.name}", "image", asked.candidates, preview)
 
 
 def _lists(random: Random, count: int) -> Iterator[Input]:

@@ -9,27 +9,35 @@ from __future__ import annotations
 
 import sys
 from collections import Counter
+from dataclasses import dataclass, field, replace
 from itertools import combinations
 from typing import Final
 
 import numpy as np
+from coloraide import Color
 
 from tests.drawn_inputs import Input, drawn_inputs
-from tonada.core.color.contrast import relative_luminance
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name
 from tonada.core.color.spaces import (
     Hex,
     difference_between,
     hex_to_oklch,
-    hexes_to_srgb8,
     hue_distance,
     largest_chroma,
 )
+from tonada.core.harmony.alike import alike_roles
 from tonada.core.harmony.hue_families import hue_count
+from tonada.core.mends.all_pairs import mend_all
+from tonada.core.mends.kept_apart import apart_in
+from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.grounds import TINT, grounds_of
+from tonada.core.proof.logo_grounds import logo_on
+from tonada.core.proof.pages import section_grounds
+from tonada.core.proof.voices import VOICES
 from tonada.core.roles.brand_fit import BRAND_ROLES, figures_of
 from tonada.core.roles.proposal import Proposal, propose_roles
+from tonada.core.source.pictures.logo_outline import Logo, read_logo
 from tonada.core.take.take import SIGNALS, Role, Take
 
 # What a colour keeps of its chroma in its ramp, at most, and what a tint may have.
@@ -37,8 +45,6 @@ MOST_GROWN: Final = 1.1
 # 8 bits a channel round a chroma by this much.
 ROUNDED: Final = 0.004
 SOLD_APART: Final = 0.06
-# What a page's areas are, by ground, where the home page is as it comes.
-DARK: Final = 0.35
 
 
 def refusals(asked: Input, proposal: Proposal) -> list[int]:
@@ -215,35 +221,106 @@ def _two_of_one(asked: Input, take: Take) -> bool:
     return False
 
 
-def dark_share(take: Take) -> float:
-    """Return the planned share of a take's colours that are darker than DARK."""
-    values = [take.hex_of(role) for role in (Role.PAPER, Role.MIST, Role.DEEP, *BRAND_ROLES)]
-    return float((relative_luminance(hexes_to_srgb8(tuple(values))) < DARK**3).mean())
+@dataclass
+class Counts:
+    """What is counted over inputs. refused: by rule; examples: of what is wrong, to look into."""
+
+    total: int = 0
+    refused: int = 0
+    by_rule: Counter[int] = field(default_factory=Counter)
+    with_two: int = 0
+    invented: int = 0
+    loud_steps: int = 0
+    loud_tints: int = 0
+    failing: int = 0
+    moved_held: int = 0
+    unsaid: int = 0
+    logos: int = 0
+    unseen: int = 0
+    mended: int = 0
+    merged: int = 0
+    examples: list[str] = field(default_factory=list)
+
+
+def count(asked: Input, counts: Counts) -> None:
+    """Propose for an input, and count all that is wrong with it."""
+    proposal = propose_roles(asked.colors, asked.whole)
+    day = proposal.take
+    broken = refusals(asked, proposal)
+    counts.total += 1
+    counts.refused += bool(broken)
+    counts.by_rule.update(broken)
+    counts.loud_steps += bool(loud_steps(day))
+    counts.loud_tints += any(tint_is_loud(one) for one in (day, day.turned()))
+    counts.failing += sum(evaluate(one).failing for one in (day, day.turned()))
+    counts.moved_held += sum(one.held and not is_given(asked, one.hex) for one in day.swatches)
+    counts.unsaid += _unsaid(day)
+    if len(chromatic(asked)) >= 2 and asked.kind != "mood":
+        counts.with_two += 1
+        counts.invented += not is_given(asked, brand_of(day)[Role.ACCENT])
+    if asked.preview:
+        logo = read_logo(asked.preview)
+        counts.logos += bool(logo.outline)
+        counts.unseen += _is_unseen(day, logo)
+    merged = _merges(day)
+    counts.mended += merged is not None
+    counts.merged += bool(merged)
+    if broken or merged:
+        counts.examples.append(f"{asked.name} {asked.hexes} {broken} merged: {merged}")
+
+
+def _unsaid(take: Take) -> int:
+    """Return how many brand roles look like another or like a signal, without a word; coloraide measures."""
+    said = {frozenset((one.one, one.other)) for one in alike_roles(take)}
+    brand = [role for role in BRAND_ROLES if take.has_role(role)]
+    pairs = [*combinations(brand, 2), *((role, signal) for role in brand for signal in SIGNALS)]
+    return sum(
+        Color(take.hex_of(one)).delta_e(take.hex_of(other), method="ok") < SOLD_APART
+        and frozenset((one, other)) not in said
+        for one, other in pairs
+    )
+
+
+def _is_unseen(take: Take, logo: Logo) -> bool:
+    """Return whether a logo has vanished in any header, in any voice, by day or by night."""
+    for scheme in (take, take.turned()):
+        grounds = {ground.id: ground.hex for ground in grounds_of(scheme)}
+        for voice in VOICES:
+            for _, part, ground in section_grounds(scheme, grounds, voice.id, logo.outline):
+                if part == "head" and logo.outline:
+                    seen = logo_on(logo.outline, ground, grounds[ground])
+                    if seen.has_vanished:
+                        return True
+    return False
+
+
+def _merges(take: Take) -> bool | None:
+    """Return whether mending all at AAA with nothing held makes two colours one; None if nothing fails."""
+    free = replace(take, level="AAA", swatches=tuple(replace(swatch, held=False) for swatch in take.swatches))
+    if not evaluate(free).failing:
+        return None
+    mended = mend_all(free).take
+    return any(
+        difference_between(mended.hex_of(one.one), mended.hex_of(one.other)) < one.least - 1e-9
+        for one in apart_in(free)
+    )
 
 
 def main(seed: int) -> None:
-    counted: Counter[int] = Counter()
-    refused = grown = tints = invented = two = total = 0
+    counts = Counts()
     for asked in drawn_inputs(seed):
-        proposal = propose_roles(asked.colors, asked.whole)
-        day = proposal.take
-        total += 1
-        broken = refusals(asked, proposal)
-        counted.update(broken)
-        refused += bool(broken)
-        grown += bool(loud_steps(day))
-        tints += any(tint_is_loud(one) for one in (day, day.turned()))
-        if len(chromatic(asked)) >= 2 and asked.kind != "mood":
-            two += 1
-            accent = brand_of(day)[Role.ACCENT]
-            if not is_given(asked, accent):
-                invented += 1
-                if "-v" in sys.argv:
-                    print(asked.name, asked.hexes, brand_of(day))
-    print(f"{refused} of {total} refused ({refused / total:.0%}); by rule: {dict(sorted(counted.items()))}")
-    print(f"invented accent where two chromatic colours were given: {invented} of {two}")
-    print(f"steps over {MOST_GROWN} times the chroma of their colour: in {grown}; loud tints: in {tints}")
+        count(asked, counts)
+    share = counts.refused / counts.total
+    print(f"{counts.refused} of {counts.total} refused ({share:.0%}); {dict(sorted(counts.by_rule.items()))}")
+    print(f"invented accent where two chromatic colours were given: {counts.invented} of {counts.with_two}")
+    print(f"steps over {MOST_GROWN} times their colour's chroma: in {counts.loud_steps}")
+    print(f"loud tints: in {counts.loud_tints}")
+    print(f"pairs that fail AA by day or night: {counts.failing}; held that moved: {counts.moved_held}")
+    print(f"near-equal pairs unsaid: {counts.unsaid}")
+    print(f"transparent logos: {counts.logos}, unseen on a header: {counts.unseen}")
+    print(f"mended at AAA: {counts.mended}, grounds or brand colours merged: {counts.merged}")
+    print(*counts.examples, sep="\n")
 
 
 if __name__ == "__main__":
-    main(int(sys.argv[1]) if len(sys.argv) > 1 and sys.argv[1].isdigit() else 20261202)
+    main(int(sys.argv[1]) if len(sys.argv) > 1 else 20261202)

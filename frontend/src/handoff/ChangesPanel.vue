@@ -10,11 +10,13 @@ import ChangeTable from './ChangeTable.vue'
 import StatePicker from './StatePicker.vue'
 import { NOW, textOf, type State } from './states'
 
-/** What changed between any two versions or takes; at first since what was handed off last. */
+/** What changed between any two versions or takes; at first since what was handed off last, or before that. */
 const take = useTakeStore()
 const brand = useBrandStore()
 const { copyValue, isCopied } = useCopy()
 
+/** Nobody has chosen yet what is compared. */
+let isFirst = false
 const before = ref<State>()
 const after = ref<State>()
 const { answer: handed } = useFollowing(
@@ -29,6 +31,7 @@ watch(
     const [last] = found.versions
     before.value = { take: id, version: last?.toString() ?? NOW }
     after.value = { take: id, version: NOW }
+    isFirst = true
   },
   { immediate: true },
 )
@@ -49,6 +52,14 @@ const { answer: found, problem } = useFollowing(
       }),
     ),
 )
+
+/** Where nothing changed since, whoever comes wants to know what was new in it. */
+watch(found, (now) => {
+  const earlier = handed.value?.versions[1]
+  if (isFirst && now && !now.lines.length && earlier && before.value)
+    before.value = { ...before.value, version: earlier.toString() }
+  if (now) isFirst = false
+})
 
 function download() {
   if (!before.value || !after.value) return

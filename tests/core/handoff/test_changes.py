@@ -108,6 +108,7 @@ EDITS: dict[str, tuple[Edit, str]] = {
     "kicker": (proof_with(kicker="Tonight"), "Tonight"),
     "headline": (proof_with(headline="Look up"), "Look up"),
     "button": (proof_with(button="Come"), "Come"),
+    "logo in one": (proof_with(logo_in_one=True), "Logo in one colour"),
     "slots": (lambda take: replace(take, slots=(ChosenSlot("five-slots", "Background", "mist"),)), "Mist"),
     "anchor": (harmony_with(anchor="s2"), "Anchor"),
     "rule": (harmony_with(rule="complementary"), "complementary"),
@@ -146,6 +147,7 @@ def test_every_field_that_a_document_has_is_among_them() -> None:
     assert {field.name for field in fields(ProofSettings)} == {
         "heading_face", "text_face", "sizes", "logo", "picture", "overlay", "sections", "narrow_sizes",
         "picture_place", "duotone", "voice", "kicker", "headline", "button",
+        "logo_in_one",
     }  # fmt: skip
     assert len(fields(HarmonySettings)) == 14
     assert [field.name for field in fields(SchemeRoles)] == ["roles", "pairs", "grounds"]

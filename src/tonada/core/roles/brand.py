@@ -101,7 +101,7 @@ def choose_brand(
     makes_accent = chosen != "given" and Role.ACCENT not in wishes
     taken = _taken(candidates, colors, wishes, makes_accent=makes_accent)
     # A wish that agrees with what would have been proposed keeps the proposal's reason.
-    unasked = _unasked(colors, makes_accent=makes_accent) if wishes else {}
+    unasked = _unasked(colors, start) if wishes else {}
     against = {role for role, number in wishes.items() if unasked.get(role) is not colors[number]}
     made = _partners(taken, colors, chosen if chosen != "given" else USUAL_START)
     lead = taken.get(Role.PRIMARY) or figures_of(-1, made[0].hex)
@@ -180,9 +180,11 @@ def _exchanged(
     return placed
 
 
-def _unasked(colors: Sequence[BrandColor], *, makes_accent: bool) -> dict[Role, BrandColor]:
-    """Return who would have the roles if nobody had asked for any."""
+def _unasked(colors: Sequence[BrandColor], start: Start | None) -> dict[Role, BrandColor]:
+    """Return who would have the roles, by that start, if nobody had asked for any."""
     nobody = tuple(Candidate(color.hex, color.share) for color in colors)
+    starts = _starts(nobody, colors, {})
+    makes_accent = (start if start in starts else starts[0]) != "given"
     return _taken(nobody, colors, {}, makes_accent=makes_accent)
 
 

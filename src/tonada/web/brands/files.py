@@ -134,6 +134,10 @@ def _sources_here(
             found[source] = digests[picture.digest]
         else:
             missing.append(picture.name if picture else what)
+    # What a file lists and its take doesn't name is said, too: it was written by somebody else's hand.
+    for picture in own.pictures:
+        if picture.source not in found and picture.digest not in digests:
+            missing.append(picture.name)
     return found, tuple(dict.fromkeys(missing))
 
 
