@@ -32,13 +32,12 @@ from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.kept_apart import apart_in
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.grounds import TINT, grounds_of
-from tonada.core.proof.logo_grounds import logo_on
-from tonada.core.proof.pages import section_grounds
 from tonada.core.proof.voices import VOICES
 from tonada.core.roles.brand_fit import BRAND_ROLES, figures_of
 from tonada.core.roles.proposal import Proposal, propose_roles
 from tonada.core.source.pictures.logo_outline import Logo, read_logo
 from tonada.core.take.take import SIGNALS, Role, Take
+from tonada.document.page_figures import PageFigures
 
 # What a colour keeps of its chroma in its ramp, at most, and what a tint may have.
 MOST_GROWN: Final = 1.1
@@ -282,15 +281,14 @@ def _unsaid(take: Take) -> int:
 
 
 def _is_unseen(take: Take, logo: Logo) -> bool:
-    """Return whether a logo has vanished in any header, in any voice, by day or by night."""
+    """Return whether a page has a logo in a header, by day or by night, of which too little can be seen."""
     for scheme in (take, take.turned()):
-        grounds = {ground.id: ground.hex for ground in grounds_of(scheme)}
         for voice in VOICES:
-            for _, part, ground in section_grounds(scheme, grounds, voice.id, logo.outline):
-                if part == "head" and logo.outline:
-                    seen = logo_on(logo.outline, ground, grounds[ground])
-                    if seen.has_vanished:
-                        return True
+            figures = PageFigures.of(scheme, voice.id, logo)
+            heads = {one.ground for one in figures.sections if one.section == "head"}
+            shown = figures.logo.on if figures.logo and not figures.logo.mask else ()
+            if any(one.has_vanished for one in shown if one.ground in heads):
+                return True
     return False
 
 

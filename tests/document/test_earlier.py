@@ -81,7 +81,7 @@ def test_a_file_of_version_3_has_the_logo_as_it_was_drawn() -> None:
     data = (KEPT / "take-3.json").read_bytes()
     found = read_own(data)
     assert json.loads(data)["version"] == 3
-    assert found.take.proof.logo_in_one is False
+    assert found.take.proof.logo_in_one is None
     assert any(one.text_step for one in found.take.roles)
     assert evaluate(found.take).failing == 0
     # Its ramps are as they were made: nothing turns them calm.

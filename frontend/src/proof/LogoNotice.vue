@@ -14,9 +14,7 @@ const section = computed(() => markedSection(props.proof, props.page))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === section.value?.ground))
 const seen = computed(() => logoOn(props.proof, ground.value?.id))
 const faint = computed(() => seen.value?.colors.filter((one) => !one.passes) ?? [])
-const isInOne = computed(
-  () => (take.shown?.proof.logo_in_one ?? false) && (seen.value?.has_vanished ?? false),
-)
+const isInOne = computed(() => Boolean(seen.value?.has_vanished && props.proof.logo?.mask))
 const isChosen = computed(() =>
   take.document?.proof.sections.some(
     (one) => one.page === props.page && one.section === section.value?.section,

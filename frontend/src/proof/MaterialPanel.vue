@@ -37,7 +37,16 @@ function set(name: 'logo' | 'picture' | 'overlay', value: string) {
   if (take.document) take.change(setProof(take.document, { [name]: value || null }))
 }
 
-function setInOne(logo_in_one: boolean) {
+const IN_ONE = [
+  { value: '', label: 'Where no ground shows it', in_one: null },
+  { value: 'wherever', label: 'Wherever it can’t be seen', in_one: true },
+  { value: 'never', label: 'Never', in_one: false },
+]
+const inOne = computed(
+  () => IN_ONE.find((one) => one.in_one === (settings.value?.logo_in_one ?? null))?.value ?? '',
+)
+function setInOne(value: string) {
+  const logo_in_one = IN_ONE.find((one) => one.value === value)?.in_one ?? null
   if (take.document) take.change(setProof(take.document, { logo_in_one }))
 }
 
@@ -143,15 +152,17 @@ async function least(
       :options="logos"
       @update:model-value="set('logo', $event)"
     />
-    <label v-if="settings.logo" class="mt-1.5 flex items-center gap-2">
-      <input
-        type="checkbox"
-        class="accent-ink"
-        :checked="settings.logo_in_one"
-        @change="setInOne(($event.target as HTMLInputElement).checked)"
+    <template v-if="settings.logo">
+      <h3 class="mt-3 text-quiet">In one colour</h3>
+      <ChoiceList
+        class="mt-1"
+        label="Logo in one colour"
+        align="left"
+        :model-value="inOne"
+        :options="IN_ONE"
+        @update:model-value="setInOne($event)"
       />
-      In one colour where it can’t be seen
-    </label>
+    </template>
     <h3 class="mt-3 text-quiet">Picture of the pages</h3>
     <ChoiceList
       class="mt-1"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import type { Start, TakeDocument } from '@/api/types'
 import TakePage from '@/proof/TakePage.vue'
@@ -21,9 +21,14 @@ const cards = computed(() =>
 </script>
 
 <template>
-  <RadioGroup v-model="chosen" data-testid="starts">
-    <RadioGroupLabel class="font-semibold">Ways to start</RadioGroupLabel>
-    <div class="mt-1 flex flex-wrap gap-2.5">
+  <div>
+    <h3 class="font-semibold">Ways to start</h3>
+    <RadioGroup
+      v-model="chosen"
+      aria-label="Ways to start"
+      data-testid="starts"
+      class="mt-1 flex flex-wrap gap-2.5"
+    >
       <RadioGroupOption
         v-for="card in cards"
         :key="card.id"
@@ -53,6 +58,6 @@ const cards = computed(() =>
           <span class="block text-small leading-snug">{{ card.hint }}</span>
         </span>
       </RadioGroupOption>
-    </div>
-  </RadioGroup>
+    </RadioGroup>
+  </div>
 </template>

@@ -14,7 +14,7 @@ from tonada.core.proof.chart_series import NEEDED, series_of
 from tonada.core.proof.choices import needed_for, strictest_size
 from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
-from tonada.core.proof.logo_grounds import LogoOn, logo_on
+from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
 from tonada.core.proof.pages import section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.voices import USUAL_VOICE
@@ -125,17 +125,21 @@ class DuotoneAnswer(Model):
 
 
 class LogoAnswer(Model):
-    """A transparent logo on each ground. mask: its shape in one colour, a PNG as a data address; empty
-    unless the take has it in one colour where it can't be seen."""
+    """A transparent logo on each ground. mask: its shape, a PNG as a data address, where it is to be in one
+    colour on grounds that hide it; else empty."""
 
     on: tuple[LogoOn, ...]
     mask: str
 
     @classmethod
-    def of(cls, logo: Logo, grounds: Sequence[Ground], *, in_one: bool) -> LogoAnswer:
+    def of(cls, logo: Logo, grounds: Sequence[Ground], in_one: bool | None) -> LogoAnswer:
+        on = tuple(logo_on(logo.outline, ground.id, ground.hex) for ground in grounds if logo.outline)
+        if in_one is None:
+            # By night a dark logo has no other ground to go to.
+            plain = {ground.id: ground.hex for ground in grounds}
+            in_one = bool(on) and not shows_somewhere(logo.outline, plain)
         mask = f"data:image/png;base64,{base64.b64encode(logo.mask).decode()}" if in_one else ""
-        on = (logo_on(logo.outline, ground.id, ground.hex) for ground in grounds if logo.outline)
-        return cls(on=tuple(on), mask=mask)
+        return cls(on=on, mask=mask)
 
 
 class PageFigures(Model):
@@ -175,7 +179,7 @@ class PageFigures(Model):
             voice=voice,
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
-            logo=LogoAnswer.of(logo, grounds, in_one=take.proof.logo_in_one) if logo else None,
+            logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,
         )
 
 

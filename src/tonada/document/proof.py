@@ -120,7 +120,7 @@ class ProofModel(OfCore):
     kicker: Words = ""
     headline: Words = ""
     button: Words = ""
-    logo_in_one: bool = False
+    logo_in_one: bool | None = None
 
     def to_core(self) -> proof_parts.ProofSettings:
         plain = {name: getattr(self, name) for name in type(self).model_fields if name not in _SHAPED}

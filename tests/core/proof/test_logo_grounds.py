@@ -18,7 +18,7 @@ from tonada.core.proof.logo_grounds import LOGO_NEEDS, ground_for_logo, logo_on
 from tonada.core.proof.pages import section_grounds
 from tonada.core.source.pictures.logo_outline import in_one_color, outline_of, read_logo
 from tonada.core.source.pictures.preview import render_preview
-from tonada.core.take.take import Role
+from tonada.core.take.take import Role, Take
 from tonada.document.page_figures import PageFigures
 
 NAVY, GOLD = "#102a5c", "#c9a227"
@@ -81,16 +81,21 @@ def test_pages_stand_the_logo_where_it_is_seen_but_what_was_chosen_stays() -> No
     assert ("home", "head", "deep") in section_grounds(chosen, there, "hall", logo.outline)
 
 
-def test_a_page_gets_the_shape_of_a_logo_only_where_it_asks_for_one() -> None:
-    logo = read_logo(BADGE)
-    figures = PageFigures.of(TAKE, None, logo)
+def mask_on(take: Take, *, in_one: bool | None) -> bool:
+    asked = replace(take, proof=replace(take.proof, logo_in_one=in_one))
+    figures = PageFigures.of(asked, None, read_logo(BADGE))
     assert figures.logo is not None
-    assert figures.logo.mask == ""
     assert [one.ground for one in figures.logo.on] == [one.id for one in figures.grounds]
-    asking = replace(TAKE, proof=replace(TAKE.proof, logo_in_one=True))
-    asked = PageFigures.of(asking, None, logo).logo
-    assert asked is not None
-    assert asked.mask.startswith("data:image/png;base64,")
+    assert figures.logo.mask == "" or figures.logo.mask.startswith("data:image/png;base64,")
+    return figures.logo.mask != ""
+
+
+def test_a_page_gets_the_shape_of_a_logo_where_nothing_else_helps_or_it_is_asked_for() -> None:
+    night = TAKE.turned()
+    assert not mask_on(TAKE, in_one=None), "there is Paper"
+    assert mask_on(night, in_one=None), "every ground is dark"
+    assert mask_on(TAKE, in_one=True)
+    assert not mask_on(night, in_one=False)
     assert PageFigures.of(TAKE).logo is None
 
 

@@ -44,6 +44,7 @@ def test_what_must_never_happen_does_not(counts: Counts) -> None:
     assert counts.loud_steps == 0
     assert counts.loud_tints == 0
     assert counts.unsaid == 0
+    assert counts.unseen == 0
     assert counts.merged == 0
 
 

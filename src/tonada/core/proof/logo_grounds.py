@@ -76,3 +76,9 @@ def ground_for_logo(outline: Sequence[OutlineColor], grounds: Mapping[str, Hex],
         return whole.ground
     best = max(others, key=lambda one: one.seen)
     return best.ground if now.has_vanished and best.seen > now.seen else usual
+
+
+def shows_somewhere(outline: Sequence[OutlineColor], grounds: Mapping[str, Hex]) -> bool:
+    """Return whether a header could stand on a ground on which the logo is seen."""
+    offered = [one for one in _OTHER_GROUNDS if one in grounds]
+    return any(not logo_on(outline, one, grounds[one]).has_vanished for one in offered)

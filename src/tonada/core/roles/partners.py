@@ -47,7 +47,7 @@ LEAD_CHROMA: Final = 0.09
 # What a label on a made colour will be about: Paper, or Ink at its usual ratio.
 _PAPER: Final = "#fafafa"
 _INK: Final = "#262626"
-_LIGHTNESSES: Final = (0.34, 0.4, 0.46, 0.52, 0.57, 0.66, 0.7, 0.74, 0.78, 0.82)
+_LIGHTNESSES: Final = (0.28, 0.34, 0.4, 0.46, 0.52, 0.57, 0.66, 0.7, 0.74, 0.78, 0.82)
 # Where a support may be, beside Primary's own chroma.
 _SUPPORT_SHARES: Final = (1.0, 0.75, 1.3)
 # The warmest hue, in degrees: one warm colour among cool ones calls.
@@ -71,7 +71,7 @@ WARMTH_EARNS: Final = 0.1  # the whole way from the coolest hue to the warmest
 SUCCESS_COSTS: Final = 0.15  # an accent in the hues of the success signal
 # Hues in which a colour of this lightness and chroma is mud (OKLCH): neither brown, gold nor green.
 _MUD_HUES: Final = (40.0, 130.0)
-_MUD_LIGHTNESSES: Final = (0.35, 0.66)
+_MUD_LIGHTNESSES: Final = (0.3, 0.66)
 _MUD_CHROMAS: Final = (0.02, 0.09)
 # A fill is neon that is so light and has so much of the chroma that its hue allows there.
 _NEON_LIGHTNESS: Final = 0.8

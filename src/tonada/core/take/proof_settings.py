@@ -98,7 +98,8 @@ class ProofSettings:
 
     heading_face, text_face: names of TYPEFACES. sizes: only those that were changed, for wide windows;
     narrow_sizes: those of narrower ones that don't follow from them.
-    logo, picture: ids of sources. logo_in_one: whether the logo is in one colour where it can't be seen.
+    logo, picture: ids of sources. logo_in_one: whether the logo is in one colour where it
+    can't be seen; None where no ground of the scheme would show it.
     overlay: of the take, over the picture; None for the rule's.
     duotone: the roles that dark and light parts of the picture are painted with, or None.
     sections: a page, a section and the ground that it was given, where it departs from the page's.
@@ -120,7 +121,7 @@ class ProofSettings:
     kicker: str = ""
     headline: str = ""
     button: str = ""
-    logo_in_one: bool = False
+    logo_in_one: bool | None = None
 
     def size_of(self, style: TextStyle, width: Width = "wide") -> TextSize:
         """Return the size and weight that a text is set in, in a window of this width."""
