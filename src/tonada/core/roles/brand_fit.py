@@ -40,6 +40,9 @@ UNSEEN_AFTER: Final = 0.12
 # A colour so pale on white, and of so little chroma, can't lead: nobody would see it.
 PALE_RATIO: Final = 1.7
 PALE_CHROMA: Final = 0.1
+# Of pale colours, those are grounds: a light pink or aqua is an accent still, a cream isn't.
+GROUND_RATIO: Final = 1.35
+GROUND_CHROMA: Final = 0.05
 # So dark and with so little chroma, a colour is seen as black: a text, and no accent.
 BLACK_RATIO: Final = 14.0
 BLACK_CHROMA: Final = 0.05
@@ -71,13 +74,18 @@ class BrandColor:
         return self.on_white < PALE_RATIO and self.chroma < PALE_CHROMA
 
     @property
+    def is_like_a_ground(self) -> bool:
+        """Whether it is seen as a tint of white: nothing that stands on a page would be this pale."""
+        return self.is_pale and (self.on_white < GROUND_RATIO or self.chroma < GROUND_CHROMA)
+
+    @property
     def is_black(self) -> bool:
         return self.on_white >= BLACK_RATIO and self.chroma < BLACK_CHROMA
 
     @property
     def calls(self) -> bool:
         """Whether it can be an accent: a hue that is seen as one, and no ground or text."""
-        return not (self.is_neutral or self.is_pale or self.is_black)
+        return not (self.is_neutral or self.is_like_a_ground or self.is_black)
 
 
 Three: TypeAlias = "tuple[BrandColor | None, BrandColor | None, BrandColor | None]"

@@ -68,7 +68,7 @@ SAME_NAME_COSTS: Final = 0.5  # a client would call both by one name
 LIGHTNESS_COSTS: Final = 1.0  # away from the lightness wanted
 CHROMA_COSTS: Final = 4.0  # away from the chroma wanted
 WARMTH_EARNS: Final = 0.1  # the whole way from the coolest hue to the warmest
-SUCCESS_COSTS: Final = 0.15  # an accent in the hues of the success signal
+SUCCESS_COSTS: Final = 0.4  # an accent in the hues of the success signal
 # Hues in which a colour of this lightness and chroma is mud (OKLCH): neither brown, gold nor green.
 _MUD_HUES: Final = (40.0, 130.0)
 _MUD_LIGHTNESSES: Final = (0.3, 0.66)
