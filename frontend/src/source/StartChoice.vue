@@ -34,7 +34,7 @@ const cards = computed(() =>
         :key="card.id"
         v-slot="{ checked }"
         :value="card.id"
-        class="w-61.5 cursor-pointer border border-ink"
+        class="flex w-61.5 cursor-pointer flex-col border border-ink"
       >
         <div class="pointer-events-none" aria-hidden="true" inert>
           <TakePage
@@ -53,7 +53,7 @@ const cards = computed(() =>
             :style="{ backgroundColor: hex }"
           ></span>
         </span>
-        <span class="block px-2 py-1" :class="checked ? 'bg-ink text-sheet' : 'bg-sheet'">
+        <span class="block flex-1 px-2 py-1" :class="checked ? 'bg-ink text-sheet' : 'bg-sheet'">
           <b class="block font-semibold">{{ card.title }}</b>
           <span class="block text-small leading-snug">{{ card.hint }}</span>
         </span>

@@ -9,7 +9,7 @@ from flask import Response
 from tonada.core.color.naming import color_name
 from tonada.core.color.notation import read_swatch_color
 from tonada.core.formats import read_list
-from tonada.core.harmony.alike import alike_roles
+from tonada.core.harmony.advice import advise
 from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.one_pair import mends_for_pair, reach_of
 from tonada.core.mends.shortfalls import shortfalls
@@ -114,7 +114,7 @@ def propose(body: ProposalBody) -> Response:
             impossible=proposal.impossible,
             checked=len(take.pairs) + len(take.turned().pairs),
             short=shortfalls(take),
-            alike=tuple(one.text for one in alike_roles(take)),
+            alike=tuple(one.text for one in advise(take) if one.kind == "close"),
             start=proposal.start,
             starts=tuple(StartAnswer.of(start) for start in proposal.starts),
             document=TakeDocument.of(replace(take, level=body.level)),

@@ -294,7 +294,7 @@ class ProposalAnswer(Model):
 
     start: how what is missing was made; starts: those to choose from, the usual one first.
 
-    alike: a sentence for each two roles that a person would take for each other.
+    alike: a sentence for each two colours that a person would take for each other.
     checked: how many pairs it has by day and night. short: a sentence for each that doesn't pass AA;
     impossible: what its colours keep a role from being.
     """
