@@ -20,7 +20,7 @@ from tonada.core.color.spaces import (
 )
 from tonada.core.color.vibration import vibrates
 from tonada.core.color.wcag import LARGE_RATIO
-from tonada.core.harmony.alike import alike_roles
+from tonada.core.harmony.alike import alike_roles, only
 from tonada.core.harmony.chord import is_for_reading
 from tonada.core.harmony.hue_families import hue_families
 from tonada.core.sight.machado import Sight
@@ -107,7 +107,7 @@ def _pairs(hued: list[_HuedSwatch]) -> list[Advice]:
         apart = float(delta_e_ok(one.lab, other.lab))
         if apart < HUES_APART:
             text = (
-                f"{one.swatch.name} and {other.swatch.name} differ by only {apart:.2f}, too little to "
+                f"{one.swatch.name} and {other.swatch.name} differ by {only(apart)}, too little to "
                 "tell them apart on a page."
             )
             said.append(_lighter("close", text, one, other))

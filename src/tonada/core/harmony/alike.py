@@ -31,10 +31,15 @@ class Alike:
             return f"{names} are the same colour."
         if self.other in SIGNALS:
             return (
-                f"{names} differ by only {self.difference:.2f}: a message would look like the brand, "
+                f"{names} differ by {only(self.difference)}: a message would look like the brand, "
                 "or the brand like a message."
             )
-        return f"{names} differ by only {self.difference:.2f}, too little to tell them apart on a page."
+        return f"{names} differ by {only(self.difference)}, too little to tell them apart on a page."
+
+
+def only(difference: float) -> str:
+    """Return a small deltaEOK in words: “only 0.03”, and never 0.00 of what does differ."""
+    return f"only {difference:.2f}" if difference >= 0.005 else "less than 0.01"
 
 
 def alike_roles(take: Take) -> tuple[Alike, ...]:
