@@ -47,6 +47,15 @@ def test_only_what_lies_against_the_ground_is_of_the_outline() -> None:
     assert outline_of(OPAQUE) == ()
 
 
+def test_of_a_picture_without_flat_colours_nothing_is_said() -> None:
+    noise = np.random.default_rng(5).integers(0, 256, (400, 400, 4), dtype=np.uint8)
+    noise[..., 3] = 255
+    noise[:100] = 0
+    picture = io.BytesIO()
+    Image.fromarray(noise).save(picture, "PNG")
+    assert outline_of(picture.getvalue()) == ()
+
+
 def test_a_dark_logo_leaves_a_dark_header_and_a_white_one_a_light_one() -> None:
     badge, white = outline_of(BADGE), outline_of(WHITE)
     assert ground_for_logo(badge, GROUNDS, "deep") == "paper"

@@ -30,6 +30,9 @@ TRANSPARENT: Final = 128
 ONE_COLOR: Final = 0.03
 LEAST_OF_OUTLINE: Final = 0.04
 MOST_COLORS: Final = 8
+# A picture that is no flat drawing has thousands of colours: only so many of the most frequent are looked at.
+MOST_TRIED: Final = 32
+MOST_COUNTED: Final = 512
 # What lies inside of an outline and has at least this ratio to it stays cut out in one colour.
 CUT_OUT_RATIO: Final = 1.6
 # The mask that a page paints a logo through: twice the height at which it stands there.
@@ -70,7 +73,7 @@ def _outline_in(rgba: NDArray[np.uint8]) -> tuple[OutlineColor, ...]:
     if near is None:
         return ()
     colors, counts = _counted(rgba[near])
-    return _grouped(colors[np.argsort(-counts, kind="stable")], np.sort(counts)[::-1])
+    return _grouped(colors, counts)
 
 
 def one_color_mask(preview: bytes) -> bytes:
@@ -135,10 +138,15 @@ def _near_outline(rgba: NDArray[np.uint8]) -> NDArray[np.bool_] | None:
 
 def _grouped(colors: NDArray[np.uint8], counts: NDArray[np.int64]) -> tuple[OutlineColor, ...]:
     """Return the most frequent colours, each with what is nearly it."""
+    total = float(counts.sum())
+    most = np.argsort(-counts, kind="stable")[:MOST_COUNTED]
+    colors, counts = colors[most], counts[most]
     left = np.ones(len(colors), dtype=bool)
-    lab, total = srgb8_to_oklab(colors), float(counts.sum())
+    lab = srgb8_to_oklab(colors)
     found: list[OutlineColor] = []
-    while left.any() and len(found) < MOST_COLORS:
+    for _ in range(MOST_TRIED):
+        if not left.any() or len(found) == MOST_COLORS:
+            break
         first = int(np.argmax(left))
         own = left & (delta_e_ok(lab, lab[first]) < ONE_COLOR)
         share = float(counts[own].sum()) / total
@@ -156,9 +164,11 @@ def _contrasting_inside(rgba: NDArray[np.uint8], outline: Hex) -> Hex | None:
     if not inner.any():
         return None
     colors, counts = _counted(rgba[inner])
-    apart = contrast_ratio(colors, _rgb(outline)) >= CUT_OUT_RATIO
     is_flat = counts >= LEAST_OF_OUTLINE * counts.sum()
-    fitting = np.where(apart & is_flat, counts, 0)
+    colors, counts = colors[is_flat], counts[is_flat]
+    if not len(colors):
+        return None
+    fitting = np.where(contrast_ratio(colors, _rgb(outline)) >= CUT_OUT_RATIO, counts, 0)
     return srgb8_to_hex(colors[int(np.argmax(fitting))]) if fitting.any() else None
 
 
