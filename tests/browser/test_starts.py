@@ -49,6 +49,8 @@ def test_one_colour_starts_in_three_ways_and_a_reload_knows_which_was_built(page
     expect(page.get_by_role("button", name="Palette built")).to_be_disabled()
     page.reload()
     expect(page.get_by_role("button", name="Palette built")).to_be_disabled()
+    expect(page.get_by_test_id("starts").get_by_role("radio", name="Calm")).to_be_checked()
+    expect(page.get_by_test_id("roles-made")).to_contain_text(calm)
 
 
 def test_a_role_that_is_wished_for_is_an_exchange(page: Page) -> None:

@@ -77,7 +77,8 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     assert TakeDocument.of(document.to_take()) == document
     said = client.post("/api/proof", json={"document": sent}).get_json()
     assert said["layer"] == {"hex": TAKE.color_of("s1/3"), "alpha": 0.5}
-    assert {"page": "home", "section": "opening", "ground": "deep"} in said["sections"]
+    opening = {"page": "home", "section": "opening", "ground": "deep", "has_logo": False}
+    assert opening in said["sections"]
     assert said["voice"] == "hall"
     assert next(one for one in said["styles"] if one["style"] == "h1")["phone"] == 40
     sizes = [{"style": "h3", "size": 26, "weight": 400}]

@@ -24,7 +24,7 @@ import { useAdoption } from './useAdoption'
 import { useReplacing } from './useReplacing'
 import { useStarts } from './useStarts'
 import { useScreenPicker } from './useScreenPicker'
-import { rolesWithColors, useProposal } from './useProposal'
+import { useProposal } from './useProposal'
 import type { Offer } from './useProposal'
 import { stylesheetDetails } from './stylesheetDetails'
 import { useSelection } from '@/take/useSelection'
@@ -61,12 +61,11 @@ const {
   source,
   toRef(() => take.document),
 )
-const { starts } = useStarts(proposal, answeredBody)
-/** A palette that was built by another start than the usual one is built all the same. */
-const isOneOfThem = computed(
-  () =>
-    start.value === undefined &&
-    starts.value.some((one) => rolesWithColors(one.document) === rolesWithColors(take.document)),
+const { starts } = useStarts(
+  proposal,
+  answeredBody,
+  start,
+  toRef(() => take.document),
 )
 const adoption = useAdoption(source)
 const replacing = useReplacing(select)
@@ -161,7 +160,7 @@ async function pickScreen() {
       <template v-else>
         <BuildBar
           v-if="proposal"
-          :is-built="isAsProposed || (isBuilt && isOneOfThem)"
+          :is-built="isAsProposed"
           :failing="take.failing"
           :replaces="!take.isEmpty"
           @build="build"

@@ -12,7 +12,7 @@ import type {
 } from '@/api/types'
 import { useQuestion } from '@/ui/useAnswer'
 import { isKnown } from '@/take/roles'
-import { rolesOfSwatch, swatchOf } from '@/take/swatches'
+import { rolesOfSwatch, rolesWithColors, swatchOf } from '@/take/swatches'
 
 export interface Offer {
   color: FoundColor
@@ -168,11 +168,6 @@ export function useProposal(source: Ref<Source | undefined>, take: Ref<TakeDocum
     isAsProposed,
     choose,
   }
-}
-
-export function rolesWithColors(document: TakeDocument | undefined): string {
-  const hexes = new Map(document?.swatches.map((one) => [one.id, one.hex]))
-  return JSON.stringify(document?.roles.map(({ role, swatch }) => [role, hexes.get(swatch)]))
 }
 
 function choiceInTake(take: TakeDocument | undefined, hex: string): Choice {

@@ -1,8 +1,9 @@
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Ref } from 'vue'
 import { api, answerOf } from '@/api/client'
-import type { Proposal, ProposalBody, StartWords, TakeDocument } from '@/api/types'
+import type { Proposal, ProposalBody, Start, StartWords, TakeDocument } from '@/api/types'
 import { useFollowing } from '@/ui/useFollowing'
+import { rolesWithColors } from '@/take/swatches'
 
 /** A start with the take that it gives. */
 export interface OfferedStart extends StartWords {
@@ -13,6 +14,8 @@ export interface OfferedStart extends StartWords {
 export function useStarts(
   proposal: Ref<Proposal | undefined>,
   body: Ref<ProposalBody | undefined>,
+  chosen: Ref<Start | undefined>,
+  take: Ref<TakeDocument | undefined>,
 ) {
   const { answer } = useFollowing(
     () => ({ proposal: proposal.value, body: body.value }),
@@ -23,6 +26,12 @@ export function useStarts(
     { isShared: true },
   )
   const starts = computed<readonly OfferedStart[]>(() => answer.value ?? [])
+  // A reload knows by the take itself which start was built.
+  watch(starts, (all) => {
+    if (chosen.value !== undefined || !take.value?.swatches.length) return
+    const built = rolesWithColors(take.value)
+    chosen.value = all.find((one) => rolesWithColors(one.document) === built)?.id
+  })
   return { starts }
 }
 

@@ -10,6 +10,8 @@ from collections.abc import Callable, Iterable
 from pathlib import Path
 from typing import TYPE_CHECKING, Final
 
+from tonada.core.roles.starts import STARTS
+
 if TYPE_CHECKING:
     from tonada.core.source.notes import Note
 
@@ -51,9 +53,7 @@ def add_strict(command: argparse.ArgumentParser) -> None:
 
 def add_start(command: argparse.ArgumentParser) -> None:
     """Add how an accent is made that no given colour can be."""
-    command.add_argument(
-        "--start", metavar="NAME", help="how a missing accent is made: calm, lively or contrasting"
-    )
+    command.add_argument("--start", metavar="NAME", help=f"how a missing accent is made: {', '.join(STARTS)}")
 
 
 def content_of(file: str) -> bytes:

@@ -15,7 +15,7 @@ from tonada.core.proof.choices import needed_for, strictest_size
 from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
 from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
-from tonada.core.proof.pages import section_grounds
+from tonada.core.proof.pages import LOGO_SECTIONS, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.voices import USUAL_VOICE
 from tonada.core.source.pictures.logo_outline import Logo
@@ -100,6 +100,7 @@ class StandsOn(Model):
     page: str
     section: str
     ground: str
+    has_logo: bool = False
 
 
 class LayerAnswer(Model):
@@ -167,7 +168,7 @@ class PageFigures(Model):
         return cls(
             grounds=tuple(GroundAnswer.of(ground, take, grounds) for ground in grounds),
             sections=tuple(
-                StandsOn(page=page, section=section, ground=ground)
+                StandsOn(page=page, section=section, ground=ground, has_logo=section in LOGO_SECTIONS)
                 for page, section, ground in section_grounds(
                     take, {ground.id: ground.hex for ground in grounds}, voice, logo.outline if logo else ()
                 )

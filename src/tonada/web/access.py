@@ -26,10 +26,14 @@ class Access:
     @contextmanager
     def transaction(self) -> Iterator[tuple[Connection, UUID]]:
         """Give a connection whose statements are one transaction, and the workspace."""
-        workspace = self._workspace or self._find_workspace()
+        workspace = self.workspace()
         with self._database.transaction() as connection:
             workspaces.enter(connection, workspace)
             yield connection, workspace
+
+    def workspace(self) -> UUID:
+        """Return the workspace, with nothing asked of the database once it is known."""
+        return self._workspace or self._find_workspace()
 
     def _find_workspace(self) -> UUID:
         """Look it up, or make it, in a transaction of its own: what comes after may be rolled back."""
@@ -41,6 +45,12 @@ class Access:
         """Raise StoreUnavailable where the database can't be used."""
         with self.transaction():
             pass
+
+
+def own_workspace() -> UUID:
+    """Return the workspace of this request, without a transaction."""
+    access: Access = current_app.extensions["tonada"]
+    return access.workspace()
 
 
 @contextmanager

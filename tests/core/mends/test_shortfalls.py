@@ -11,6 +11,7 @@ import pytest
 
 from tests.sampling import IS_LONG
 from tests.takes import FAILING, TAKE
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.contrast import luminance_of
 from tonada.core.color.hue_rules import color_at, is_neutral
 from tonada.core.color.spaces import difference_between
@@ -20,7 +21,7 @@ from tonada.core.mends.shortfalls import shortfalls, shortfalls_in
 from tonada.core.pairs.evaluation import PairFigures, evaluate
 from tonada.core.roles.assignment import REQUIREMENTS
 from tonada.core.roles.brand import Candidate
-from tonada.core.roles.partners import ACCENT_APART, BRAND_APART
+from tonada.core.roles.partners import ACCENT_APART
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.take.take import SIGNALS, Pair, Role, Take
 
@@ -84,7 +85,7 @@ def test_poor_colors_give_something_usable(values: tuple[str, ...]) -> None:
     primary, accent = take.hex_of(Role.PRIMARY), take.hex_of(Role.ACCENT)
     assert luminance_of(primary) < 0.85, "nobody would see it on Paper"
     # A second colour that was given is the accent, even where a made one would stand further away.
-    least = BRAND_APART if accent in values else ACCENT_APART
+    least = TOLD_APART if accent in values else ACCENT_APART
     assert difference_between(primary, accent) >= least
     # A pale colour that can't lead is still there, or was white anyway.
     for value, choice in zip(values, proposal.choices, strict=True):

@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 
 from tests.takes import take_of
-from tonada.core.pairs.confusions import TOLD_APART, confusions
+from tonada.core.color.apart import TOLD_APART
+from tonada.core.pairs.confusions import confusions
 
 
 def test_confused_roles_are_named_with_a_lightness_that_tells_them() -> None:

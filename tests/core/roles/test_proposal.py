@@ -12,6 +12,7 @@ from hypothesis import strategies as st
 
 from tests.sampling import examples
 from tests.strategies import hexes
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name
@@ -32,7 +33,6 @@ from tonada.core.proof.grounds import TINT, grounds_of
 from tonada.core.roles.brand import Candidate, Whole
 from tonada.core.roles.brand_fit import BRAND_ROLES, figures_of
 from tonada.core.roles.build import build_take
-from tonada.core.roles.partners import BRAND_APART
 from tonada.core.roles.proposal import propose_roles
 from tonada.core.roles.starts import FAMILY, Start
 from tonada.core.take.recolor import recolor_many
@@ -222,7 +222,7 @@ def test_of_two_colors_with_a_hue_the_second_is_the_accent() -> None:
 def test_no_accent_is_made_where_two_colors_with_a_hue_are_given(values: list[str]) -> None:
     found: list[str] = []
     for value in values:
-        if figures_of(0, value).calls and all(difference_between(value, one) >= BRAND_APART for one in found):
+        if figures_of(0, value).calls and all(difference_between(value, one) >= TOLD_APART for one in found):
             found.append(value)
     brand = brand_in(tuple(values))
     if len(found) >= 2:

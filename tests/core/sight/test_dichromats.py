@@ -11,8 +11,9 @@ from hypothesis import strategies as st
 
 from tests.strategies import srgb8_colors
 from tests.takes import TAKE
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.spaces import SRGB8_TO_LINEAR, Srgb8, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
-from tonada.core.pairs.confusions import TOLD_APART, confusions
+from tonada.core.pairs.confusions import confusions
 from tonada.core.sight.dichromats import FROM_CONES, dichromat_matrix, dichromat_oklab
 from tonada.core.sight.machado import Sight
 from tonada.core.sight.vision import simulated_oklab

@@ -6,12 +6,11 @@ from dataclasses import dataclass
 from itertools import combinations
 from typing import Final
 
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.spaces import difference_between
 from tonada.core.take.parts import ACCENTS
 from tonada.core.take.take import SIGNALS, Role, Take, role_name
 
-# Closer than this (deltaEOK) two colours on a page look like one.
-LOOK_ALIKE: Final = 0.06
 BRAND: Final = (Role.PRIMARY, Role.SECONDARY, *ACCENTS)
 
 
@@ -50,4 +49,4 @@ def alike_roles(take: Take) -> tuple[Alike, ...]:
     measured = [
         Alike(one, other, difference_between(take.hex_of(one), take.hex_of(other))) for one, other in pairs
     ]
-    return tuple(one for one in measured if one.difference < LOOK_ALIKE)
+    return tuple(one for one in measured if one.difference < TOLD_APART)

@@ -7,15 +7,13 @@ from dataclasses import dataclass
 from itertools import combinations
 from typing import Final
 
+from tonada.core.color.apart import GROUNDS_APART, TOLD_APART
 from tonada.core.color.spaces import difference_between
 from tonada.core.take.parts import ACCENTS
 from tonada.core.take.take import Role, Take
 
 GROUNDS: Final = (Role.PAPER, Role.MIST, Role.DEEP)
 BRAND: Final = (Role.PRIMARY, Role.SECONDARY, *ACCENTS)
-# Two large areas side by side (deltaEOK), and two colours of a brand.
-GROUNDS_APART: Final = 0.025
-BRAND_APART: Final = 0.06
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,7 +27,7 @@ class Apart:
 
 def apart_in(take: Take) -> Iterator[Apart]:
     """Yield the roles of a take that are apart now, and have to stay so."""
-    for roles, least in ((GROUNDS, GROUNDS_APART), (BRAND, BRAND_APART)):
+    for roles, least in ((GROUNDS, GROUNDS_APART), (BRAND, TOLD_APART)):
         there = [role for role in roles if take.has_role(role)]
         for one, other in combinations(there, 2):
             if difference_between(take.hex_of(one), take.hex_of(other)) >= least:

@@ -8,6 +8,7 @@ from typing import Final
 
 import numpy as np
 
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.hue_rules import nearest_of_hue
 from tonada.core.color.spaces import (
     Floats,
@@ -24,8 +25,6 @@ from tonada.core.sight.dichromats import dichromat_oklab
 from tonada.core.sight.vision import AnySight, simulated_oklab
 from tonada.core.take.take import ACCENTS, SIGNALS, Role, RoleKey, Take, role_name
 
-# Below this deltaEOK two marks beside words aren't told apart with certainty.
-TOLD_APART: Final = 0.06
 # Roles that mean something beside each other: what calls and leads, what warns, what is a link.
 MEANING: Final[tuple[tuple[RoleKey, ...], ...]] = (
     (Role.PRIMARY, Role.SECONDARY, *ACCENTS),

@@ -5,11 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Final
 
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.naming import color_name, unused_name
 from tonada.core.color.spaces import Hex, difference_between
 from tonada.core.errors import InputError
 from tonada.core.ready.palette import BRAND, PALETTE_ROLES, RoleColor
-from tonada.core.roles.partners import BRAND_APART, make_accent, make_secondary
+from tonada.core.roles.partners import make_accent, make_secondary
 from tonada.core.roles.proposal import whole_take
 from tonada.core.roles.suggest import with_kept
 from tonada.core.take import repoint
@@ -51,7 +52,7 @@ def _wanted(
     wanted: dict[Role, tuple[Hex, str]] = {}
     for color in colors:
         is_brand = color.role in set(BRAND)
-        is_near = is_brand and any(difference_between(color.hex, value) < BRAND_APART for value in stays)
+        is_near = is_brand and any(difference_between(color.hex, value) < TOLD_APART for value in stays)
         if color.role not in held and not is_near:
             wanted[color.role] = (color.hex, "As the palette has it.")
     if Role.PRIMARY not in held and Role.PRIMARY not in wanted:

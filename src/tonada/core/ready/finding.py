@@ -14,6 +14,7 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 from numpy.typing import NDArray
 
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.naming import color_name
@@ -26,7 +27,6 @@ from tonada.core.harmony.character import CHARACTERS
 from tonada.core.limits import MAX_NOTES
 from tonada.core.ready.distance import palette_distances, places_of
 from tonada.core.ready.palette import BRAND, Ground, ReadyPalette
-from tonada.core.roles.partners import BRAND_APART
 from tonada.core.source.mood_words import FIELDS, WORDS
 
 Sort: TypeAlias = Literal["nearness", "quiet", "loud", "hue", "favourite"]
@@ -266,7 +266,7 @@ def discord(index: Index, held: Sequence[Hex]) -> Floats:
         ratios = ratio_of_luminances(relative_luminance(index.colors), relative_luminance(color)[0])
         best = np.where(index.is_there, ratios, 1.0).max(axis=1)
         vibrates = vibration_of(index.colors, np.broadcast_to(color[0], index.colors.shape)) >= VIBRATES_FROM
-        is_near = (apart > 1e-9) & (apart < BRAND_APART)
+        is_near = (apart > 1e-9) & (apart < TOLD_APART)
         clashes = ((vibrates | is_near) & index.is_there).sum(axis=1)
         whole += _off_rules(index, value) + np.maximum(0.0, LARGE_RATIO / best - 1) + 0.5 * clashes
     return np.asarray(whole / len(held))

@@ -14,6 +14,7 @@ from typing import Final, Literal, TypeAlias
 import numpy as np
 from numpy.typing import NDArray
 
+from tonada.core.color.apart import GROUNDS_APART
 from tonada.core.color.contrast import ratio_of_luminances, relative_luminance, rounded_down
 from tonada.core.color.spaces import Floats, Hex, delta_e_ok, hexes_to_srgb8, srgb8_to_oklab
 from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, Level
@@ -31,8 +32,6 @@ RATIO_COSTS: Final = 1.0  # away from the ratio wanted, as log
 CHANGE_COSTS: Final = 3.0  # deltaEOK from the swatch itself
 FAMILY_COSTS: Final = 0.12  # for each family further down the list
 SAME_GROUND_COSTS: Final = 10.0  # Paper and Mist closer than GROUNDS_APART
-# Two large areas side by side need less than two marks (deltaEOK) to be told apart.
-GROUNDS_APART: Final = 0.025
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,12 +11,13 @@ from dataclasses import dataclass
 from itertools import product
 from typing import Final, TypeAlias
 
+from tonada.core.color.apart import TOLD_APART
 from tonada.core.color.contrast import contrast_ratio
 from tonada.core.color.hue_rules import NEUTRAL_BELOW
 from tonada.core.color.spaces import Hex, difference_between, hex_to_srgb8, hue_distance, srgb8_to_oklch
 from tonada.core.color.vibration import vibration
 from tonada.core.color.wcag import LARGE_RATIO, TEXT_RATIO
-from tonada.core.roles.partners import ACCENT_APART, BRAND_APART
+from tonada.core.roles.partners import ACCENT_APART
 from tonada.core.take.parts import Role
 
 BRAND_ROLES: Final = (Role.PRIMARY, Role.SECONDARY, Role.ACCENT)
@@ -137,7 +138,7 @@ def _is_apart(three: Three, fixed: Mapping[Role, BrandColor]) -> bool:
         (Role.ACCENT, accent, primary),
         (Role.ACCENT, accent, secondary),
     ):
-        if role not in fixed and one and other and difference_between(one.hex, other.hex) < BRAND_APART:
+        if role not in fixed and one and other and difference_between(one.hex, other.hex) < TOLD_APART:
             return False
     return True
 

@@ -35,9 +35,8 @@ from tonada.core.color.wcag import TEXT_RATIO
 from tonada.core.roles.starts import STARTS, USUAL_START, Place, Start
 from tonada.core.take.parts import Origin, Role
 
-# Closer than this (deltaEOK) an accent can't call beside Primary, nor two brand colours be told apart.
+# Closer than this (deltaEOK) an accent can't call beside Primary.
 ACCENT_APART: Final = 0.15
-BRAND_APART: Final = 0.06
 # What is made stands at least so far from what it stands on or beside.
 MADE_APART: Final = 0.12
 

@@ -10,7 +10,7 @@ from tonada.core.source.pictures.logo_outline import Logo, read_logo
 from tonada.core.take.take import Take
 from tonada.store import sources
 from tonada.store.errors import NotFound
-from tonada.web.access import workspace_connection
+from tonada.web.access import own_workspace, workspace_connection
 
 KEPT_LOGOS: Final = 64
 
@@ -18,10 +18,7 @@ KEPT_LOGOS: Final = 64
 def logo_of(take: Take) -> Logo | None:
     """Return the logo on a take's pages, of the caller's workspace; None where there is none."""
     try:
-        source = UUID(take.proof.logo or "")
-        with workspace_connection() as (_, workspace):
-            pass
-        return _logo(workspace, source)
+        return _logo(own_workspace(), UUID(take.proof.logo or ""))
     except (ValueError, NotFound):
         return None
 
