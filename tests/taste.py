@@ -32,6 +32,7 @@ from tonada.core.mends.all_pairs import mend_all
 from tonada.core.mends.kept_apart import apart_in
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.grounds import TINT, grounds_of
+from tonada.core.proof.own_material import OwnMaterial
 from tonada.core.proof.voices import VOICES
 from tonada.core.roles.brand_fit import BRAND_ROLES, figures_of
 from tonada.core.roles.proposal import Proposal, propose_roles
@@ -284,7 +285,7 @@ def _is_unseen(take: Take, logo: Logo) -> bool:
     """Return whether a page has a logo in a header, by day or by night, of which too little can be seen."""
     for scheme in (take, take.turned()):
         for voice in VOICES:
-            figures = PageFigures.of(scheme, voice.id, logo)
+            figures = PageFigures.of(scheme, voice.id, OwnMaterial(logo))
             heads = {one.ground for one in figures.sections if one.section == "head"}
             shown = figures.logo.on if figures.logo and not figures.logo.mask else ()
             if any(one.has_vanished for one in shown if one.ground in heads):

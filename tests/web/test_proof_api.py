@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import io
 import re
 from pathlib import Path
-from typing import get_args
+from typing import Any, get_args
 
 import pytest
+from PIL import Image
 
 from tests.takes import TAKE
 from tests.web.conftest import Client
@@ -53,6 +55,30 @@ def test_the_proof_of_a_document(client: Client) -> None:
     assert empty["sections"] == []
 
 
+def test_a_picture_behind_words_is_judged_by_its_pixels(client: Client) -> None:
+    written = io.BytesIO()
+    Image.effect_noise((64, 48), 90).convert("RGB").save(written, "PNG")
+    brand = client.post("/api/brands", json={"name": "Overlook"}).get_json()["id"]
+    form = {"file": (io.BytesIO(written.getvalue()), "photo.png")}
+    sent = client.post(f"/api/brands/{brand}/sources", data=form, content_type="multipart/form-data")
+    picture = client.get(f"/api/brands/{brand}").get_json()["sources"][0]["id"]
+    assert sent.status_code < 300
+
+    def judged(**proof: object) -> dict[str, Any]:
+        document = {**DOCUMENT, "proof": {"picture": picture, **proof}}
+        said: dict[str, Any] = client.post("/api/proof", json={"document": document}).get_json()
+        return said
+
+    automatic = judged()
+    assert automatic["over_picture"]["is_automatic"]
+    assert all(one["passes"] for one in automatic["over_picture"]["elements"])
+    bare = judged(bare_picture=True)
+    assert bare["layer"] is None
+    assert not all(one["passes"] for one in bare["over_picture"]["elements"])
+    assert judged(picture_place="beside")["over_picture"] is None
+    assert judged(picture="gone")["over_picture"] is None
+
+
 def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     proof = {
         "heading_face": "Fraunces",
@@ -76,7 +102,7 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     document = TakeDocument.model_validate(sent)
     assert TakeDocument.of(document.to_take()) == document
     said = client.post("/api/proof", json={"document": sent}).get_json()
-    assert said["layer"] == {"hex": TAKE.color_of("s1/3"), "alpha": 0.5}
+    assert said["layer"] is None, "there is no picture that it could lie on"
     opening = {"page": "home", "section": "opening", "ground": "deep", "has_logo": False}
     assert opening in said["sections"]
     assert said["voice"] == "hall"

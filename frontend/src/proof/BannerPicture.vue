@@ -13,7 +13,7 @@ const layer = computed(() => {
 </script>
 
 <template>
-  <div class="picture" data-picture>
+  <div class="picture is-opening" data-picture>
     <OwnPicture :source="source" />
     <div v-if="layer" class="layer" :style="layer"></div>
     <div class="over"><slot /></div>

@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { api, explain, answerOf } from '@/api/client'
-import type { ProofFigures, TakeDocument, TextStyle } from '@/api/types'
+import { computed } from 'vue'
+import type { ProofFigures } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { setProof } from './settings'
 import { roleLabel, targetFrom, targetOf } from '@/take/roles'
 import RadioBar from '@/ui/RadioBar.vue'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
+import { useChange } from '@/take/useChange'
 
 /** The brand’s own logo and picture, in two colours or plain, and the layer that makes a text on the picture readable. */
 const props = defineProps<{ proof: ProofFigures }>()
 const brand = useBrandStore()
 const take = useTakeStore()
 const settings = computed(() => take.shown?.proof)
-const problem = ref('')
+const change = useChange()
 
 const NONE = ''
 const images = computed(() => (brand.detail?.sources ?? []).filter((one) => one.kind === 'image'))
@@ -26,14 +26,7 @@ const pictures = computed(() => [
   { value: NONE, label: 'Drawn, in the take’s colours' },
   ...images.value.map((one) => ({ value: one.id, label: one.name })),
 ])
-const overlays = computed(() => [
-  { value: NONE, label: 'Nothing' },
-  ...(take.shown?.overlays ?? []).map((one) => ({
-    value: one.id,
-    label: `${one.name}, ${Math.round(one.alpha * 100).toString()}%`,
-  })),
-])
-function set(name: 'logo' | 'picture' | 'overlay', value: string) {
+function set(name: 'logo' | 'picture', value: string) {
   if (take.document) take.change(setProof(take.document, { [name]: value || null }))
 }
 
@@ -73,7 +66,7 @@ function tone(end: 'dark' | 'light', role: string) {
   take.change(setProof(take.document, { duotone }))
 }
 
-/** Where the pictures lie: the ground of the opening, in whose colours its text is set. */
+/** Where the picture lies: the ground of the opening, in whose colours its text is set. */
 const opening = computed(() => {
   const id = props.proof.sections.find(
     (one) => one.page === 'home' && one.section === 'opening',
@@ -81,62 +74,40 @@ const opening = computed(() => {
   return props.proof.grounds.find((one) => one.id === id)
 })
 
-/** The ground itself is laid over the picture, no more of it than every text there needs. */
-async function lay() {
-  const from = take.begin()
-  const document = from?.document
-  const source = document?.proof.picture
+const BARE = 'bare'
+const overlays = computed(() => {
+  const { over_picture: over, layer } = props.proof
+  const percent = over?.is_automatic && layer ? `, ${percentOf(layer.alpha)}` : ''
+  return [
+    { value: NONE, label: `As much ${opening.value?.name ?? ''} as the text needs${percent}` },
+    ...(take.shown?.overlays ?? []).map((one) => ({
+      value: one.id,
+      label: `${one.name}, ${percentOf(one.alpha)}`,
+    })),
+    { value: BARE, label: 'Nothing' },
+  ]
+})
+const overlay = computed(() =>
+  settings.value?.bare_picture && !settings.value.overlay ? BARE : (settings.value?.overlay ?? NONE),
+)
+function setOverlay(value: string) {
+  const isOwn = value !== NONE && value !== BARE
+  const chosen = { overlay: isOwn ? value : null, bare_picture: value === BARE }
+  if (take.document) take.change(setProof(take.document, chosen))
+}
+const percentOf = (alpha: number) => `${Math.round(alpha * 100).toString()}%`
+
+/** A colour that is no swatch's, such as Tint's, can't be an overlay's. */
+const canKeep = computed(() => opening.value && !opening.value.key.startsWith('#'))
+/** The automatic layer becomes an overlay of the take, which files have and which can be changed. */
+function keep() {
+  const { layer } = props.proof
   const ground = opening.value
-  if (!from || !document || !source || !ground) return
+  const document = take.document
+  if (!layer || !ground || !document) return
   const color = targetOf(document, ground.key) ?? targetFrom(ground.key)
   const name = `${ground.name} over picture`
-  const change = { kind: 'add overlay', name, color, on_picture: true } as const
-  try {
-    const body = { document, change, page: null }
-    const { document: laid } = await answerOf(api.POST('/api/changes', { body }))
-    const id = laid.proof.overlay ?? ''
-    const alphas = await Promise.all(
-      ground.elements
-        .filter((one) => one.element === 'heading' || one.element === 'text')
-        .map((one) => least(laid, source, id, one.key, one.element === 'heading' ? 'h1' : 'small')),
-    )
-    const alpha = Math.max(...alphas) / 100
-    const layers = laid.overlays.map((one) => (one.id === id ? { ...one, alpha } : one))
-    problem.value = ''
-    if (!take.isOpen(from)) return
-    // It was changed while the picture was measured: what was found is not of this take any more.
-    if (take.hasMoved(from)) await lay()
-    else take.finish(from, { ...laid, overlays: layers })
-  } catch (reason) {
-    problem.value = explain(reason)
-  }
-}
-
-async function least(
-  document: TakeDocument,
-  source: string,
-  layer: string,
-  text: string,
-  style: TextStyle,
-) {
-  const { deciding: size = null, weight = null } =
-    props.proof.styles.find((one) => one.style === style) ?? {}
-  const found = await answerOf(
-    api.POST('/api/sources/{source_id}/backdrop', {
-      params: { path: { source_id: source } },
-      body: {
-        document,
-        text,
-        layers: [layer],
-        usage: 'body text',
-        size,
-        weight,
-        region: null,
-        as_proved: true,
-      },
-    }),
-  )
-  return found.least_opacity ?? 100
+  void change.make({ kind: 'add overlay', name, color, opacity: layer.alpha, on_picture: true })
 }
 </script>
 
@@ -201,16 +172,18 @@ async function least(
         class="mt-1"
         label="Overlay on the picture"
         align="left"
-        :model-value="settings.overlay ?? NONE"
+        :model-value="overlay"
         :options="overlays"
-        @update:model-value="set('overlay', $event)"
+        @update:model-value="setOverlay($event)"
       />
-      <button type="button" class="button mt-2" @click="lay">
-        Add just enough {{ opening?.name }}
-      </button>
-      <p class="mt-1.5 text-quiet">The lowest opacity at which all text over the picture passes.</p>
+      <template v-if="overlay === NONE && proof.layer && canKeep">
+        <button type="button" class="button mt-2" @click="keep">Keep it as an overlay</button>
+        <p class="mt-1.5 text-quiet">
+          The lowest opacity at which all text passes over every pixel of the picture. As an overlay
+          of the take it is in your files.
+        </p>
+      </template>
     </template>
-    <p v-if="problem" role="alert" class="mt-2 font-semibold">{{ problem }}</p>
     <p v-if="!images.length" class="mt-3 text-quiet">
       Add a logo or a picture in Source, and it can stand on the pages.
     </p>

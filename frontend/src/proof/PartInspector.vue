@@ -23,12 +23,22 @@ const change = useChange()
 
 const use = computed(() => figuresOf(props.part, props.proof))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === props.part.ground))
+const standsOn = computed(() => {
+  if (props.part.kind === 'button label') return 'Button background'
+  return isJudgedOnPicture.value ? 'The picture' : ground.value?.name
+})
 const style = computed(() => props.proof.styles.find((one) => one.style === props.part.look))
 /** Of all three widths, where they differ: wide, tablet, phone. */
 const sizes = computed(() => {
   const { size, tablet, phone } = style.value ?? {}
   return [...new Set([size, tablet, phone])].join(' · ')
 })
+/** A text over the picture: of all its pixels the worst counts. */
+const isJudgedOnPicture = computed(
+  () =>
+    props.part.isOverPicture &&
+    (props.proof.over_picture?.elements.some((one) => one.element === props.part.kind) ?? false),
+)
 /** Charts take their colours by rule, so that all eyes tell them apart. */
 const kind = computed<ElementKind | undefined>(() =>
   ['series', 'logotype', 'disabled', 'picture'].includes(props.part.kind)
@@ -66,7 +76,13 @@ function give(key: string | null) {
     <template v-if="use">
       <p class="text-quiet">
         <bdi>{{ use.name }}</bdi> on
-        {{ part.kind === 'button label' ? 'its button' : ground?.name }}
+        {{
+          part.kind === 'button label'
+            ? 'its button'
+            : isJudgedOnPicture
+              ? 'the picture'
+              : ground?.name
+        }}
       </p>
       <dl class="rule-list mt-2">
         <div class="flex items-center gap-2 py-1">
@@ -78,21 +94,19 @@ function give(key: string | null) {
         <div class="flex items-center gap-2 py-1">
           <dt class="w-16">On</dt>
           <dd class="flex flex-1 justify-end gap-2">
-            <span>{{
-              part.kind === 'button label' ? 'Button background' : ground?.name
-            }}</span><CopyButton :value="use.over" />
+            <span>{{ standsOn }}</span><CopyButton :value="use.over" />
           </dd>
         </div>
         <div v-if="style" class="flex py-1">
           <dt class="w-16">Size</dt>
           <dd class="value flex-1 text-right">{{ sizes }} px, {{ style.weight }}</dd>
         </div>
-        <div class="flex py-1">
+        <div v-if="!use.isExempt" class="flex py-1">
           <dt class="flex-1">Needs (WCAG {{ use.criterion }})</dt>
           <dd class="value">{{ formatNeeded(use.needed) }}</dd>
         </div>
-        <div class="flex py-1">
-          <dt class="flex-1">Contrast</dt>
+        <div v-if="!use.isExempt" class="flex py-1">
+          <dt class="flex-1">{{ isJudgedOnPicture ? 'On the worst pixel' : 'Contrast' }}</dt>
           <dd>
             <b class="value" data-testid="part-ratio">{{ formatRatio(use.ratio) }}:1</b>
             <span class="ml-2 font-semibold">{{
@@ -101,8 +115,11 @@ function give(key: string | null) {
           </dd>
         </div>
       </dl>
+      <p v-if="use.isExempt" class="mt-2 text-quiet">
+        Over a picture the label names the button; WCAG 2.2 asks no ratio of its edge.
+      </p>
       <PictureRatio
-        v-if="part.isOverPicture && part.look"
+        v-if="isJudgedOnPicture && !proof.over_picture?.is_automatic"
         :style="style"
         :use="use"
         :element="element"

@@ -42,7 +42,7 @@ const { answer: found, problem } = useFollowing(
 <template>
   <p v-if="problem" role="alert" class="mt-3 font-semibold">{{ problem }}</p>
   <section v-else-if="found" aria-label="Over the picture" class="mt-3">
-    <h3 class="text-quiet">Over the picture</h3>
+    <h3 class="text-quiet">Where it stands now</h3>
     <dl class="rule-list">
       <div class="flex py-1">
         <dt class="flex-1">Worst pixel under it</dt>
@@ -54,11 +54,15 @@ const { answer: found, problem } = useFollowing(
       </div>
     </dl>
     <p class="mt-1 font-semibold">
-      <template v-if="found.passes">It can be read everywhere.</template>
+      <template v-if="found.passes"
+        >It can be read here. In a narrower window it may stand on another part.</template
+      >
       <template v-else-if="found.least_opacity !== null">
         The layer over the picture must be {{ found.least_opacity }}% and more.
       </template>
-      <template v-else>It needs a layer over the picture; see Pictures.</template>
+      <template v-else
+        >It needs a layer over the picture; see Content, Overlay on the picture.</template
+      >
     </p>
   </section>
 </template>

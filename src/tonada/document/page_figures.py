@@ -10,12 +10,14 @@ from collections.abc import Sequence
 
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex, hexes_to_srgb8
+from tonada.core.proof.behind import Behind, PictureColors, behind_of
 from tonada.core.proof.chart_series import NEEDED, series_of
 from tonada.core.proof.choices import needed_for, strictest_size
 from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
 from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
-from tonada.core.proof.pages import LOGO_SECTIONS, section_grounds
+from tonada.core.proof.own_material import NO_MATERIAL, OwnMaterial
+from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.voices import USUAL_VOICE
 from tonada.core.source.pictures.logo_outline import Logo
@@ -143,9 +145,19 @@ class LogoAnswer(Model):
         return cls(on=on, mask=mask)
 
 
+class OverPictureAnswer(Model):
+    """The texts of the opening over the brand's picture, each on the worst pixel under the layer.
+
+    is_automatic: the layer is as much of the ground as they need.
+    """
+
+    is_automatic: bool
+    elements: tuple[Use, ...]
+
+
 class PageFigures(Model):
     """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
-    take has one that is still there.
+    take has one that is still there. over_picture: where its picture lies behind words.
 
     voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
     """
@@ -158,30 +170,50 @@ class PageFigures(Model):
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
     logo: LogoAnswer | None = None
+    over_picture: OverPictureAnswer | None = None
 
     @classmethod
-    def of(cls, take: Take, guessed: VoiceId | None = None, logo: Logo | None = None) -> PageFigures:
+    def of(cls, take: Take, guessed: VoiceId | None = None, own: OwnMaterial = NO_MATERIAL) -> PageFigures:
         voice = take.proof.voice or guessed or USUAL_VOICE
         ends = duotone_ends(take)
         grounds = grounds_of(take)
-        overlay = take.overlay(take.proof.overlay) if take.proof.overlay else None
+        logo = own.logo
+        stands = section_grounds(
+            take, {ground.id: ground.hex for ground in grounds}, voice, logo.outline if logo else ()
+        )
+        behind = _behind(take, grounds, stands, own.picture)
         return cls(
             grounds=tuple(GroundAnswer.of(ground, take, grounds) for ground in grounds),
             sections=tuple(
                 StandsOn(page=page, section=section, ground=ground, has_logo=section in LOGO_SECTIONS)
-                for page, section, ground in section_grounds(
-                    take, {ground.id: ground.hex for ground in grounds}, voice, logo.outline if logo else ()
-                )
+                for page, section, ground in stands
             ),
             styles=tuple(_style(take, style) for style in TEXT_STYLES),
-            layer=LayerAnswer(hex=take.value_at(overlay.swatch, overlay.step), alpha=overlay.alpha)
-            if overlay
+            layer=LayerAnswer(hex=behind.layer.hex, alpha=behind.layer.alpha)
+            if behind and behind.layer
             else None,
             voice=voice,
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
             logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,
+            over_picture=OverPictureAnswer(is_automatic=behind.is_automatic, elements=behind.uses)
+            if behind
+            else None,
         )
+
+
+def _behind(
+    take: Take,
+    grounds: Sequence[Ground],
+    stands: Sequence[tuple[str, str, str]],
+    picture: PictureColors | None,
+) -> Behind | None:
+    """Return how the opening's texts stand over the picture behind them; None where there is none."""
+    if picture is None or take.proof.picture_place != "behind":
+        return None
+    wanted = next((ground for page, section, ground in stands if (page, section) == (HOME, OPENING)), None)
+    ground = next((one for one in grounds if one.id == wanted), None)
+    return behind_of(take, ground, picture.seen_on(ground.hex, duotone_ends(take))) if ground else None
 
 
 def _style(take: Take, style: TextStyle) -> TextStyleAnswer:

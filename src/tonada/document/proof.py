@@ -121,6 +121,7 @@ class ProofModel(OfCore):
     headline: Words = ""
     button: Words = ""
     logo_in_one: bool | None = None
+    bare_picture: bool = False
 
     def to_core(self) -> proof_parts.ProofSettings:
         plain = {name: getattr(self, name) for name in type(self).model_fields if name not in _SHAPED}

@@ -9,8 +9,8 @@ from typing import Any, Final
 from tonada.core.color.press import Press
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.own_material import OwnMaterial
 from tonada.core.proof.pages import PAGES
-from tonada.core.source.pictures.logo_outline import read_logo
 from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Take
 from tonada.core.wording.plain_words import plain_colors
@@ -112,7 +112,7 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
     schemes = [take, *([take.turned()] if take.other else [])]
     settings = TakeDocument.of(take).proof.model_dump(mode="json")
     evaluations = [(scheme, evaluate(scheme)) for scheme in schemes]
-    logo = read_logo(material.logo) if material.logo else None
+    own = OwnMaterial.read(material.logo, material.picture)
     return ShownTake(
         name=material.name,
         version=material.version,
@@ -123,7 +123,7 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
             scheme.scheme: {
                 "brand": frame.brand,
                 "settings": settings,
-                "figures": PageFigures.of(scheme, frame.voice, logo).model_dump(mode="json"),
+                "figures": PageFigures.of(scheme, frame.voice, own).model_dump(mode="json"),
             }
             for scheme in schemes
         },

@@ -15,6 +15,7 @@ from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import difference_between
 from tonada.core.proof.grounds import grounds_of
 from tonada.core.proof.logo_grounds import LOGO_NEEDS, ground_for_logo, logo_on
+from tonada.core.proof.own_material import OwnMaterial
 from tonada.core.proof.pages import section_grounds
 from tonada.core.source.pictures.logo_outline import in_one_color, outline_of, read_logo
 from tonada.core.source.pictures.preview import render_preview
@@ -92,7 +93,7 @@ def test_pages_stand_the_logo_where_it_is_seen_but_what_was_chosen_stays() -> No
 
 def mask_on(take: Take, *, in_one: bool | None) -> bool:
     asked = replace(take, proof=replace(take.proof, logo_in_one=in_one))
-    figures = PageFigures.of(asked, None, read_logo(BADGE))
+    figures = PageFigures.of(asked, None, OwnMaterial.read(BADGE, None))
     assert figures.logo is not None
     assert [one.ground for one in figures.logo.on] == [one.id for one in figures.grounds]
     assert figures.logo.mask == "" or figures.logo.mask.startswith("data:image/png;base64,")

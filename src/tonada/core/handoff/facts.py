@@ -35,6 +35,7 @@ _PROOF_LABELS: Final[Mapping[str, tuple[Section, str]]] = {
     "logo": ("Pages", "Logo"),
     "picture": ("Pages", "Picture"),
     "overlay": ("Pages", "Overlay of the picture"),
+    "bare_picture": ("Pages", "Picture without an overlay"),
     "picture_place": ("Pages", "Place of the picture"),
     "duotone": ("Pages", "Duotone of the picture"),
     "kicker": ("Pages", "Line over the headline"),

@@ -25,6 +25,7 @@ class Page:
 
 
 HOME: Final = "home"
+OPENING: Final = "opening"
 STYLE: Final = "style"
 # The grounds that are a brand's fills. By night a fill as light as this (OKLCH) is a slab that glares: it
 # stays on buttons and in pictures, and its sections stand on Mist, with the fill as their heading.

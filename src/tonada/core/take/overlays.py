@@ -14,17 +14,24 @@ USUAL_OPACITY: Final = 0.6
 
 
 def add_overlay(
-    take: Take, target: Target | None = None, *, name: str | None = None, on_picture: bool = False
+    take: Take,
+    target: Target | None = None,
+    *,
+    name: str | None = None,
+    opacity: float | None = None,
+    on_picture: bool = False,
 ) -> Take:
     """Return the take with one more overlay; on_picture: laid over the proof's picture at once.
 
+    opacity: 0 to 1, None for the usual one.
     target: of Ink, or else of Primary, where none is given. Raises TakeError where there is neither.
     """
     target = target or _usual_target(take)
     key = free_id("o", {overlay.id for overlay in take.overlays})
-    opacity = 1.0 if on_picture else USUAL_OPACITY
-    made = Overlay(key, name or f"Overlay {key[1:]}", target[0], opacity, target[1])
-    proof = replace(take.proof, overlay=key) if on_picture else take.proof
+    usual = 1.0 if on_picture else USUAL_OPACITY
+    alpha = usual if opacity is None else opacity
+    made = Overlay(key, name or f"Overlay {key[1:]}", target[0], alpha, target[1])
+    proof = replace(take.proof, overlay=key, bare_picture=False) if on_picture else take.proof
     return replace(take, overlays=(*take.overlays, made), proof=proof)
 
 

@@ -100,7 +100,8 @@ class ProofSettings:
     narrow_sizes: those of narrower ones that don't follow from them.
     logo, picture: ids of sources. logo_in_one: whether the logo is in one colour where it
     can't be seen; None where no ground of the scheme would show it.
-    overlay: of the take, over the picture; None for the rule's.
+    overlay: of the take, over the picture; None for as much of the ground as its texts need, or for nothing
+    where bare_picture says so.
     duotone: the roles that dark and light parts of the picture are painted with, or None.
     sections: a page, a section and the ground that it was given, where it departs from the page's.
     voice: None for the one guessed. kicker, headline, button: of the home page's opening, in place of
@@ -122,6 +123,7 @@ class ProofSettings:
     headline: str = ""
     button: str = ""
     logo_in_one: bool | None = None
+    bare_picture: bool = False
 
     def size_of(self, style: TextStyle, width: Width = "wide") -> TextSize:
         """Return the size and weight that a text is set in, in a window of this width."""

@@ -14,7 +14,7 @@ from tonada.core.take import overlays
 from tonada.core.take.take import Take
 from tonada.document.changes.colors import Instead
 from tonada.document.changes.made import Changed
-from tonada.document.parts import ColorKey, Identifier, Line, Model, Name
+from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, Share
 
 
 class StatesChange(Model):
@@ -63,17 +63,20 @@ class RemovePairChange(Model):
 class AddOverlayChange(Model):
     """One more overlay: of a colour, or of Ink where none is named.
 
-    on_picture: laid over the picture of the proof at once, opaque to begin with.
+    on_picture: laid over the picture of the proof at once, opaque where no opacity is named.
     """
 
     kind: Literal["add overlay"]
     name: Name | None = None
     color: Instead | None = None
     on_picture: bool = False
+    opacity: Share | None = None
 
     def apply(self, take: Take) -> Changed:
         target = (self.color.swatch, self.color.step) if self.color else None
-        return overlays.add_overlay(take, target, name=self.name, on_picture=self.on_picture), ()
+        return overlays.add_overlay(
+            take, target, name=self.name, opacity=self.opacity, on_picture=self.on_picture
+        ), ()
 
 
 class RemoveOverlayChange(Model):

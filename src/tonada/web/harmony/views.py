@@ -28,7 +28,7 @@ from tonada.web.harmony.models import (
     VariationsAnswer,
     VariationsBody,
 )
-from tonada.web.proof.logos import logo_of
+from tonada.web.proof.material import material_of
 from tonada.web.security import csrf, limiter
 from tonada.web.takes.models import EvaluateBody
 
@@ -54,7 +54,7 @@ def change_take(body: ChangeBody) -> Response:
 
 def _page_of(take: Take, wanted: PageWanted) -> orjson.Fragment:
     shown = take if take.scheme == wanted.scheme else take.turned()
-    return orjson.Fragment(PageFigures.of(shown, wanted.voice, logo_of(shown)).model_dump_json())
+    return orjson.Fragment(PageFigures.of(shown, wanted.voice, material_of(shown)).model_dump_json())
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")

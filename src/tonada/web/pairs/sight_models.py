@@ -10,10 +10,10 @@ from tonada.core import limits
 from tonada.core.color.requirements import Requirement, requirement
 from tonada.core.color.wcag import Usage
 from tonada.core.errors import TakeError
-from tonada.core.pairs.backdrop import Layer, OverBackdrop
 from tonada.core.pairs.confusions import Confusion
 from tonada.core.pairs.evaluation import Reach
 from tonada.core.pairs.grid import GridColor, GridOrder
+from tonada.core.proof.backdrop import Layer, OverBackdrop
 from tonada.core.sight.vision import AnySight
 from tonada.core.take.take import Take
 from tonada.document.parts import ColorKey, Identifier, Model, PixelSize, Weight

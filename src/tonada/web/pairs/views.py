@@ -5,9 +5,9 @@ from __future__ import annotations
 from flask import Response
 
 from tonada.core.color.apart import TOLD_APART
-from tonada.core.pairs.backdrop import WHOLE, over_gradient, over_picture
 from tonada.core.pairs.confusions import confusions
 from tonada.core.pairs.grid import grid_csv, grid_of
+from tonada.core.proof.backdrop import WHOLE, over_gradient, over_picture
 from tonada.core.proof.duotone import duotone, duotone_ends
 from tonada.core.sight.vision import sight_matrix
 from tonada.web.answers import answer, answer_value, blueprint

@@ -6,7 +6,7 @@ from flask import Response
 
 from tonada.document.page_figures import PageFigures
 from tonada.web.answers import answer, blueprint
-from tonada.web.proof.logos import logo_of
+from tonada.web.proof.material import material_of
 from tonada.web.proof.models import ProofBody, ProofVocabulary
 from tonada.web.security import csrf, limiter
 
@@ -24,4 +24,4 @@ def read_pages() -> Response:
 @limiter.exempt
 def draw(body: ProofBody) -> Response:
     take = body.document.to_take()
-    return answer(PageFigures.of(take, body.voice, logo_of(take)))
+    return answer(PageFigures.of(take, body.voice, material_of(take)))

@@ -63,10 +63,10 @@ def over_picture(
     packed = part[:, 0].astype(np.uint32) << 16 | part[:, 1].astype(np.uint32) << 8 | part[:, 2]
     codes, first, counts = np.unique(packed, return_index=True, return_counts=True)
     colors = np.stack([codes >> 16, codes >> 8 & 255, codes & 255], axis=-1).astype(np.uint8)
-    ratios = _ratios(text, colors, layers)
+    ratios = ratios_over(text, colors, layers)
     worst = int(np.argmin(ratios))
     row, column = divmod(int(first[worst]), right - left)
-    seen = _seen(colors[worst : worst + 1], layers)[0]
+    seen = seen_under(colors[worst : worst + 1], layers)[0]
     return OverBackdrop(
         worst=float(ratios[worst]),
         low=_low(ratios, counts),
@@ -98,23 +98,25 @@ def least_opacity(text: Hex, colors: NDArray[np.uint8], layers: Sequence[Layer],
     runs between. None where not even the full layer does.
     """
     below, top = layers[:-1], layers[-1]
-    under = _seen(colors, below)
+    under = seen_under(colors, below)
     least = None
     for percent in range(OPACITIES, -1, -1):
-        if float(_ratios(text, under, [Layer(top.hex, percent / OPACITIES)]).min()) < ratio:
+        if float(ratios_over(text, under, [Layer(top.hex, percent / OPACITIES)]).min()) < ratio:
             break
         least = percent
     return least
 
 
-def _seen(colors: NDArray[np.uint8], layers: Sequence[Layer]) -> NDArray[np.uint8]:
+def seen_under(colors: NDArray[np.uint8], layers: Sequence[Layer]) -> NDArray[np.uint8]:
+    """Return what is seen of colours, shape (N, 3), under layers, the lowest first; as browsers round."""
     for layer in layers:
         colors = np.asarray(composite(hex_to_srgb8(layer.hex), layer.alpha, colors), dtype=np.uint8)
     return colors
 
 
-def _ratios(text: Hex, colors: NDArray[np.uint8], layers: Sequence[Layer]) -> Floats:
-    seen = relative_luminance(_seen(colors, layers))
+def ratios_over(text: Hex, colors: NDArray[np.uint8], layers: Sequence[Layer]) -> Floats:
+    """Return the contrast ratio of a text with each of the colours, shape (N, 3), under the layers."""
+    seen = relative_luminance(seen_under(colors, layers))
     return ratio_of_luminances(seen, relative_luminance(hex_to_srgb8(text)))
 
 

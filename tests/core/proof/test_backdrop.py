@@ -15,9 +15,9 @@ from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import composite, contrast_ratio
 from tonada.core.color.spaces import hex_to_srgb8, srgb8_to_hex
 from tonada.core.errors import InputError
-from tonada.core.pairs.backdrop import Layer, over_gradient, over_picture
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.pairs.states import with_states
+from tonada.core.proof.backdrop import Layer, over_gradient, over_picture
 from tonada.core.source.pictures import Region
 from tonada.core.take.take import Role, Take
 
