@@ -36,6 +36,10 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
     dialog.get_by_label("Name of Take 3").fill("Dusk")
     dialog.get_by_label("Greeting").fill("Two suggestions.")
     dialog.get_by_label("Recipient").fill("Bo")
+    # Nobody is shown pages of a trade that nobody confirmed.
+    expect(dialog.get_by_role("button", name="Make the link")).to_be_disabled()
+    expect(dialog.get_by_role("button", name="Trade: An observatory, as guessed")).to_be_visible()
+    dialog.get_by_label("The pages are right for them").check()
     dialog.get_by_role("button", name="Make the link").click()
     # On a laptop a link leads nobody anywhere, and that is said.
     made = page.get_by_role("region", name="The new link")

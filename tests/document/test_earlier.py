@@ -90,9 +90,18 @@ def test_a_file_of_version_3_has_the_logo_as_it_was_drawn() -> None:
     assert "even" in kept.values()
 
 
-def test_what_is_written_now_is_of_version_4_and_reads_back(take: Take) -> None:
+def test_a_file_of_version_4_gets_the_automatic_layer_over_its_picture() -> None:
+    data = (KEPT / "take-4.json").read_bytes()
+    found = read_own(data)
+    assert json.loads(data)["version"] == 4
+    assert found.take.proof.logo_in_one is True
+    assert found.take.proof.bare_picture is False
+    assert evaluate(found.take).failing == 0
+
+
+def test_what_is_written_now_is_of_version_5_and_reads_back(take: Take) -> None:
     written = write_own(OwnFile(take, "Now"))
-    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (4, 2)
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (5, 2)
     assert read_own(written.encode()) == OwnFile(take, "Now")
 
 

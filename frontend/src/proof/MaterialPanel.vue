@@ -88,7 +88,9 @@ const overlays = computed(() => {
   ]
 })
 const overlay = computed(() =>
-  settings.value?.bare_picture && !settings.value.overlay ? BARE : (settings.value?.overlay ?? NONE),
+  settings.value?.bare_picture && !settings.value.overlay
+    ? BARE
+    : (settings.value?.overlay ?? NONE),
 )
 function setOverlay(value: string) {
   const isOwn = value !== NONE && value !== BARE

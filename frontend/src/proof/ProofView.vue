@@ -19,6 +19,7 @@ import PlannedShares from './PlannedShares.vue'
 import ProofBeside from './ProofBeside.vue'
 import ScatterSheet from './ScatterSheet.vue'
 import SectionPanel from './SectionPanel.vue'
+import TradeQuestion from './TradeQuestion.vue'
 import TypePanel from './TypePanel.vue'
 import RadioBar from '@/ui/RadioBar.vue'
 import WordsPanel from './WordsPanel.vue'
@@ -311,6 +312,7 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
                 </template>
                 <template v-else>Drawing the page…</template>
               </p>
+              <TradeQuestion :proof="figures" :vocabulary="vocabulary" />
               <LogoNotice :proof="figures" :page="page" />
               <PaintedShares
                 v-if="take.evaluation"

@@ -3,7 +3,8 @@ import { computed, reactive, watch } from 'vue'
 import type { ProofFigures, ProofVocabulary, VoiceId } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
 import { setProof } from './settings'
-import { VOICES } from './voices'
+import { copyOf } from './voices'
+import TradeQuestion from './TradeQuestion.vue'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 
@@ -29,7 +30,7 @@ const FIELDS = [
   { name: 'kicker', label: 'Line above it' },
   { name: 'button', label: 'Button' },
 ] as const
-const usual = computed(() => VOICES[props.proof.voice].home.opening)
+const usual = computed(() => copyOf(props.proof.voice, brand.detail?.brand.name ?? '').home.opening)
 /** What is being typed is kept here: every drawing of the page would set the old words otherwise. */
 const typed = reactive({ headline: '', kicker: '', button: '' })
 for (const { name } of FIELDS)
@@ -46,6 +47,7 @@ function say(name: (typeof FIELDS)[number]['name']) {
 <template>
   <section v-if="settings" aria-label="Words">
     <h2 class="mb-2 text-title leading-tight">Trade</h2>
+    <TradeQuestion :proof="proof" :vocabulary="vocabulary" />
     <ChoiceList
       label="Trade"
       align="left"

@@ -1,3 +1,4 @@
+import type { ProofFigures } from '@/api/types'
 import type { ProofContext } from './context'
 
 /** What the root of a sample page hands down to all of it: typefaces, sizes, paints of its pictures. */
@@ -9,12 +10,16 @@ export function rootVariables({ settings, figures }: ProofContext): Record<strin
     [`--phone-${one.style}`, `${one.phone.toString()}px`],
     [`--weight-${one.style}`, one.weight.toString()],
   ])
-  const paints = figures.paints.map((one) => [`--paint-${one.name.replace(' ', '-')}`, one.hex])
   const text = figures.styles.find((one) => one.style === 'text')
   return {
     '--heading-face': face(settings.heading_face),
     '--text-face': face(settings.text_face),
     '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
-    ...Object.fromEntries([...sizes, ...paints]),
-  } as Record<string, string>
+    ...(Object.fromEntries(sizes) as Record<string, string>),
+    ...paintVariables(figures),
+  }
 }
+
+/** The colours of drawn pictures, by the names of their paints. */
+export const paintVariables = ({ paints }: ProofFigures): Record<string, string> =>
+  Object.fromEntries(paints.map((one) => [`--paint-${one.name.replace(' ', '-')}`, one.hex]))

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
-import { VOICES } from './voices'
+import { copyOf } from './voices'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 
@@ -20,9 +20,10 @@ export function useContext(
     const [take, drawn] = [document(), figures()]
     if (!take || !drawn) return undefined
     const { proof: settings } = take
+    const name = brand.detail?.brand.name ?? ''
     return {
-      brand: brand.detail?.brand.name ?? '',
-      copy: VOICES[drawn.voice],
+      brand: name,
+      copy: copyOf(drawn.voice, name),
       page: page(),
       figures: drawn,
       settings,

@@ -94,7 +94,7 @@ export interface VoiceCopy {
     small: string
     third: string
     note: string
-    further: readonly { title: string; time: string; scene: string }[]
+    further: readonly { title: string; time: string; scene?: string }[]
   }
   shop: {
     scene: string
@@ -158,3 +158,19 @@ const files = import.meta.glob<VoiceCopy>('../../../src/tonada/core/proof/trades
 export const VOICES = Object.fromEntries(
   Object.entries(files).map(([path, copy]) => [/(\w+)\.json$/.exec(path)?.[1] ?? '', copy]),
 ) as Readonly<Record<VoiceId, VoiceCopy>>
+
+const BRAND = '{brand}'
+
+/** What a trade says on the pages of a brand: some of it has the brand’s name in it. */
+export function copyOf(voice: VoiceId, brand: string): VoiceCopy {
+  return withBrand(VOICES[voice], brand)
+}
+
+function withBrand<Part>(part: Part, brand: string): Part {
+  if (typeof part === 'string') return part.replaceAll(BRAND, brand) as Part
+  if (Array.isArray(part)) return part.map((one: unknown) => withBrand(one, brand)) as Part
+  if (part === null || typeof part !== 'object') return part
+  return Object.fromEntries(
+    Object.entries(part).map(([name, value]) => [name, withBrand<unknown>(value, brand)]),
+  ) as Part
+}

@@ -13,7 +13,8 @@ const limits = useLimits()
 
 const figures = computed(() => new Map(props.overlays.map((one) => [one.id, one])))
 
-const add = () => changing.make({ kind: 'add overlay', name: null, color: null, on_picture: false, opacity: null })
+const add = () =>
+  changing.make({ kind: 'add overlay', name: null, color: null, on_picture: false, opacity: null })
 
 function change(overlay: Overlay) {
   if (!take.document) return

@@ -18,6 +18,7 @@ from tonada.core.errors import InputError, TonadaError
 from tonada.core.source.kept import SourceKind
 from tonada.core.wording.happenings import KINDS
 from tonada.document.parts import Line, Model, Name
+from tonada.document.proof import VoiceText
 from tonada.document.review import About, FileDigest, RemarkText, Width, document_digest
 from tonada.document.take import TakeDocument
 
@@ -148,10 +149,14 @@ class ArchivedApproval(Model):
 
 
 class ArchivedReview(Model):
-    """A review with its record. brand, studio: as the client saw them."""
+    """A review with its record. brand, studio: as the client saw them.
+
+    voice: of the takes that have none of their own.
+    """
 
     brand: Name
     studio: Annotated[str, StringConstraints(max_length=80), Line]
+    voice: VoiceText | None = None
     greeting: Annotated[str, StringConstraints(max_length=limits.MAX_GREETING_LENGTH)]
     may_comment: bool
     may_choose: bool

@@ -22,7 +22,7 @@ from tonada.brand_archive.contents import (
 )
 from tonada.brand_archive.packing import Packed
 from tonada.core.errors import InputError
-from tonada.core.proof.voices import guessed_voice
+from tonada.core.proof.trade_guess import guessed_voice
 from tonada.document.take import TakeDocument
 from tonada.files.press_profile import usual_press
 from tonada.frozen.freezing import Frame, Frozen, Material, freeze
@@ -194,7 +194,7 @@ class _Receiver:
             brand=review.brand,
             studio=review.studio,
             greeting=review.greeting,
-            voice=guessed_voice(review.brand, self._fields),
+            voice=review.voice or guessed_voice(review.brand, self._fields),
             pages=review.pages,
             widths=review.widths,
         )

@@ -62,6 +62,7 @@ def _review(connection: Connection, workspace: UUID, row: dict[str, Any]) -> dic
         **{name: row[name] for name in _OF_REVIEW},
         "brand": content["brand"],
         "studio": content["studio"],
+        "voice": _guessed_voice(content["takes"]),
         "pages": [page["id"] for page in content["pages"]],
         "widths": content["widths"],
         "takes": [
@@ -83,6 +84,12 @@ def _review(connection: Connection, workspace: UUID, row: dict[str, Any]) -> dic
             _said_by(approval, places) for approval in archives.rows(connection, archives.APPROVALS, **key)
         ],
     }
+
+
+def _guessed_voice(shown: list[dict[str, Any]]) -> str | None:
+    """Return the voice of the takes that had none of their own; None where each had one."""
+    drawn = (take["drawn"]["day"] for take in shown if "day" in take["drawn"])
+    return next((one["figures"]["voice"] for one in drawn if one["settings"].get("voice") is None), None)
 
 
 _OF_REVIEW = ("greeting", "may_comment", "may_choose", "may_approve", "created_at", "withdrawn_at")

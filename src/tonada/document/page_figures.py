@@ -19,7 +19,7 @@ from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
 from tonada.core.proof.own_material import NO_MATERIAL, OwnMaterial
 from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
-from tonada.core.proof.voices import USUAL_VOICE
+from tonada.core.proof.voices import NEUTRAL
 from tonada.core.source.pictures.logo_outline import Logo
 from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
 from tonada.core.take.take import Take
@@ -174,7 +174,7 @@ class PageFigures(Model):
 
     @classmethod
     def of(cls, take: Take, guessed: VoiceId | None = None, own: OwnMaterial = NO_MATERIAL) -> PageFigures:
-        voice = take.proof.voice or guessed or USUAL_VOICE
+        voice = take.proof.voice or guessed or NEUTRAL
         ends = duotone_ends(take)
         grounds = grounds_of(take)
         logo = own.logo

@@ -12,7 +12,8 @@ from werkzeug.security import generate_password_hash
 from tonada.core.errors import InputError
 from tonada.core.limits import MAX_REVIEW_LINKS
 from tonada.core.proof.pages import PAGES
-from tonada.core.proof.voices import guessed_voice
+from tonada.core.proof.trade_guess import guessed_voice
+from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Take
 from tonada.document.review import Width
 from tonada.document.take import TakeDocument
@@ -41,7 +42,10 @@ class WantedTake:
 
 @dataclass(frozen=True, slots=True)
 class WantedReview:
-    """What is to be shown, and what may be done with it. pages: none shows the palettes alone."""
+    """What is to be shown, and what may be done with it. pages: none shows the palettes alone.
+
+    voice: the trade as it was confirmed, for takes that have none of their own; None for the one guessed.
+    """
 
     takes: Sequence[WantedTake]
     pages: Sequence[str]
@@ -50,6 +54,7 @@ class WantedReview:
     may_comment: bool
     may_choose: bool
     may_approve: bool
+    voice: VoiceId | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -124,7 +129,7 @@ def _frame(connection: Connection, workspace: UUID, brand: UUID, name: str, want
         brand=name,
         studio=mails.studio(connection, workspace).studio,
         greeting=wanted.greeting,
-        voice=guessed_voice(name, fields),
+        voice=wanted.voice or guessed_voice(name, fields),
         pages=wanted.pages,
         widths=wanted.widths,
     )

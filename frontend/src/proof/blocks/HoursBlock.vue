@@ -19,7 +19,7 @@ const beside = computed(() =>
 <template>
   <StandOn v-if="context.copy.home.hours" section="hours">
     <div class="wide pad halves">
-      <StandOn as="div" :ground="beside" class="card stack">
+      <StandOn as="div" :ground="beside" class="stack" :class="beside !== 'same' && 'card'">
         <PartOf name="Hours’ heading" element="heading" as="h2" look="h2">{{
           context.copy.home.hours.heading
         }}</PartOf>

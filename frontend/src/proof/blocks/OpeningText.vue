@@ -12,39 +12,43 @@ const own = computed(() => context.value.settings)
 </script>
 
 <template>
-  <div class="stack opening-text">
-    <!-- Over a picture nothing can be quiet. -->
-    <PartOf
-      name="Opening’s kicker"
-      :element="overPicture ? 'text' : 'quiet text'"
-      look="small"
-      class="kicker"
-      >{{ own.kicker || opening.kicker }}</PartOf
-    >
-    <PartOf name="Opening’s heading" element="heading" as="h1" look="h1">{{
-      own.headline || opening.headline
-    }}</PartOf>
-    <PartOf name="Opening’s paragraph" element="text" look="text" class="measure">{{
-      opening.text
-    }}</PartOf>
-    <div class="row actions">
-      <PartButton name="Opening’s button">{{ own.button || opening.button }}</PartButton>
+  <div class="opening-text">
+    <div class="stack">
+      <!-- Over a picture nothing can be quiet. -->
       <PartOf
-        v-if="opening.second"
-        name="Opening’s second button"
-        element="text"
-        as="a"
-        look="label"
-        class="button outlined"
-        href="#"
-        >{{ opening.second }}</PartOf
+        name="Opening’s kicker"
+        :element="overPicture ? 'text' : 'quiet text'"
+        look="small"
+        class="kicker"
+        >{{ own.kicker || opening.kicker }}</PartOf
       >
-    </div>
-    <p v-if="opening.note && !overPicture">
-      <PartOf name="Opening’s mark" element="success" as="span" class="mark">●</PartOf>
-      <PartOf name="Opening’s note" element="text" as="span" look="small">{{
-        opening.note
+      <PartOf name="Opening’s heading" element="heading" as="h1" look="h1">{{
+        own.headline || opening.headline
       }}</PartOf>
-    </p>
+    </div>
+    <div class="stack">
+      <PartOf name="Opening’s paragraph" element="text" look="text" class="measure">{{
+        opening.text
+      }}</PartOf>
+      <div class="row actions">
+        <PartButton name="Opening’s button">{{ own.button || opening.button }}</PartButton>
+        <PartOf
+          v-if="opening.second"
+          name="Opening’s second button"
+          element="text"
+          as="a"
+          look="label"
+          class="button outlined"
+          href="#"
+          >{{ opening.second }}</PartOf
+        >
+      </div>
+      <p v-if="opening.note && !overPicture">
+        <PartOf name="Opening’s mark" element="success" as="span" class="mark">●</PartOf>
+        <PartOf name="Opening’s note" element="text" as="span" look="small">{{
+          opening.note
+        }}</PartOf>
+      </p>
+    </div>
   </div>
 </template>

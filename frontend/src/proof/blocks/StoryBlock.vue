@@ -28,15 +28,16 @@ const context = useProofContext()
         class="tall"
         :scene="context.copy.home.story.scene"
       />
-      <StandOn v-else as="div" ground="accent" class="card stack">
-        <PartOf name="Story’s figure" element="heading" look="h1">{{
-          context.copy.home.story.figure
-        }}</PartOf>
-        <PartOf name="Story’s caption" element="quiet text" look="small">{{
+      <div v-else class="figure">
+        <StandOn as="div" ground="accent" class="figure-number">
+          <PartOf name="Story’s figure" element="heading" look="h1">{{
+            context.copy.home.story.figure
+          }}</PartOf>
+        </StandOn>
+        <PartOf name="Story’s caption" element="text" look="text">{{
           context.copy.home.story.caption
         }}</PartOf>
-        <PartOf name="Story’s line" element="line" as="hr" class="rule" />
-      </StandOn>
+      </div>
     </div>
   </StandOn>
 </template>

@@ -70,7 +70,11 @@ const article = computed(() => context.value.copy.article)
             as="article"
             class="offer"
           >
-            <PagePicture :name="`Further ${row + 1}, picture`" :scene="one.scene" />
+            <PagePicture
+              v-if="one.scene"
+              :name="`Further ${row + 1}, picture`"
+              :scene="one.scene"
+            />
             <div class="card stack">
               <PartOf :name="`Further ${row + 1}, heading`" element="heading" as="h3" look="h3">{{
                 one.title

@@ -32,6 +32,7 @@ async function make() {
           may_comment: false,
           may_choose: false,
           may_approve: false,
+          voice: null,
           link: { name: '', until: null, passphrase: null, mail: null },
         },
       }),

@@ -29,6 +29,7 @@ const reviews = useReviews(
 )
 const { list, review, made, problem, origin } = reviews
 const takes = computed(() => brand.detail?.takes ?? [])
+const guessed = computed(() => brand.detail?.voice)
 const take = computed(() => {
   const asked = typeof route.query.take === 'string' ? route.query.take : undefined
   return takes.value.find((one) => one.id === asked)?.id
@@ -109,6 +110,7 @@ const link = computed(() =>
       v-model="isShowing"
       :takes="takes"
       :first="take"
+      :guessed="guessed"
       :can-mail="origin !== null"
       :problem="problem"
       :send="show"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, answerOf } from '@/api/client'
-import type { NewReview } from '@/api/types'
+import type { NewReview, VoiceId } from '@/api/types'
+import ChoiceList from '@/ui/ChoiceList.vue'
 import SheetDialog from '@/ui/SheetDialog.vue'
 import { useAnswer } from '@/ui/useAnswer'
 import LinkFields from './LinkFields.vue'
@@ -11,6 +12,8 @@ import type { LinkWish } from './useReviews'
 const props = defineProps<{
   takes: readonly { id: string; name: string }[]
   first: string | undefined
+  /** The trade that is guessed for the brand. */
+  guessed: VoiceId | undefined
   canMail: boolean
   problem: string
   send: (body: NewReview) => Promise<boolean>
@@ -34,6 +37,8 @@ watch(
     const first = props.first ?? props.takes[0]?.id
     chosen.value = first ? [first] : []
     names.value = {}
+    voice.value = props.guessed
+    isTrade.value = false
     link.value = emptyLink()
   },
   { immediate: true },
@@ -48,8 +53,25 @@ const RIGHTS = [
   { key: 'may_approve', label: 'Approve' },
 ] as const
 const isReady = computed(
-  () => chosen.value.length > 0 && widths.value.length > 0 && !isSending.value,
+  () =>
+    chosen.value.length > 0 &&
+    widths.value.length > 0 &&
+    (!pages.value.length || isTrade.value) &&
+    !isSending.value,
 )
+/** Whose words the pages have: a client who is taken for somebody else has seen enough. */
+const voice = ref<VoiceId>()
+const isTrade = ref(false)
+const trades = computed(() =>
+  (vocabulary.value?.voices ?? []).map((one) => ({
+    value: one.id,
+    label: one.id === props.guessed ? `${one.name}, as guessed` : one.name,
+  })),
+)
+function choose(id: VoiceId) {
+  voice.value = id
+  isTrade.value = true
+}
 /** In the order of the tabs, whatever was ticked first. */
 const inOrder = <T extends { id: string }>(all: readonly T[], ids: readonly string[]) =>
   all.filter((one) => ids.includes(one.id))
@@ -66,6 +88,7 @@ async function submit() {
     widths: (['wide', 'phone'] as const).filter((one) => widths.value.includes(one)),
     greeting: greeting.value,
     ...rights.value,
+    voice: pages.value.length ? (voice.value ?? null) : null,
     link: link.value,
   })
   isSending.value = false
@@ -123,6 +146,24 @@ async function submit() {
         <p class="mt-1 text-quiet">
           {{ pages.length ? 'The colours and their values come last.' : 'The colours only.' }}
         </p>
+      </fieldset>
+      <fieldset v-if="pages.length && voice && trades.length">
+        <legend class="font-semibold">What do they do?</legend>
+        <div class="mt-1 flex flex-wrap items-center gap-x-5 gap-y-1.5">
+          <ChoiceList
+            class="w-64"
+            label="Trade"
+            align="left"
+            :model-value="voice"
+            :options="trades"
+            @update:model-value="choose"
+          />
+          <label class="flex items-center gap-2"
+            ><input v-model="isTrade" type="checkbox" class="h-6 w-6 accent-ink" /> The pages are
+            right for them</label
+          >
+        </div>
+        <p class="mt-1 text-quiet">A take that was given a trade in Proof keeps it.</p>
       </fieldset>
       <div class="grid grid-cols-2 gap-4 max-[600px]:grid-cols-1">
         <fieldset>

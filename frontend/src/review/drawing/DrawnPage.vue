@@ -3,14 +3,14 @@ import { computed, watchPostEffect } from 'vue'
 import type { ProofContext } from '@/proof/context'
 import { rootVariables } from '@/proof/rootVariables'
 import SamplePage from '@/proof/SamplePage.vue'
-import { VOICES } from '@/proof/voices'
+import { copyOf } from '@/proof/voices'
 import type { Drawn } from './drawn'
 
 /** A sample page in a window of its own, from nothing but what was kept of it. */
 const props = defineProps<{ drawn: Drawn }>()
 const context = computed<ProofContext>(() => {
   const { page, brand, settings, figures, logo, picture } = props.drawn
-  const copy = VOICES[figures.voice]
+  const copy = copyOf(figures.voice, brand)
   return {
     brand,
     copy,

@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 import json
-import re
 import unicodedata
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from importlib.resources import files
 from importlib.resources.abc import Traversable
 from typing import Final
 
 from tonada.core.take.proof_settings import VoiceId
+
+_SOUND_MARKS: Final = "\u3099\u309a"
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,17 +24,43 @@ class Section:
     ground: str
 
 
+def plain_letters(text: str) -> str:
+    """Return a text in small letters, without accents; the marks of Japanese sounds stay."""
+    plain = unicodedata.normalize("NFKD", text).casefold()
+    kept = "".join(letter for letter in plain if not unicodedata.combining(letter) or letter in _SOUND_MARKS)
+    return unicodedata.normalize("NFC", kept)
+
+
+@dataclass(frozen=True, slots=True)
+class Words:
+    """What a brand's name says of its work: in small letters without accents, in whichever language.
+
+    words: whole ones. endings: heads of compounds, as German and Dutch make them. phrases: words in a row.
+    general: words that give way to any other, as “school” does in “kayak school”.
+    """
+
+    words: frozenset[str]
+    endings: frozenset[str]
+    phrases: frozenset[str]
+    general: frozenset[str]
+
+    @classmethod
+    def read(cls, said: Mapping[str, Sequence[str]]) -> Words:
+        kinds = ("words", "endings", "phrases", "general")
+        return cls(*(frozenset(map(plain_letters, said.get(kind, ()))) for kind in kinds))
+
+
 @dataclass(frozen=True, slots=True)
 class Voice:
     """A trade. home: the sections of its home page, from top to bottom.
 
-    words: beginnings of words in a brand's name that point to it. fields: of work, as a mood has them.
+    fields: of work, as a mood has them.
     """
 
     id: VoiceId
     name: str
     home: tuple[Section, ...]
-    words: tuple[str, ...]
+    said_by: Words
     fields: tuple[str, ...]
 
 
@@ -61,7 +88,7 @@ def _read(file: Traversable) -> Voice:
     said = json.loads(file.read_text("utf-8"))
     home = tuple(Section(part, _NAMES[part], ground) for part, ground in said["home"].items())
     voice = file.name.removesuffix(_ENDING)
-    return Voice(voice, said["name"], home, tuple(said["words"]), tuple(said["fields"]))
+    return Voice(voice, said["name"], home, Words.read(said["words"]), tuple(said["fields"]))
 
 
 # A new trade is a file in trades/: its name, its home page, the words that point to it, and its copy, which
@@ -71,29 +98,11 @@ VOICES: Final = tuple(
     for file in sorted((files("tonada.core.proof") / "trades").iterdir(), key=lambda file: file.name)
     if file.name.endswith(_ENDING)
 )
-USUAL_VOICE: Final[VoiceId] = "observatory"
+# Of a brand whose work isn't known: its pages are led by its name.
+NEUTRAL: Final[VoiceId] = "neutral"
 _BY_ID: Final = {voice.id: voice for voice in VOICES}
 
 
 def voice_of(voice: VoiceId) -> Voice:
     """Return the voice of an id."""
     return _BY_ID[voice]
-
-
-def guessed_voice(name: str, fields: Sequence[str] = ()) -> VoiceId:
-    """Return the voice that a brand's name or its fields of work point to, else the usual one.
-
-    The name goes before the fields, since it is the brand's own; longer beginnings of words before
-    shorter ones. Letters of any case and with any accent are read alike.
-    """
-    plain = unicodedata.normalize("NFKD", name).encode("ascii", "ignore").decode().casefold()
-    words = re.findall(r"[a-z]+", plain)
-    hints = [
-        (len(hint), -row, one.id)
-        for row, one in enumerate(VOICES)
-        for hint in one.words
-        if any(word.startswith(hint) for word in words)
-    ]
-    if hints:
-        return max(hints)[2]
-    return next((voice.id for voice in VOICES if set(fields) & set(voice.fields)), USUAL_VOICE)

@@ -10,7 +10,7 @@ from flask import Response
 
 from tonada.core import limits
 from tonada.core.pairs.evaluation import evaluate
-from tonada.core.proof.voices import guessed_voice
+from tonada.core.proof.trade_guess import guessed_voice
 from tonada.core.take.take import SIGNALS, Role
 from tonada.document.parts import Described
 from tonada.document.take import TakeDocument

@@ -10,6 +10,7 @@ from pydantic import Field, StringConstraints
 
 from tonada.core import limits
 from tonada.document.parts import Described, Line, Model, Name
+from tonada.document.proof import VoiceText
 from tonada.document.review import About, Place, RemarkText, ShortText, Width
 from tonada.store.reviews.lists import ListedReview
 from tonada.store.reviews.mails import MailRow, Studio
@@ -64,7 +65,10 @@ class NewReviewTake(Model):
 
 
 class NewReviewBody(Model):
-    """Takes that are shown, saved as versions now. pages: none shows the palettes alone."""
+    """Takes that are shown, saved as versions now. pages: none shows the palettes alone.
+
+    voice: the trade as the designer confirmed it, for takes that have none of their own.
+    """
 
     takes: Annotated[tuple[NewReviewTake, ...], Field(min_length=1, max_length=limits.MAX_REVIEW_TAKES)]
     pages: Annotated[tuple[ShortText, ...], Field(max_length=12)] = ()
@@ -73,6 +77,7 @@ class NewReviewBody(Model):
     may_comment: bool = True
     may_choose: bool = True
     may_approve: bool = True
+    voice: VoiceText | None = None
     link: LinkBody = LinkBody()
 
 
