@@ -3,6 +3,8 @@ import type { VoiceId } from '@/api/types'
 
 /** How the opening of a home page is composed. */
 export type OpeningLayout = 'split' | 'soft' | 'banner' | 'poster' | 'column' | 'window'
+/** Where the picture of an article stands: beside its title, over it across the page, or under it. */
+export type ArticleLayout = 'left' | 'right' | 'over' | 'centered'
 export type OffersLayout = 'cards' | 'tiles' | 'shelf'
 
 export interface Offer {
@@ -81,6 +83,7 @@ export interface VoiceCopy {
   home: HomeCopy
   foot: { text: string; links: readonly [string, string]; small: string }
   article: {
+    layout: ArticleLayout
     scene: string
     date: string
     title: string
@@ -97,6 +100,8 @@ export interface VoiceCopy {
     further: readonly { title: string; time: string; scene?: string }[]
   }
   shop: {
+    /** On which side the picture stands. */
+    layout: 'left' | 'right'
     scene: string
     kind: string
     name: string

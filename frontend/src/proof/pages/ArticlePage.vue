@@ -16,7 +16,7 @@ const article = computed(() => context.value.copy.article)
   <PageHead />
   <main>
     <StandOn section="title">
-      <div class="wide pad halves">
+      <div class="titled" :class="`is-${article.layout}`">
         <div class="stack">
           <PartOf name="Date" element="quiet text" look="small" class="kicker">{{
             article.date
@@ -26,7 +26,7 @@ const article = computed(() => context.value.copy.article)
             article.standfirst
           }}</PartOf>
         </div>
-        <PagePicture name="Title’s picture" class="tall" :scene="article.scene" own />
+        <PagePicture name="Title’s picture" :scene="article.scene" own />
       </div>
     </StandOn>
     <StandOn section="body">

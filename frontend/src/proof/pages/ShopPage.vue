@@ -17,7 +17,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
   <PageHead :call="`Basket, ${pieces}`" />
   <main>
     <StandOn section="product">
-      <div class="wide pad halves">
+      <div class="wide pad halves" :class="shop.layout === 'right' && 'is-mirrored'">
         <PagePicture name="Product’s picture" class="square" :scene="shop.scene" own />
         <div class="stack">
           <PartOf name="Product’s kind" element="quiet text" look="small">{{ shop.kind }}</PartOf>
