@@ -129,6 +129,64 @@ def test_a_trade_is_chosen_and_its_words_are_the_designers_own(page: Page) -> No
     expect(frame.get_by_role("heading", name="Sit close")).to_be_visible()
 
 
+def show_picture(page: Page, brand: str, take: str, picture: Image.Image) -> Frame:
+    """Add a picture in Source, and have it on the pages, with Content open."""
+    written = BytesIO()
+    picture.save(written, "PNG")
+    page.goto(f"/brands/{brand}/takes/{take}/source")
+    file = {"name": "meadow.png", "mimeType": "image/png", "buffer": written.getvalue()}
+    page.get_by_test_id("any-file").set_input_files([file])
+    expect(page.get_by_role("button", name="meadow.png").first).to_be_visible()
+    page.get_by_role("link", name="Proof").click()
+    frame = frame_of(page)
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_role("button", name=re.compile("^Picture:")).click()
+    page.get_by_role("option", name="meadow.png").click()
+    return frame
+
+
+@pytest.mark.detail
+def test_where_a_name_says_nothing_one_question_is_asked(page: Page) -> None:
+    brand, take = fresh_brand(page)
+    page.goto(f"/brands/{brand}/takes/{take}/proof/home")
+    frame = frame_of(page)
+    expect(frame.get_by_role("heading", name="Overlook", exact=True).first).to_be_visible()
+    question = page.get_by_test_id("trade-question")
+    expect(question.get_by_role("button")).to_have_count(6)
+    question.get_by_role("button", name="A shop").focus()
+    page.keyboard.press("Enter")
+    expect(frame.get_by_role("heading", name="Things that are used until they are thin")).to_be_visible()
+    expect(question).to_have_count(0)
+    page.keyboard.press("Control+z")
+    question.get_by_role("button", name="Another trade: Something else…").click()
+    page.get_by_role("option", name="A hotel").click()
+    expect(frame.get_by_role("heading", name="Wake up with the lake in the room")).to_be_visible()
+    # Whoever chose to have none isn't asked again.
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_role("button", name="Trade: A hotel").click()
+    page.get_by_role("option", name="No trade", exact=True).click()
+    expect(frame.get_by_role("heading", name="What Overlook stands for")).to_be_visible()
+    expect(page.get_by_test_id("trade-question")).to_have_count(0)
+
+
+@pytest.mark.detail
+def test_a_text_over_a_picture_is_counted_by_the_worst_pixel(page: Page) -> None:
+    brand, take = fresh_brand(page)
+    grain = Image.effect_noise((400, 300), 80).convert("RGB")
+    frame = show_picture(page, brand, take, grain)
+    expect(frame.locator("[data-picture] .layer")).to_have_count(1)
+    height = frame.locator("[data-section=opening]").evaluate("one => one.getBoundingClientRect().height")
+    assert height >= 460
+    page.get_by_role("tab", name="Element").click()
+    expect(page.get_by_test_id("short-parts")).to_contain_text("all pass")
+    page.get_by_role("tab", name="Content").click()
+    page.get_by_role("button", name=re.compile("^Overlay on the picture: As much")).click()
+    page.get_by_role("option", name="Nothing").click()
+    expect(frame.locator("[data-picture] .layer")).to_have_count(0)
+    page.get_by_role("tab", name="Element").click()
+    expect(page.get_by_test_id("short-parts")).to_contain_text(re.compile(r"[1-9] fail"))
+
+
 @pytest.mark.detail
 def test_a_shape_of_a_picture_is_a_role_that_can_be_chosen(page: Page) -> None:
     open_demo(page, step="roles")
@@ -142,18 +200,8 @@ def test_a_shape_of_a_picture_is_a_role_that_can_be_chosen(page: Page) -> None:
 def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page: Page) -> None:
     """The browser's filter and the core, which measures texts over it, mix the same colours."""
     brand, take = fresh_brand(page)
-    written = BytesIO()
     grey = np.full((400, 400, 3), (90, 160, 30), dtype=np.uint8)
-    Image.fromarray(grey).save(written, "PNG")
-    page.goto(f"/brands/{brand}/takes/{take}/source")
-    file = {"name": "meadow.png", "mimeType": "image/png", "buffer": written.getvalue()}
-    page.locator("input[type=file]").first.set_input_files([file])
-    expect(page.get_by_role("button", name="meadow.png").first).to_be_visible()
-    page.get_by_role("link", name="Proof").click()
-    frame = frame_of(page)
-    page.get_by_role("tab", name="Content").click()
-    page.get_by_role("button", name=re.compile("^Picture:")).click()
-    page.get_by_role("option", name="meadow.png").click()
+    frame = show_picture(page, brand, take, Image.fromarray(grey))
     expect(frame.locator("[data-picture]")).to_have_count(1)
     page.get_by_role("radio", name="Beside them").click()
     picture = frame.locator("[data-part='Opening’s picture'] img")

@@ -163,7 +163,13 @@ async function submit() {
             right for them</label
           >
         </div>
-        <p class="mt-1 text-quiet">A take that was given a trade in Proof keeps it.</p>
+        <p class="mt-1 text-quiet">
+          {{
+            isTrade
+              ? 'A take that was given a trade in Proof keeps it.'
+              : 'Confirm it, or choose another, before the link is made.'
+          }}
+        </p>
       </fieldset>
       <div class="grid grid-cols-2 gap-4 max-[600px]:grid-cols-1">
         <fieldset>
