@@ -14,6 +14,7 @@ from tests.browser.conftest import copied, open_demo
 from tests.browser.review import ask, brand_of, client_page, frame_of, say, shown
 from tests.browser.servers import Server
 from tests.sampling import sampled
+from tests.waiting import until
 
 # What a list box points at while the keyboard moves through it.
 ACTIVE = """
@@ -121,6 +122,36 @@ def test_a_phone_one_thumb(page: Page, browser: Browser, server: Server) -> None
         client.keyboard.press("Escape")
         assert client.evaluate("document.documentElement.scrollWidth") <= 375
         assert axe_findings(client) == []
+
+
+@pytest.mark.detail
+def test_takes_are_true_wide_pages_and_the_place_on_the_page_is_kept(
+    page: Page, browser: Browser, server: Server
+) -> None:
+    made = shown(page)
+    with client_page(browser, server, made["link"]["path"]) as client:
+        for name in ("Midnight", "Dusk"):
+            assert frame_of(client, name).locator("body").evaluate("() => innerWidth") == 1280
+        client.get_by_role("radio", name="Midnight").click()
+        midnight = frame_of(client, "Midnight")
+        scrolled = "() => scrollY / (document.documentElement.scrollHeight - innerHeight)"
+        midnight.locator("body").evaluate("() => scrollTo(0, 500)")
+        place = midnight.locator("body").evaluate(scrolled)
+        assert place > 0.1
+        for name in ("Dusk", "Midnight"):
+            client.get_by_role("radio", name=name).click()
+            until(
+                lambda shown=name: (
+                    abs(frame_of(client, shown).locator("body").evaluate(scrolled) - place) < 0.02
+                )
+            )
+        # Another page starts at its top; back on the first one, one is where one was.
+        client.get_by_role("radio", name="Article").click()
+        article = client.frame_locator("iframe[title='A page in the colours of Midnight']")
+        article.locator("[data-part='Title']").wait_for()
+        until(lambda: article.locator("body").evaluate("() => scrollY") == 0)
+        client.get_by_role("radio", name="Home page").click()
+        until(lambda: abs(frame_of(client, "Midnight").locator("body").evaluate(scrolled) - place) < 0.02)
 
 
 @pytest.mark.detail

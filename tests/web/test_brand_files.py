@@ -237,7 +237,7 @@ def _another_document(record: Record) -> None:
 
 
 BREAKS: dict[str, Callable[[Record], Any]] = {
-    "a newer version": lambda record: record.update(version=2),
+    "a newer version": lambda record: record.update(version=3),
     "no take": lambda record: record.update(takes=[]),
     "an unknown field": lambda record: record.update(extra=1),
     "a broken take": lambda record: record["takes"][0]["document"].update(level="B"),
@@ -282,6 +282,23 @@ def test_a_bad_archive_is_refused_whole_with_the_reason(
         assert answer.status_code == 422, (name, answer.status_code, answer.text[:300])
         assert problem_of(answer, 422)["detail"], name
     assert client.get("/api/brands").get_json() == before
+
+
+def test_an_archive_of_version_1_names_no_trade_and_is_read(
+    client: Client, worked_on: tuple[dict[str, Any], bytes]
+) -> None:
+    _, archive = worked_on
+    record = record_of(archive)
+    assert record["version"] == 2
+    assert record["reviews"][0]["voice"]
+
+    def of_version_1(record: Record) -> None:
+        record.update(version=1)
+        for review in record["reviews"]:
+            del review["voice"]
+
+    answer = send(client, "/api/brands/files", broken(archive, of_version_1))
+    assert answer.status_code == 201, answer.text[:300]
 
 
 def _other_picture(archive: bytes, file: str) -> bytes:

@@ -12,10 +12,11 @@ import { useTakeStore } from '@/take/take'
 const props = defineProps<{ proof: ProofFigures; vocabulary: ProofVocabulary }>()
 const take = useTakeStore()
 
-const NEUTRAL = 'neutral'
 /** Far apart, and each the trade of many. */
 const SHOWN: readonly VoiceId[] = ['restaurant', 'shop', 'craft', 'practice', 'school']
-const isOpen = computed(() => props.proof.voice === NEUTRAL && take.shown?.proof.voice === null)
+const isOpen = computed(
+  () => props.proof.voice === props.vocabulary.neutral && take.shown?.proof.voice === null,
+)
 const nameOf = (id: VoiceId) => props.vocabulary.voices.find((one) => one.id === id)?.name ?? id
 const others = computed(() => [
   { value: '', label: 'Something else…' },

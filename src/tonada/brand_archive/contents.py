@@ -23,7 +23,9 @@ from tonada.document.review import About, FileDigest, RemarkText, Width, documen
 from tonada.document.take import TakeDocument
 
 MARK: Final = "tonada brand"
-VERSION: Final = 1
+# Of version 2: a review names the trade of its pages.
+VERSION: Final = 2
+READABLE: Final = (1, 2)
 Id = Annotated[str, StringConstraints(pattern=r"^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$")]
 FileName = Annotated[str, StringConstraints(min_length=1, max_length=200), Line]
 Short = Annotated[str, StringConstraints(max_length=200), Line]
@@ -180,7 +182,7 @@ class BrandArchive(Model):
     """A brand. format, version: of the archive; it grows when something in it is shaped otherwise."""
 
     format: Literal["tonada brand"] = MARK
-    version: Literal[1] = VERSION
+    version: Literal[1, 2] = VERSION
     name: Name
     sources: Annotated[tuple[ArchivedSource, ...], Field(max_length=limits.MAX_ARCHIVED_SOURCES), FailFast()]
     takes: Annotated[

@@ -18,7 +18,7 @@ from typing import Final
 
 from pydantic import ValidationError
 
-from tonada.brand_archive.contents import MARK, VERSION, BrandArchive, check_record
+from tonada.brand_archive.contents import MARK, READABLE, VERSION, BrandArchive, check_record
 from tonada.core.errors import InputError
 from tonada.core.limits import (
     MAX_ARCHIVE_BYTES,
@@ -147,8 +147,8 @@ def _read_record(text: bytes) -> BrandArchive:
         ) from reason
     if not isinstance(root, dict) or root.get("format") != MARK:
         _wrong(f"Its {RECORD} is no record of a brand")
-    if root.get("version") != VERSION:
-        _wrong(f"It is of version {str(root.get('version'))[:20]}; this Tonada reads {VERSION}")
+    if root.get("version") not in READABLE:
+        _wrong(f"It is of version {str(root.get('version'))[:20]}; this Tonada reads 1 to {VERSION}")
     try:
         return BrandArchive.model_validate_json(text)
     except ValidationError as reason:

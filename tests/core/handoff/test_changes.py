@@ -109,6 +109,7 @@ EDITS: dict[str, tuple[Edit, str]] = {
     "headline": (proof_with(headline="Look up"), "Look up"),
     "button": (proof_with(button="Come"), "Come"),
     "logo in one": (proof_with(logo_in_one=True), "Logo in one colour"),
+    "bare picture": (proof_with(bare_picture=True), "Picture without an overlay"),
     "slots": (lambda take: replace(take, slots=(ChosenSlot("five-slots", "Background", "mist"),)), "Mist"),
     "anchor": (harmony_with(anchor="s2"), "Anchor"),
     "rule": (harmony_with(rule="complementary"), "complementary"),
@@ -147,7 +148,7 @@ def test_every_field_that_a_document_has_is_among_them() -> None:
     assert {field.name for field in fields(ProofSettings)} == {
         "heading_face", "text_face", "sizes", "logo", "picture", "overlay", "sections", "narrow_sizes",
         "picture_place", "duotone", "voice", "kicker", "headline", "button",
-        "logo_in_one",
+        "logo_in_one", "bare_picture",
     }  # fmt: skip
     assert len(fields(HarmonySettings)) == 14
     assert [field.name for field in fields(SchemeRoles)] == ["roles", "pairs", "grounds"]

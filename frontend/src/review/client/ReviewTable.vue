@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDay } from '@/ui/format'
 import { useMediaQuery } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, reactive, ref, useTemplateRef } from 'vue'
 import NoticeBar from '@/ui/NoticeBar.vue'
 import RadioBar from '@/ui/RadioBar.vue'
 import { useCopy } from '@/ui/useCopy'
@@ -142,7 +142,10 @@ async function chooseAs(name: string) {
   if (row !== undefined) await props.review.choose(row)
 }
 
+/** How far down each page one has looked: whoever goes to another take sees the same of it. */
+const lookedAt = reactive<Record<string, number>>({})
 function follow(from: number, share: number) {
+  lookedAt[view.value] = share
   columns.value?.forEach((column, row) => {
     if (row !== from) column.follow(share)
   })
@@ -211,6 +214,7 @@ const ends = computed(
           :view="view"
           :scheme="scheme"
           :width="width"
+          :share="lookedAt[view] ?? 0"
           :is-narrow="isNarrow"
           :talk="talk"
           :threads="threads"

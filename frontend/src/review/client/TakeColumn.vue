@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { ShownTake } from '@/api/types'
 import ColorList from './ColorList.vue'
 import { partNames } from '@/proof/marks'
@@ -17,6 +17,8 @@ const props = defineProps<{
   view: string
   scheme: 'day' | 'night'
   width: 'wide' | 'phone'
+  /** How far down the page one has looked, 0 to 1. */
+  share: number
   isNarrow: boolean
   talk: Talk
   threads: readonly Thread[]
@@ -36,13 +38,18 @@ const emit = defineEmits<{
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width: across, height } = useElementSize(box)
-/** Of the page’s own window: large enough to be a page of its kind, small enough to be read. */
+/**
+ * Of the page’s own window. A wide page is a true one, scaled whole, however many stand side by side: one laid
+ * out for a tablet shows other type and another order. On a narrow screen it is no wider than can be read.
+ */
 const PHONE = 390
+const WIDE = 1280
 const LEAST_WIDE = 720
 const READABLE = 0.62
 const pixels = computed(() => {
   if (props.width === 'phone') return PHONE
-  return Math.round(Math.min(1280, Math.max(LEAST_WIDE, across.value / READABLE)))
+  if (!props.isNarrow) return WIDE
+  return Math.round(Math.min(WIDE, Math.max(LEAST_WIDE, across.value / READABLE)))
 })
 const scale = computed(() => Math.min(1, across.value / pixels.value))
 
@@ -62,6 +69,20 @@ const marks = computed<readonly Mark[]>(() =>
 const colors = computed(() => props.take.colors[props.scheme] ?? props.take.colors.day ?? [])
 const frame = useTemplateRef<InstanceType<typeof PageFrame>>('frame')
 const head = ref(props.talk.drawingHead())
+/** A page that is drawn anew, or is another take’s, starts where one was; until it is scrolled by hand. */
+const isScrolled = ref(false)
+watch(
+  () => [props.view, props.width, props.scheme],
+  () => (isScrolled.value = false),
+)
+function drawn(page: Document) {
+  emit('parts', partNames(page))
+  if (!isScrolled.value) frame.value?.follow(props.share)
+}
+function scrolled(share: number) {
+  isScrolled.value = true
+  emit('scroll', share)
+}
 const nightMissing = computed(() => props.scheme === 'night' && !props.take.drawn.night)
 defineExpose({
   follow: (share: number) => frame.value?.follow(share),
@@ -130,8 +151,8 @@ defineExpose({
         :picks="mayComment"
         @pick="emit('pick', partKey(place, $event))"
         @mark="emit('mark', $event)"
-        @drawn="emit('parts', partNames($event))"
-        @scroll="emit('scroll', $event)"
+        @drawn="drawn"
+        @scroll="scrolled"
       />
     </div>
   </section>

@@ -6,7 +6,7 @@ from tonada.core import limits
 from tonada.core.proof.pages import PAGES, Page
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, RATIOS
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
-from tonada.core.proof.voices import VOICES, Section
+from tonada.core.proof.voices import NEUTRAL, VOICES, Section
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.take.proof_settings import USUAL_SIZES
 from tonada.document.parts import Model
@@ -36,7 +36,10 @@ class ScaleAnswer(Model):
 
 
 class ProofVocabulary(Model):
-    """The pages, the typefaces that ship, and which roles count as grounds and as calls."""
+    """The pages, the typefaces that ship, and which roles count as grounds and as calls.
+
+    neutral: the voice of a brand whose trade isn't known.
+    """
 
     pages: tuple[Page, ...]
     typefaces: tuple[Typeface, ...]
@@ -44,6 +47,7 @@ class ProofVocabulary(Model):
     usual_sizes: tuple[TextSizeModel, ...]
     voices: tuple[VoiceAnswer, ...]
     scales: tuple[ScaleAnswer, ...]
+    neutral: VoiceText = NEUTRAL
     least_size: float = LEAST_SIZE
     largest_size: float = LARGEST_SIZE
     most_words: int = limits.MAX_PAGE_WORDS
