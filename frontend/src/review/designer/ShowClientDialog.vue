@@ -37,7 +37,7 @@ watch(
     const first = props.first ?? props.takes[0]?.id
     chosen.value = first ? [first] : []
     names.value = {}
-    voice.value = props.guessed
+    chosenVoice.value = undefined
     isTrade.value = false
     link.value = emptyLink()
   },
@@ -60,7 +60,8 @@ const isReady = computed(
     !isSending.value,
 )
 /** Whose words the pages have: a client who is taken for somebody else has seen enough. */
-const voice = ref<VoiceId>()
+const chosenVoice = ref<VoiceId>()
+const voice = computed(() => chosenVoice.value ?? props.guessed)
 const isTrade = ref(false)
 const trades = computed(() =>
   (vocabulary.value?.voices ?? []).map((one) => ({
@@ -69,7 +70,7 @@ const trades = computed(() =>
   })),
 )
 function choose(id: VoiceId) {
-  voice.value = id
+  chosenVoice.value = id
   isTrade.value = true
 }
 /** In the order of the tabs, whatever was ticked first. */
