@@ -63,8 +63,10 @@ class PictureColors:
         """Return what is seen of them on a ground. ends: of a duotone."""
         if self._is_opaque and not ends:
             return self._plain
-        if self._last[0] == (ground, ends):
-            return self._last[1]
+        # Read at once: another thread may ask for another ground meanwhile.
+        asked, seen = self._last
+        if asked == (ground, ends):
+            return seen
         colors, alpha = self._rgba[:, :3], self._rgba[:, 3:].astype(np.float64) / 255
         if ends:
             colors = duotone(colors, *ends)
