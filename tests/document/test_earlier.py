@@ -99,9 +99,19 @@ def test_a_file_of_version_4_gets_the_automatic_layer_over_its_picture() -> None
     assert evaluate(found.take).failing == 0
 
 
-def test_what_is_written_now_is_of_version_5_and_reads_back(take: Take) -> None:
+def test_a_file_of_version_5_keeps_the_typefaces_that_it_names() -> None:
+    data = (KEPT / "take-5.json").read_bytes()
+    found = read_own(data)
+    assert json.loads(data)["version"] == 5
+    assert (found.take.proof.heading_face, found.take.proof.text_face) == (
+        "Bricolage Grotesque",
+        "Source Sans 3",
+    )
+
+
+def test_what_is_written_now_is_of_version_6_and_reads_back(take: Take) -> None:
     written = write_own(OwnFile(take, "Now"))
-    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (5, 2)
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (6, 2)
     assert read_own(written.encode()) == OwnFile(take, "Now")
 
 

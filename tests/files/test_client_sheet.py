@@ -74,7 +74,7 @@ def test_the_first_page_says_the_colours_the_shares_the_pairs_and_the_letters(tm
     text = words_of(pdf_sheet(TAKE, HEAD, usual_press()), tmp_path)
     for said in ("#2b3a8c", "43, 58, 140", "98 93 9 2", "15.49:1", "on Paper, all text", VERSION):
         assert said in text, said
-    for said in ("Bricolage Grotesque", "Source Sans 3", "headings 48 · 30 · 20", "Paper 42%"):
+    for said in ("Space Grotesk", "Literata", "headings 51 · 30 · 21", "Paper 42%"):
         assert said in text, said
     assert "127.0.0.1" not in text, "no server address"
 
@@ -98,7 +98,7 @@ def test_further_pages_come_by_wish_and_by_night_too(tmp_path: Path) -> None:
 
 def test_every_pair_of_the_first_page_passes_as_it_says() -> None:
     for take in (TAKE, FAILING, MANY, TAKE.turned()):
-        front = front_of(take, evaluate(take), None)
+        front = front_of(take, evaluate(take), None, HEAD.set_in(take))
         assert front.pairs
         for pair in front.pairs:
             exact = ratio_between(pair.text_hex, pair.ground_hex)
@@ -115,7 +115,7 @@ def test_the_areas_cover_the_page_and_none_is_another() -> None:
         ends = {one.role for one in kept}
         pairs = tuple(one for one in TAKE.pairs if {one.text, one.ground} <= ends)
         take = replace(TAKE, roles=kept, pairs=pairs, other=None)
-        areas = front_of(take, evaluate(take), None).areas
+        areas = front_of(take, evaluate(take), None, HEAD.set_in(take)).areas
         assert len(areas) == len(roles) - len(missing)
         assert sum(area.width * area.height for area in areas) == pytest.approx(10_000)
 
@@ -214,7 +214,7 @@ def test_the_faces_are_set_in_themselves(tmp_path: Path) -> None:
     assert again == (tmp_path / "sheet.pdf").read_bytes(), "the same each time"
     html = html_sheet(replace(TAKE, proof=faces), HEAD, None)
     assert html.count("data:font/woff2;base64,") == 2
-    front = front_of(replace(TAKE, proof=faces), evaluate(TAKE), None)
+    front = front_of(TAKE, evaluate(TAKE), None, faces)
     assert [one.face for one in front.letters] == ["Fraunces", "Space Grotesk"]
 
 
@@ -226,7 +226,7 @@ def test_without_the_front_end_the_faces_are_only_named(
     html = html_sheet(TAKE, HEAD, None)
     face_data.cache_clear()
     assert "data:font/woff2" not in html
-    assert "Source Sans 3" in html
+    assert "Literata" in html, "an observatory’s own"
     assert face_data("No such face") is None
 
 

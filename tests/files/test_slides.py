@@ -7,6 +7,7 @@ import random
 import subprocess
 import zipfile
 from collections.abc import Iterator
+from dataclasses import replace
 from pathlib import Path
 from typing import Any
 from xml.etree import ElementTree
@@ -102,8 +103,11 @@ def test_the_theme_is_the_takes() -> None:
     assert theme["accent1"] == TAKE.hex_of(Role.PRIMARY)
     with zipfile.ZipFile(io.BytesIO(content)) as archive:
         text = archive.read("ppt/theme/theme1.xml").decode()
-    assert f'typeface="{TAKE.proof.heading_face}"' in text
-    assert f'typeface="{TAKE.proof.text_face}"' in text
+    assert 'typeface="Bricolage Grotesque"' in text, "of a brand without a trade"
+    assert 'typeface="Source Sans 3"' in text
+    theirs = replace(TAKE, proof=replace(TAKE.proof, voice="mill"))
+    with zipfile.ZipFile(io.BytesIO(slides_of(theirs))) as archive:
+        assert 'typeface="Fraunces"' in archive.read("ppt/theme/theme1.xml").decode(), "the trade's own"
     assert slides_of(TAKE) == content, "the same take gives the same bytes"
 
 

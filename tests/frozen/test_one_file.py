@@ -16,13 +16,12 @@ from tonada.frozen.one_file import OneFile, offline_files, review_file
 from tonada.frozen.page_set import NotBuilt, page_set_in, style_with
 
 HOSTILE = "</script><script>alert(1)</script><!-- \u2028"
-SETTINGS = {"heading_face": "Karla", "text_face": "Lora"}
+SETTINGS = {"heading_face": None, "text_face": None}
+FACES = {"faces": {"heading": "Karla", "text": "Lora"}}
 CONTENT: dict[str, Any] = {
     "brand": f"Peak {HOSTILE}",
     "greeting": HOSTILE,
-    "takes": [
-        {"name": HOSTILE, "drawn": {"day": {"settings": {"heading_face": "Karla", "text_face": "Lora"}}}}
-    ],
+    "takes": [{"name": HOSTILE, "drawn": {"day": {"settings": SETTINGS, "figures": FACES}}}],
 }
 STYLE = (
     "@font-face{font-family:Karla Variable;src:url(./karla.woff2)format('woff2')}"

@@ -28,6 +28,7 @@ const body = computed(() => {
     kind: kind.value,
     options: { ...props.options },
     brand: brand.detail?.brand.name ?? 'Brand',
+    voice: brand.detail?.voice ?? null,
     take: take.take?.name ?? 'Take',
   }
 })

@@ -16,16 +16,37 @@ const props = defineProps<{
 const take = useTakeStore()
 const words = useProofWords(() => props.proof)
 
-const chosen = computed(() =>
-  props.vocabulary.pairings.findIndex(
-    (one) => one.heading === props.settings.heading_face && one.text === props.settings.text_face,
-  ),
-)
+/** The row of the trade’s own pair, before those that can be chosen. */
+const OWN = -1
+/** No row: a pairing of one’s own. */
+const NONE = -2
+const trade = computed(() => props.vocabulary.voices.find((one) => one.id === props.proof.voice))
+const chosen = computed(() => {
+  const { heading_face: heading, text_face: text } = props.settings
+  if (heading === null && text === null) return OWN
+  const row = props.vocabulary.pairings.findIndex(
+    (one) => one.heading === heading && one.text === text,
+  )
+  return row < 0 ? NONE : row
+})
+const offered = computed(() => [
+  ...(trade.value
+    ? [
+        {
+          heading: trade.value.type.heading,
+          text: trade.value.type.text,
+          reason: `What “${trade.value.name}” is set in, until you choose.`,
+        },
+      ]
+    : []),
+  ...props.vocabulary.pairings,
+])
 const specimens = computed(() =>
-  props.vocabulary.pairings.map((pair, row) => {
-    const ground = props.proof.grounds[row % props.proof.grounds.length]
+  offered.value.map((pair, place) => {
+    const ground = props.proof.grounds[place % props.proof.grounds.length]
     const of = (element: string) => ground?.elements.find((one) => one.element === element)?.hex
     return {
+      row: place - (trade.value ? 1 : 0),
       pair,
       ground: { backgroundColor: ground?.hex, color: of('text') },
       heading: { fontFamily: `'${pair.heading} Variable'`, color: of('heading') },
@@ -33,8 +54,12 @@ const specimens = computed(() =>
     }
   }),
 )
+function nameOf({ heading, text }: { heading: string; text: string }, row: number) {
+  const pair = heading === text ? heading : `${heading} / ${text}`
+  return row === OWN ? `The trade’s own: ${pair}` : pair
+}
 function choose(row: number) {
-  const pair = props.vocabulary.pairings[row]
+  const pair = row === OWN ? { heading: null, text: null } : props.vocabulary.pairings[row]
   if (take.document && pair)
     take.change(setProof(take.document, { heading_face: pair.heading, text_face: pair.text }))
 }
@@ -48,11 +73,11 @@ function choose(row: number) {
     @update:model-value="choose"
   >
     <RadioGroupOption
-      v-for="({ pair, ground, heading, text }, row) in specimens"
+      v-for="{ row, pair, ground, heading, text } in specimens"
       :key="row"
       v-slot="{ checked }"
       :value="row"
-      :aria-label="pair.heading === pair.text ? pair.heading : `${pair.heading} / ${pair.text}`"
+      :aria-label="nameOf(pair, row)"
       class="cursor-pointer"
     >
       <div
@@ -64,7 +89,7 @@ function choose(row: number) {
         <p class="mt-0.5 line-clamp-2 text-small leading-snug" :style="text">{{ words.text }}</p>
       </div>
       <p class="text-small text-quiet" :class="checked && 'font-semibold text-ink'">
-        {{ pair.heading === pair.text ? pair.heading : `${pair.heading} / ${pair.text}` }}
+        {{ nameOf(pair, row) }}
       </p>
       <p v-if="checked" class="text-small text-quiet">{{ pair.reason }}</p>
     </RadioGroupOption>

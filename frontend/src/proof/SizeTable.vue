@@ -46,12 +46,12 @@ const rows = computed(() =>
 function size({ style }: (typeof rows.value)[number], value: number) {
   void change.make(
     width.value === 'wide'
-      ? { kind: 'size', style, size: value, weight: null }
+      ? { kind: 'size', style, size: value, weight: null, voice: props.proof.voice }
       : { kind: 'narrow size', width: width.value, style, size: value },
   )
 }
 function weight({ style }: (typeof rows.value)[number], value: number) {
-  void change.make({ kind: 'size', style, size: null, weight: value })
+  void change.make({ kind: 'size', style, size: null, weight: value, voice: props.proof.voice })
 }
 function follow(style: TextStyle) {
   if (width.value !== 'wide')

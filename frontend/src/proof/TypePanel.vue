@@ -12,11 +12,18 @@ import { useTakeStore } from '@/take/take'
 const props = defineProps<{ proof: ProofFigures; vocabulary: ProofVocabulary }>()
 const take = useTakeStore()
 const settings = computed(() => take.shown?.proof)
-const faces = computed(() =>
-  props.vocabulary.typefaces.map((one) => ({ value: one.name, label: one.name, note: one.kind })),
-)
-function face(which: 'heading_face' | 'text_face', name: FaceName) {
-  if (take.document) take.change(setProof(take.document, { [which]: name }))
+const OWN = ''
+const faces = computed(() => [
+  { value: OWN, label: 'The trade’s own' },
+  ...props.vocabulary.typefaces.map((one) => ({
+    value: one.name,
+    label: one.name,
+    note: one.kind,
+  })),
+])
+function face(which: 'heading_face' | 'text_face', name: string) {
+  if (take.document)
+    take.change(setProof(take.document, { [which]: name === OWN ? null : (name as FaceName) }))
 }
 </script>
 
@@ -30,7 +37,7 @@ function face(which: 'heading_face' | 'text_face', name: FaceName) {
         class="mt-2"
         label="Heading font"
         align="left"
-        :model-value="settings.heading_face"
+        :model-value="settings.heading_face ?? OWN"
         :options="faces"
         @update:model-value="face('heading_face', $event)"
       />
@@ -38,7 +45,7 @@ function face(which: 'heading_face' | 'text_face', name: FaceName) {
         class="mt-1"
         label="Text font"
         align="left"
-        :model-value="settings.text_face"
+        :model-value="settings.text_face ?? OWN"
         :options="faces"
         @update:model-value="face('text_face', $event)"
       />

@@ -21,7 +21,13 @@ const text = computed(() => props.proof.styles.find((one) => one.style === 'text
 const base = ref(text.value)
 watch(text, (now) => (base.value = now))
 function set(ratio: string) {
-  if (ratio) void change.make({ kind: 'type scale', base: base.value, ratio: Number(ratio) })
+  if (ratio)
+    void change.make({
+      kind: 'type scale',
+      base: base.value,
+      ratio: Number(ratio),
+      voice: props.proof.voice,
+    })
 }
 </script>
 

@@ -2,7 +2,7 @@ import type { ProofFigures } from '@/api/types'
 import type { ProofContext } from './context'
 
 /** What the root of a sample page hands down to all of it: typefaces, sizes, paints of its pictures. */
-export function rootVariables({ settings, figures }: ProofContext): Record<string, string> {
+export function rootVariables({ figures }: ProofContext): Record<string, string> {
   const face = (name: string) => `'${name} Variable', sans-serif`
   const sizes = figures.styles.flatMap((one) => [
     [`--size-${one.style}`, `${one.size.toString()}px`],
@@ -12,8 +12,8 @@ export function rootVariables({ settings, figures }: ProofContext): Record<strin
   ])
   const text = figures.styles.find((one) => one.style === 'text')
   return {
-    '--heading-face': face(settings.heading_face),
-    '--text-face': face(settings.text_face),
+    '--heading-face': face(figures.faces.heading),
+    '--text-face': face(figures.faces.text),
     '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
     ...(Object.fromEntries(sizes) as Record<string, string>),
     ...paintVariables(figures),

@@ -22,10 +22,10 @@ from tonada.document.take import TakeDocument
 from tonada.document.wrong_fields import first_wrong
 
 # Of version 3: a role has a second colour, as text or line. Of version 4: the logo may be in one colour. Of
-# version 5: the picture may be without an overlay, the pages have texts of their own.
-VERSION: Final = 5
+# version 5: the picture may be without an overlay. Of version 6: typefaces may be the trade's own.
+VERSION: Final = 6
 # A file of version 1 has a take of format 1, which is read as it was.
-READABLE: Final = (1, 2, 3, 4, 5)
+READABLE: Final = (1, 2, 3, 4, 5, 6)
 
 
 class NamedPicture(Model):

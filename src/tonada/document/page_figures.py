@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import base64
 from collections.abc import Sequence
+from dataclasses import replace
 
 from tonada.core.color.contrast import ratio_between
 from tonada.core.color.spaces import Hex, hexes_to_srgb8
@@ -19,6 +20,7 @@ from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
 from tonada.core.proof.own_material import NO_MATERIAL, OwnMaterial
 from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
+from tonada.core.proof.typesetting import typeset
 from tonada.core.proof.voices import NEUTRAL
 from tonada.core.source.pictures.logo_outline import Logo
 from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
@@ -155,6 +157,13 @@ class OverPictureAnswer(Model):
     elements: tuple[Use, ...]
 
 
+class FacesAnswer(Model):
+    """The typefaces of headings and of texts: the take's, or else the trade's."""
+
+    heading: str
+    text: str
+
+
 class PageFigures(Model):
     """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
     take has one that is still there. over_picture: where its picture lies behind words.
@@ -167,6 +176,7 @@ class PageFigures(Model):
     styles: tuple[TextStyleAnswer, ...]
     layer: LayerAnswer | None
     voice: VoiceText
+    faces: FacesAnswer
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
     logo: LogoAnswer | None = None
@@ -175,6 +185,7 @@ class PageFigures(Model):
     @classmethod
     def of(cls, take: Take, guessed: VoiceId | None = None, own: OwnMaterial = NO_MATERIAL) -> PageFigures:
         voice = take.proof.voice or guessed or NEUTRAL
+        take = replace(take, proof=typeset(take.proof, voice))
         ends = duotone_ends(take)
         grounds = grounds_of(take)
         logo = own.logo
@@ -193,6 +204,7 @@ class PageFigures(Model):
             if behind and behind.layer
             else None,
             voice=voice,
+            faces=FacesAnswer(heading=take.proof.heading_face or "", text=take.proof.text_face or ""),
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
             logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,

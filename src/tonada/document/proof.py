@@ -104,8 +104,8 @@ class ProofModel(OfCore):
 
     core = proof_parts.ProofSettings
 
-    heading_face: FaceName = "Bricolage Grotesque"
-    text_face: FaceName = "Source Sans 3"
+    heading_face: FaceName | None = None
+    text_face: FaceName | None = None
     sizes: Annotated[tuple[TextSizeModel, ...], Field(max_length=len(TEXT_STYLES))] = ()
     logo: SourceId | None = None
     picture: SourceId | None = None

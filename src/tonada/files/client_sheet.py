@@ -27,9 +27,11 @@ from tonada.core.color.wcag import TEXTS
 from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Evaluation, evaluate
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.proof.trade_guess import guessed_voice
 from tonada.core.proof.typefaces import TYPEFACE_NAMES
+from tonada.core.proof.typesetting import typeset
 from tonada.core.roles.ramp_rows import rows_of
-from tonada.core.take.proof_settings import Element
+from tonada.core.take.proof_settings import Element, ProofSettings, VoiceId
 from tonada.core.take.take import Role, Take
 from tonada.files.page_faces import face_data
 from tonada.files.sheet_front import front_of
@@ -74,6 +76,7 @@ class ExportHeader:
     """brand and take: names. origin: of the files that developers read, the version and its address.
 
     version: for the client, without an address, such as “version 4, 26 November 2026”. logo: a PNG, or None.
+    voice: the trade of the sample pages, for a take that has none of its own; None for the name's.
     """
 
     brand: str
@@ -81,6 +84,11 @@ class ExportHeader:
     origin: str
     logo: bytes | None = None
     version: str = ""
+    voice: VoiceId | None = None
+
+    def set_in(self, take: Take) -> ProofSettings:
+        """Return what the sample pages of a take are set in."""
+        return typeset(take.proof, take.proof.voice or self.voice or guessed_voice(self.brand))
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +119,8 @@ def pdf_sheet(
     pages: SheetPages = FIRST_PAGE,
 ) -> bytes:
     """Return the same as a PDF: fonts embedded, tagged (PDF/UA-1), on A4 or Letter."""
-    faces = take.proof.heading_face, take.proof.text_face
+    proof = head.set_in(take)
+    faces = proof.heading_face or "", proof.text_face or ""
     best: tuple[float, bytes] = (-1.0, b"")
     for room in ROOMS:
         made = pdf_of(_page(take, head, press, pages, paper=paper, embeds=False, room=room), faces)
@@ -255,7 +264,7 @@ def _page(
         paper=paper,
         room=room,
         press=press.name if press else None,
-        front=front_of(take, evaluation, press),
+        front=front_of(take, evaluation, press, head.set_in(take)),
         pages=pages,
         cells=_cells(evaluation, press) if pages.values else [],
         night_cells=_cells(night, press) if pages.values and night else [],

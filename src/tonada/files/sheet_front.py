@@ -13,7 +13,7 @@ from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, TEXT
 from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Cell, Evaluation, PairFigures
 from tonada.core.proof.grounds import Ground, grounds_of
-from tonada.core.take.proof_settings import Element, TextStyle
+from tonada.core.take.proof_settings import Element, ProofSettings, TextStyle
 from tonada.core.take.take import Role, Take
 from tonada.files.page_faces import face_data
 
@@ -112,8 +112,8 @@ class Front:
         return not all(area.in_gamut for area in (*(area.values for area in self.areas), *self.others))
 
 
-def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
-    """Return the first page of a take, the scheme in front."""
+def front_of(take: Take, evaluation: Evaluation, press: Press | None, proof: ProofSettings) -> Front:
+    """Return the first page of a take, the scheme in front. proof: what its pages are set in."""
     areas = tuple(_areas(take, evaluation, press))
     composed = {area.values.hex for area in areas}
     others = [cell for cell in evaluation.measure if cell.hex not in composed][:MOST_OTHERS]
@@ -121,7 +121,7 @@ def front_of(take: Take, evaluation: Evaluation, press: Press | None) -> Front:
         areas=areas,
         others=tuple(_values(take, cell.role_names or cell.name, cell.hex, press) for cell in others),
         pairs=tuple(_pairs(take, evaluation.pairs)),
-        letters=_letters(take),
+        letters=_letters(proof),
         shares=_shares(evaluation.measure),
     )
 
@@ -214,14 +214,14 @@ def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
         )
 
 
-def _letters(take: Take) -> tuple[Letters, ...]:
-    proof = take.proof
+def _letters(proof: ProofSettings) -> tuple[Letters, ...]:
+    heading, running = proof.heading_face or "", proof.text_face or ""
     headings = " · ".join(f"{proof.size_of(style).size:g}" for style in _HEADINGS)
     texts = ", ".join(f"{name} {proof.size_of(style).size:g}" for style, name in _TEXTS.items())
     first, text = (proof.size_of(style).weight for style in (_HEADINGS[0], "text"))
     return (
-        Letters(proof.heading_face, f"headings {headings}", first, face_data(proof.heading_face)),
-        Letters(proof.text_face, texts, text, face_data(proof.text_face)),
+        Letters(heading, f"headings {headings}", first, face_data(heading)),
+        Letters(running, texts, text, face_data(running)),
     )
 
 

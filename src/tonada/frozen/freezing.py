@@ -89,7 +89,7 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
     shown = []
     for material in materials:
         take = TakeDocument.model_validate(material.document).to_take()
-        head = ExportHeader(frame.brand, material.name, "", material.logo, material.dated)
+        head = ExportHeader(frame.brand, material.name, "", material.logo, material.dated, frame.voice)
         kept = _Kept(
             logo=keep(material.logo, "image/png") if material.logo else None,
             picture=keep(material.picture, "image/png") if material.picture else None,

@@ -12,7 +12,6 @@ from werkzeug.security import generate_password_hash
 from tonada.core.errors import InputError
 from tonada.core.limits import MAX_REVIEW_LINKS
 from tonada.core.proof.pages import PAGES
-from tonada.core.proof.trade_guess import guessed_voice
 from tonada.core.take.proof_settings import VoiceId
 from tonada.core.take.take import Take
 from tonada.document.review import Width
@@ -21,6 +20,7 @@ from tonada.files.press_profile import usual_press
 from tonada.frozen.freezing import Frame, Frozen, Material, freeze
 from tonada.frozen.page_set import PageSet, ReviewFile
 from tonada.sharing.tokens import Token, new_token
+from tonada.sharing.trade import trade_of
 from tonada.store import brands, sources, takes, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
@@ -120,16 +120,11 @@ def _check(wanted: WantedReview) -> None:
 
 
 def _frame(connection: Connection, workspace: UUID, brand: UUID, name: str, wanted: WantedReview) -> Frame:
-    fields = [
-        str(row.extraction["field"])
-        for row in sources.list_of_brand(connection, workspace, brand)
-        if row.kind == "mood" and row.extraction and row.extraction.get("field")
-    ]
     return Frame(
         brand=name,
         studio=mails.studio(connection, workspace).studio,
         greeting=wanted.greeting,
-        voice=wanted.voice or guessed_voice(name, fields),
+        voice=wanted.voice or trade_of(connection, workspace, brand, name),
         pages=wanted.pages,
         widths=wanted.widths,
     )

@@ -2,12 +2,19 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import pytest
 
 from tests.takes import TAKE
+from tonada.core.color.wcag import Level
+from tonada.core.proof.choices import needed_for
 from tonada.core.proof.grounds import STANDARD_GROUNDS, grounds_of
 from tonada.core.proof.pages import HOME, PAGES, section_grounds, sections_of
-from tonada.core.proof.voices import VOICES, voice_of
+from tonada.core.proof.typefaces import TYPEFACES
+from tonada.core.proof.typesetting import typeset, usual_sizes
+from tonada.core.proof.voices import VOICES, Voice, voice_of
+from tonada.core.take.proof_settings import TEXT_STYLES, USUAL_PROOF, ProofSettings, TextSize
 from tonada.core.take.take import Role
 
 
@@ -37,3 +44,31 @@ def test_the_home_page_has_its_voice_s_sections_and_other_pages_their_own() -> N
             assert found == [part.id for part in sections_of(page, voice.id)]
     assert sections_of(PAGES[0], "mill") == voice_of("mill").home
     assert PAGES[0].id == HOME
+
+
+def test_every_trade_has_a_pair_of_typefaces_of_its_own_in_weights_that_they_have() -> None:
+    assert len({(one.type.heading, one.type.text) for one in VOICES}) == len(VOICES)
+    faces = {face.name: face for face in TYPEFACES}
+    for voice in VOICES:
+        heading = faces[voice.type.heading]
+        for style in ("h1", "h2", "h3"):
+            assert heading.lightest <= usual_sizes(voice.id)[style].weight <= heading.heaviest, voice.id
+
+
+@pytest.mark.parametrize("level", ["A", "AA", "AAA"])
+@pytest.mark.parametrize("voice", VOICES, ids=lambda one: one.id)
+def test_the_type_of_a_trade_never_changes_what_is_asked_of_a_text(voice: Voice, level: Level) -> None:
+    take = replace(TAKE, level=level, proof=USUAL_PROOF)
+    set_in = replace(take, proof=typeset(USUAL_PROOF, voice.id))
+    for style in TEXT_STYLES:
+        assert needed_for(set_in, style) == needed_for(take, style), style
+
+
+def test_what_was_chosen_stays_in_every_trade() -> None:
+    chosen = ProofSettings(heading_face="Lora", sizes=(("h1", TextSize(72, 300)),))
+    for voice in VOICES:
+        made = typeset(chosen, voice.id)
+        assert made.heading_face == "Lora"
+        assert made.text_face == voice.type.text
+        assert made.size_of("h1") == TextSize(72, 300)
+        assert typeset(made, voice.id) == made

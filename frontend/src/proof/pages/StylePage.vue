@@ -62,7 +62,7 @@ const shown = computed(() =>
     <StandOn section="type">
       <div class="wide pad stack">
         <PartOf name="Type’s heading" element="heading" as="h2" look="h2"
-          >{{ context.settings.heading_face }} and {{ context.settings.text_face }}</PartOf
+          >{{ context.figures.faces.heading }} and {{ context.figures.faces.text }}</PartOf
         >
         <div v-for="[style, tag] in SPECIMENS" :key="style" class="specimen">
           <PartOf :name="`Specimen ${style}`" element="heading" :as="tag" :look="style">{{

@@ -10,6 +10,7 @@ from importlib.resources import files
 from importlib.resources.abc import Traversable
 from typing import Final
 
+from tonada.core.proof.typefaces import FaceName
 from tonada.core.take.proof_settings import VoiceId
 
 _SOUND_MARKS: Final = "\u3099\u309a"
@@ -51,6 +52,20 @@ class Words:
 
 
 @dataclass(frozen=True, slots=True)
+class Typesetting:
+    """What a trade's pages are set in. heading, text: typefaces that ship. weight: of large headings.
+
+    base: the size of a running text in CSS pixels. ratio: between the steps of the scale.
+    """
+
+    heading: FaceName
+    text: FaceName
+    base: float
+    ratio: float
+    weight: int
+
+
+@dataclass(frozen=True, slots=True)
 class Voice:
     """A trade. home: the sections of its home page, from top to bottom.
 
@@ -62,6 +77,7 @@ class Voice:
     home: tuple[Section, ...]
     said_by: Words
     fields: tuple[str, ...]
+    type: Typesetting
 
 
 _ENDING: Final = ".json"
@@ -88,11 +104,12 @@ def _read(file: Traversable) -> Voice:
     said = json.loads(file.read_text("utf-8"))
     home = tuple(Section(part, _NAMES[part], ground) for part, ground in said["home"].items())
     voice = file.name.removesuffix(_ENDING)
-    return Voice(voice, said["name"], home, Words.read(said["words"]), tuple(said["fields"]))
+    words, fields = Words.read(said["words"]), tuple(said["fields"])
+    return Voice(voice, said["name"], home, words, fields, Typesetting(**said["type"]))
 
 
-# A new trade is a file in trades/: its name, its home page, the words that point to it, and its copy, which
-# the front end reads from there.
+# A new trade is a file in trades/: its name, its home page, its type, the words that point to it, and its
+# copy, which the front end reads from there.
 VOICES: Final = tuple(
     _read(file)
     for file in sorted((files("tonada.core.proof") / "trades").iterdir(), key=lambda file: file.name)

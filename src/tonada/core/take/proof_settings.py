@@ -96,8 +96,8 @@ NARROWED_ABOVE: Final = 16.0
 class ProofSettings:
     """How the sample pages are set; the same by day and by night.
 
-    heading_face, text_face: names of TYPEFACES. sizes: only those that were changed, for wide windows;
-    narrow_sizes: those of narrower ones that don't follow from them.
+    heading_face, text_face: names of TYPEFACES, or None for the trade's own. sizes: only those that were
+    changed, for wide windows; narrow_sizes: those of narrower ones that don't follow from them.
     logo, picture: ids of sources. logo_in_one: whether the logo is in one colour where it
     can't be seen; None where no ground of the scheme would show it.
     overlay: of the take, over the picture; None for as much of the ground as its texts need, or for nothing
@@ -108,8 +108,8 @@ class ProofSettings:
     the voice's own where they aren't empty.
     """
 
-    heading_face: str = "Bricolage Grotesque"
-    text_face: str = "Source Sans 3"
+    heading_face: str | None = None
+    text_face: str | None = None
     sizes: tuple[tuple[TextStyle, TextSize], ...] = ()
     logo: str | None = None
     picture: str | None = None

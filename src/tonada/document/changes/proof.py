@@ -11,34 +11,48 @@ from tonada.core.limits import MAX_SECTIONS
 from tonada.core.proof import arranging, type_sizes
 from tonada.core.proof.grounds import set_use
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, with_scale
-from tonada.core.take.proof_settings import Element, TextStyle
+from tonada.core.proof.typesetting import typeset, usual_sizes
+from tonada.core.proof.voices import NEUTRAL
+from tonada.core.take.proof_settings import Element, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.changes.made import Changed
 from tonada.document.parts import ColorKey, Identifier, Model, Name, Weight
-from tonada.document.proof import PixelSize
+from tonada.document.proof import PixelSize, VoiceText
+
+
+def _voice(take: Take, guessed: VoiceId | None) -> VoiceId:
+    return take.proof.voice or guessed or NEUTRAL
 
 
 class ScaleChange(Model):
-    """All sizes of the proof's texts by a ratio from the running text's, in CSS pixels."""
+    """All sizes of the proof's texts by a ratio from the running text's, in CSS pixels.
+
+    voice: the trade guessed for the brand, whose weights stay, for a take that has none of its own.
+    """
 
     kind: Literal["type scale"]
     base: Annotated[float, Field(ge=LEAST_SIZE, le=LARGEST_SIZE)]
     ratio: Annotated[float, Field(gt=1, le=2)]
+    voice: VoiceText | None = None
 
     def apply(self, take: Take) -> Changed:
-        return with_scale(take, self.base, self.ratio), ()
+        return with_scale(take, self.base, self.ratio, usual_sizes(_voice(take, self.voice))), ()
 
 
 class SizeChange(Model):
-    """The size of a text in wide windows, in CSS pixels, or its weight; null is as it is."""
+    """The size of a text in wide windows, in CSS pixels, or its weight; null is as it is.
+
+    voice: the trade guessed for the brand, for a take that has none of its own.
+    """
 
     kind: Literal["size"]
     style: TextStyle
     size: PixelSize | None = None
     weight: Weight | None = None
+    voice: VoiceText | None = None
 
     def apply(self, take: Take) -> Changed:
-        now = take.proof.size_of(self.style, "wide")
+        now = typeset(take.proof, _voice(take, self.voice)).size_of(self.style, "wide")
         return type_sizes.set_size(take, self.style, self.size or now.size, self.weight or now.weight), ()
 
 

@@ -73,8 +73,8 @@ class _Deck:
         slots = dict(filled_slots(handoff.sheet()))
         self._theme_colors = {slots[slot]: color for slot, color in reversed(_SLOTS.items())}
         self.grounds: Mapping[str, Ground] = {ground.id: ground for ground in grounds_of(self.take)}
-        faces = self.take.proof
-        self.heading_face, self.text_face = faces.heading_face, faces.text_face
+        faces = handoff.head.set_in(self.take)
+        self.heading_face, self.text_face = faces.heading_face or "", faces.text_face or ""
 
     def fill(self, target: Any, value: Hex) -> None:
         """Fill a shape, a cell or a background."""

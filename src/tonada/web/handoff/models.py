@@ -19,6 +19,7 @@ from tonada.core.recolouring.old_colors import OldColor
 from tonada.core.recolouring.restyle import PairBeside
 from tonada.core.take.color_choices import TakeColor
 from tonada.document.parts import ColorKey, Described, HexText, Identifier, Line, Model, Name
+from tonada.document.proof import VoiceText
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import PAPERS, Paper, SheetPages
 from tonada.files.kinds import FILE_FORMATS, file_format
@@ -79,6 +80,7 @@ class PreviewBody(Model):
     options: OptionsModel = OptionsModel()
     brand: Name = "Brand"
     take: Name = "Take"
+    voice: VoiceText | None = None
 
 
 class PreviewAnswer(Model):

@@ -13,6 +13,7 @@ from tonada.files.file_format import Handoff
 from tonada.files.kinds import FILE_FORMATS, made_file, make_file
 from tonada.files.press_profile import press_of, usual_press
 from tonada.files.sheet_preview import preview_of
+from tonada.sharing.trade import trade_of
 from tonada.store import archives, handoffs, sources
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
@@ -57,7 +58,8 @@ def write_values(body: ValuesBody) -> Response:
 
 @computed.post("/handoff/preview", responses={200: PreviewAnswer}, summary="A file of text as it would be")
 def preview(body: PreviewBody) -> Response:
-    head = ExportHeader(body.brand, body.take, "not a version yet", version="not a version yet")
+    unsaved = "not a version yet"
+    head = ExportHeader(body.brand, body.take, unsaved, version=unsaved, voice=body.voice)
     handoff = Handoff(
         body.document.to_take(),
         head,
@@ -83,7 +85,7 @@ def preview_sheet(body: PreviewBody) -> Response:
     take = body.document.to_take()
     with workspace_connection() as (connection, workspace):
         logo = _logo(connection, workspace, take)
-    head = ExportHeader(body.brand, body.take, "", logo, "not a version yet")
+    head = ExportHeader(body.brand, body.take, "", logo, "not a version yet", body.voice)
     made = pdf_sheet(take, head, press_of(body.options.press), body.options.paper, body.options.to_pages())
     return answer(SheetAnswer.model_validate(preview_of(made)))
 
@@ -98,10 +100,11 @@ def download(path: FilePath, query: OptionsModel) -> Response:
         version = handed_version(connection, workspace, path.take_id, path.number)
         logo = _logo(connection, workspace, version.take)
         pictures = _pictures(connection, workspace, version)
+        voice = trade_of(connection, workspace, version.brand_id, version.brand)
     place = f"brands/{version.brand_id}/takes/{path.take_id}/versions/{path.number}"
     outside = outside_address(current_app.extensions["tonada.settings"], request.host)
     origin = f"version {path.number}, {outside}/{place}" if outside else f"version {path.number}"
-    head = ExportHeader(version.brand, version.name, origin, logo, version.dated)
+    head = ExportHeader(version.brand, version.name, origin, logo, version.dated, voice)
     options, pages = query.to_options(), query.to_pages()
     handoff = Handoff(version.take, head, press_of(query.press), options, query.paper, pages, pictures)
     made = made_file(handoff, path.kind)

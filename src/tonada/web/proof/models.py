@@ -6,7 +6,7 @@ from tonada.core import limits
 from tonada.core.proof.pages import PAGES, Page
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, RATIOS
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
-from tonada.core.proof.voices import NEUTRAL, VOICES, Section
+from tonada.core.proof.voices import NEUTRAL, VOICES, Section, Typesetting, Voice
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.take.proof_settings import USUAL_SIZES
 from tonada.document.parts import Model
@@ -21,11 +21,16 @@ class ProofBody(EvaluateBody):
 
 
 class VoiceAnswer(Model):
-    """A voice with the sections of its home page."""
+    """A voice with the sections of its home page, and what its pages are set in."""
 
     id: VoiceText
     name: str
     home: tuple[Section, ...]
+    type: Typesetting
+
+    @classmethod
+    def of(cls, voice: Voice) -> VoiceAnswer:
+        return cls(id=voice.id, name=voice.name, home=voice.home, type=voice.type)
 
 
 class ScaleAnswer(Model):
@@ -65,6 +70,6 @@ class ProofVocabulary(Model):
                 TextSizeModel(style=style, size=one.size, weight=one.weight)
                 for style, one in USUAL_SIZES.items()
             ),
-            voices=tuple(VoiceAnswer(id=voice.id, name=voice.name, home=voice.home) for voice in VOICES),
+            voices=tuple(VoiceAnswer.of(voice) for voice in VOICES),
             scales=tuple(ScaleAnswer(name=name, ratio=ratio) for name, ratio in RATIOS),
         )
