@@ -10,6 +10,7 @@ from tests.sampling import examples
 from tests.strategies import hexes
 from tests.takes import TAKE, take_of
 from tonada.core.color.contrast import luminance_of
+from tonada.core.color.spaces import hex_to_oklch
 from tonada.core.proof.paints import paints_of
 from tonada.core.take.take import Role, Take
 
@@ -18,6 +19,10 @@ NAMES = [
     "paper",
     "mist",
     "deep",
+    "skin",
+    "skin dark",
+    "leaf",
+    "sky",
     "light",
 ]
 
@@ -40,3 +45,23 @@ def test_another_role_lends_what_is_missing_and_without_primary_there_is_nothing
     paints = {one.name: one.key for one in paints_of(bare)}
     assert (paints["secondary"], paints["accent"], paints["mist"]) == ("primary", "primary", "paper")
     assert paints_of(Take()) == ()
+
+
+HUES = {"skin": (30, 95), "skin dark": (30, 95), "leaf": (40, 180), "sky": (205, 290)}
+
+
+@given(hexes)
+@settings(max_examples=examples(25), deadline=None)
+def test_nobody_has_a_blue_face_and_no_sky_is_green(value: str) -> None:
+    for take in (take_of(value), take_of(value).turned()):
+        paints = {one.name: one.hex for one in paints_of(take)}
+        for name, (first, last) in HUES.items():
+            lightness, chroma, hue = hex_to_oklch(paints[name])
+            is_neutral = chroma < 0.06 or lightness < 0.3
+            assert is_neutral or first <= hue <= last, (name, paints[name])
+
+
+def test_a_brand_with_the_colours_of_nature_lends_them() -> None:
+    paints = {one.name: one.hex for one in paints_of(TAKE)}
+    assert 30 <= hex_to_oklch(paints["skin"])[2] <= 95, "from its clay"
+    assert 205 <= hex_to_oklch(paints["sky"])[2] <= 290, "from its indigo"
