@@ -45,7 +45,7 @@ def generated(count: int) -> Iterator[OwnFile]:
             first = replace(take.swatches[0], origin=origin, name=f"№ {row} “quoted” שלום")
             take = replace(take, swatches=(first, *take.swatches[1:]))
         if row % 7 == 0:
-            proof = replace(take.proof, logo=f"source-{row}", headline="Stars tonight", heading_face="Lora")
+            proof = replace(take.proof, logo=f"source-{row}", language="de", heading_face="Lora")
             take = replace(take, proof=proof)
         if row % 6 == 0:
             harmony = replace(take.harmony, character=next(iter(CHARACTERS)), angles=(draw.random() * 360,))

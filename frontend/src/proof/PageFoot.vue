@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useProofContext } from './context'
+import { provideShared, useProofContext } from './context'
 import PartOf from './PartOf.vue'
 import StandOn from './StandOn.vue'
 
 const context = useProofContext()
+provideShared()
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useProofContext } from './context'
+import { provideShared, useProofContext } from './context'
 import BrandMark from './BrandMark.vue'
 import PartButton from './PartButton.vue'
 import PartOf from './PartOf.vue'
@@ -8,6 +8,7 @@ import StandOn from './StandOn.vue'
 /** The head of a page; the first of its links is the page one is on. */
 defineProps<{ call?: string }>()
 const context = useProofContext()
+provideShared()
 const NAMES = ['Navigation', 'Navigation, second', 'Navigation, third'] as const
 </script>
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { ElementKind, ProofFigures } from '@/api/types'
 import CopyButton from '@/take/CopyButton.vue'
 import LogoNotice from './LogoNotice.vue'
+import OwnWords from './OwnWords.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
@@ -15,7 +16,8 @@ const props = defineProps<{
   part: Part
   proof: ProofFigures
   page: string
-  element: Element | undefined
+  element: HTMLElement | undefined
+  most: number
 }>()
 const emit = defineEmits<{ close: [] }>()
 const take = useTakeStore()
@@ -84,6 +86,13 @@ function give(key: string | null) {
               : ground?.name
         }}
       </p>
+      <OwnWords
+        v-if="element?.dataset.says"
+        :page="element.dataset.says"
+        :part="part.name"
+        :usual="element.textContent.trim()"
+        :most="most"
+      />
       <dl class="rule-list mt-2">
         <div class="flex items-center gap-2 py-1">
           <dt class="w-16">{{ part.look ? 'Text' : 'Colour' }}</dt>

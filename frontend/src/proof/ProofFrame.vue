@@ -7,6 +7,7 @@ import { elementOf, figuresOf, readPart } from './parts'
 import { rootVariables } from './rootVariables'
 import SamplePage from './SamplePage.vue'
 import { pressed } from '@/ui/keys'
+import { typeOver } from './typeOver'
 import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
 
@@ -23,10 +24,12 @@ const props = withDefaults(
     chosen?: string | undefined
     outlined?: boolean
     picks?: boolean
+    /** How many letters a text may be typed over with; none can be typed where it is 0. */
+    mostTyped?: number
     /** Numbers at parts: what a client said there. */
     marks?: readonly Mark[]
   }>(),
-  { chosen: undefined, outlined: false, picks: false, marks: () => [] },
+  { chosen: undefined, outlined: false, picks: false, mostTyped: 0, marks: () => [] },
 )
 const emit = defineEmits<{
   pick: [part: string, section: string | undefined, paint: string | undefined]
@@ -34,6 +37,7 @@ const emit = defineEmits<{
   drawn: [page: Document]
   scroll: [share: number]
   mark: [id: string]
+  say: [page: string, part: string, text: string]
 }>()
 
 /** An address of its own would be in the quirks of old pages, in which sizes are measured otherwise. */
@@ -56,6 +60,7 @@ function prepare(event: Event) {
   page.title = props.title
   root.value = page.body
   page.addEventListener('click', onClick)
+  page.addEventListener('dblclick', onDoubleClick)
   page.addEventListener('keydown', pressed)
   page.addEventListener('mouseover', onHover)
   page.defaultView?.addEventListener('scroll', onScroll, { passive: true })
@@ -71,6 +76,11 @@ watch(
   },
   { flush: 'post' },
 )
+watchPostEffect(() => {
+  const { language, direction } = props.context.figures.spoken
+  const whole = root.value?.ownerDocument.documentElement
+  if (whole) [whole.lang, whole.dir] = [language, direction]
+})
 watchPostEffect(() => root.value?.classList.toggle('picks', props.picks))
 
 /** The marks of what is chosen and what falls short are put on after every drawing. */
@@ -102,6 +112,17 @@ function onClick(event: MouseEvent) {
   const section = event.target.closest<HTMLElement>('[data-section]')
   const painted = event.target.closest<SVGElement>('[data-paint]')
   emit('pick', part?.dataset.part ?? '', section?.dataset.section, painted?.dataset.paint)
+}
+function onDoubleClick({ target }: MouseEvent) {
+  const text = isElement(target) && target.closest<HTMLElement>('[data-says]')
+  if (text && props.mostTyped) type(text)
+}
+function type(text: HTMLElement) {
+  const { says, part } = text.dataset
+  const before = text.textContent.trim()
+  typeOver(text, props.mostTyped, (typed) => {
+    if (says && part && typed !== undefined && typed !== before) emit('say', says, part, typed)
+  })
 }
 function onHover(event: MouseEvent) {
   const part = isElement(event.target) && event.target.closest<HTMLElement>('[data-part]')

@@ -26,10 +26,12 @@ import WordsPanel from './WordsPanel.vue'
 import type { PageWidth } from '@/api/types'
 import { useSelection } from '@/take/useSelection'
 import ProofFrame from './ProofFrame.vue'
+import { saying } from './ownTexts'
 import { elementOf, figuresOf } from './parts'
 import { savePicture } from './picture'
 import { ARRANGEMENTS } from './scatter'
 import type { Arrangement } from './scatter'
+import { setProof } from './settings'
 import { useContext } from './useContext'
 import { useDrawnPage } from './useDrawnPage'
 import { useProof } from './useProof'
@@ -117,6 +119,12 @@ function pick(name: string, section: string | undefined) {
   clicked.value = figures.value?.sections.find(
     (one) => one.page === page.value && one.section === section,
   )?.ground
+}
+/** Words typed over a text of the page; as they were, they are none of one’s own. */
+function say(on: string, part: string, text: string) {
+  if (!take.document) return
+  const texts = saying(take.document.proof.texts, { page: on, part, text })
+  take.change(setProof(take.document, { texts }))
 }
 function choose(name: string) {
   select(name)
@@ -249,9 +257,11 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
             :chosen="isFullscreen ? undefined : selected"
             :outlined="isOutlined"
             picks
+            :most-typed="vocabulary?.most_words"
             :marks="marks"
             @mark="openMark"
             @pick="pick"
+            @say="say"
             @hover="hovered = $event"
             @drawn="read"
           />
@@ -301,6 +311,7 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
               :proof="figures"
               :page="page"
               :element="element"
+              :most="vocabulary.most_words"
               @close="select(undefined)"
             />
             <template v-else>

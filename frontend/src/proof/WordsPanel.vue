@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import type { ProofFigures, ProofVocabulary, VoiceId } from '@/api/types'
+import type { ProofFigures, ProofSettings, ProofVocabulary, VoiceId } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import { saying } from './ownTexts'
 import { setProof } from './settings'
+import { inOneLine } from './typeOver'
 import { copyOf } from './voices'
 import TradeQuestion from './TradeQuestion.vue'
 import { useBrandStore } from '@/take/brand'
@@ -26,21 +28,38 @@ function trade(id: string) {
 }
 
 const FIELDS = [
-  { name: 'headline', label: 'Headline' },
-  { name: 'kicker', label: 'Line above it' },
-  { name: 'button', label: 'Button' },
+  { name: 'headline', label: 'Headline', part: 'Opening’s heading' },
+  { name: 'kicker', label: 'Line above it', part: 'Opening’s kicker' },
+  { name: 'button', label: 'Button', part: 'Opening’s button, label' },
 ] as const
+const PAGE = 'home'
+const saidAt = (part: string) =>
+  settings.value?.texts.find((one) => one.page === PAGE && one.part === part)?.text
 const usual = computed(() => copyOf(props.proof.voice, brand.detail?.brand.name ?? '').home.opening)
 /** What is being typed is kept here: every drawing of the page would set the old words otherwise. */
 const typed = reactive({ headline: '', kicker: '', button: '' })
-for (const { name } of FIELDS)
+for (const { name, part } of FIELDS)
   watch(
-    () => settings.value?.[name],
+    () => saidAt(part),
     (now) => (typed[name] = now ?? ''),
     { immediate: true },
   )
-function say(name: (typeof FIELDS)[number]['name']) {
-  if (take.document) take.change(setProof(take.document, { [name]: typed[name].trim() }))
+function say({ name, part }: (typeof FIELDS)[number]) {
+  if (!take.document) return
+  const said = { page: PAGE, part, text: inOneLine(typed[name]) }
+  take.change(setProof(take.document, { texts: saying(take.document.proof.texts, said) }))
+}
+const AUTOMATIC = ''
+const languages = computed(() => [
+  { value: AUTOMATIC, label: 'As its words are' },
+  ...props.vocabulary.languages.map((one) => ({ value: one.code, label: one.name })),
+])
+function speak(code: string) {
+  const language = (code || null) as ProofSettings['language']
+  if (take.document) take.change(setProof(take.document, { language }))
+}
+function resetAll() {
+  if (take.document) take.change(setProof(take.document, { texts: [] }))
 }
 </script>
 
@@ -62,8 +81,26 @@ function say(name: (typeof FIELDS)[number]['name']) {
         class="field w-full"
         :placeholder="usual[one.name]"
         :maxlength="vocabulary.most_words"
-        @change="say(one.name)"
+        dir="auto"
+        @change="say(one)"
       />
     </label>
+    <p class="mt-2 text-small text-quiet">
+      Double-click any text on a page to type over it.
+      <template v-if="settings.texts.length">
+        {{ settings.texts.length === 1 ? 'One is' : `${settings.texts.length} are` }} yours.
+        <button type="button" class="text-ink underline underline-offset-2" @click="resetAll">
+          Reset all
+        </button>
+      </template>
+    </p>
+    <p class="mt-3 text-quiet">Language of the pages</p>
+    <ChoiceList
+      label="Language of the pages"
+      align="left"
+      :model-value="settings.language ?? AUTOMATIC"
+      :options="languages"
+      @update:model-value="speak"
+    />
   </section>
 </template>

@@ -1,6 +1,8 @@
 /** What every part of a sample page is drawn from, handed down from the frame. */
 import { computed, inject, provide, proxyRefs, shallowRef } from 'vue'
 import type { ComputedRef, InjectionKey, Ref } from 'vue'
+import { EVERY_PAGE, textKey } from './ownTexts'
+import type { OwnText, OwnTexts } from './ownTexts'
 import type { VoiceCopy } from './voices'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
 
@@ -14,6 +16,7 @@ export interface ProofContext {
   picture: string | undefined
   /** Over the picture: a colour of the take with its opacity. */
   layer: { hex: string; alpha: number } | undefined
+  texts: OwnTexts
 }
 
 const CONTEXT: InjectionKey<Ref<ProofContext>> = Symbol('proof')
@@ -31,6 +34,7 @@ export function provideProof(context: () => ProofContext) {
     logo: field('logo'),
     picture: field('picture'),
     layer: field('layer'),
+    texts: field('texts'),
   }
   provide(CONTEXT, shallowRef(proxyRefs(fields)))
 }
@@ -45,6 +49,23 @@ export const provideGround = (ground: ComputedRef<GroundFigures | undefined>) =>
   provide(GROUND, ground)
 }
 export const useGround = () => inject(GROUND, undefined)
+
+const SHARED: InjectionKey<true> = Symbol('shared')
+
+/** What stands in here is the same on all pages: words typed over it are, too. */
+export const provideShared = () => {
+  provide(SHARED, true)
+}
+
+/** The page under which the words of a part are kept, and those typed in place of its own. */
+export function useOwnText(part: () => string) {
+  const context = useProofContext()
+  const isShared = inject(SHARED, false)
+  const page = computed(() => (isShared ? EVERY_PAGE : context.value.page))
+  const own = computed<OwnText | undefined>(() => context.value.texts[textKey(page.value, part())])
+  const spoken = computed(() => context.value.figures.spoken)
+  return { page, own, spoken }
+}
 
 /** “quiet text” as the name of a class or a variable. */
 export const slug = (element: string) => element.replaceAll(' ', '-')

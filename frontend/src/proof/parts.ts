@@ -65,7 +65,7 @@ const groundOf = (element: Element) => {
 }
 
 export const elementOf = (page: Document, name: string) =>
-  page.querySelector(`[data-part="${CSS.escape(name)}"]`)
+  page.querySelector<HTMLElement>(`[data-part="${CSS.escape(name)}"]`)
 
 export function figuresOf(part: Part, proof: ProofFigures): PartFigures | undefined {
   const ground = proof.grounds.find((one) => one.id === part.ground)

@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
+import { ownTextsOf } from './ownTexts'
 import { copyOf } from './voices'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
@@ -30,6 +31,7 @@ export function useContext(
       logo: sourceOf(settings.logo),
       picture: sourceOf(settings.picture),
       layer: drawn.layer ?? undefined,
+      texts: ownTextsOf(settings.texts, drawn),
     }
   })
 }

@@ -58,7 +58,8 @@ it.each(DRAWING_NAMES)('the drawing %s says what it shows, in paints that pages 
   const { label, width, height, shapes } = drawingOf(name)
   expect(label).not.toBe('')
   expect([width, height].every((size) => size >= 100)).toBe(true)
-  const paint = /^(paper|mist|deep|light|skin|skin dark|leaf|sky|(primary|secondary|accent)( light| dark)?)$/
+  const paint =
+    /^(paper|mist|deep|light|skin|skin dark|leaf|sky|(primary|secondary|accent)( light| dark)?)$/
   expect(shapes.filter((one) => !paint.test(one.paint) || !one.outline)).toEqual([])
   expect(shapes.length).toBe(files[`./drawings/${name}.svg`]?.match(/<path /g)?.length)
 })

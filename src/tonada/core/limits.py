@@ -89,8 +89,9 @@ MAX_GROUNDS: Final = 18
 MAX_SECTIONS: Final = 80
 # Deleted takes of a brand that are offered to be brought back.
 MAX_SHOWN_REMOVED: Final = 20
-# Characters of what may be typed in place of a sample page's own words.
-MAX_PAGE_WORDS: Final = 120
+# Of what may be typed in place of a sample page's own words: characters of each, and how many.
+MAX_PAGE_WORDS: Final = 600
+MAX_OWN_TEXTS: Final = 300
 # Of a destination; chosen slots of all destinations; destinations of a workspace are counted by nobody.
 MAX_SLOTS: Final = 64
 MAX_CHOSEN_SLOTS: Final = 400

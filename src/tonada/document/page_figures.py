@@ -18,6 +18,13 @@ from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
 from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
 from tonada.core.proof.own_material import NO_MATERIAL, OwnMaterial
+from tonada.core.proof.own_texts import (
+    Direction,
+    Spoken,
+    SpokenText,
+    page_spoken,
+    spoken_texts,
+)
 from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.typesetting import typeset
@@ -164,11 +171,32 @@ class FacesAnswer(Model):
     text: str
 
 
+class TextAnswer(Model):
+    """Words in place of a page's own, and how they are to be set."""
+
+    page: str
+    part: str
+    text: str
+    language: str
+    direction: Direction
+
+    @classmethod
+    def of(cls, own: SpokenText) -> TextAnswer:
+        return cls(
+            page=own.text.page,
+            part=own.text.part,
+            text=own.text.text,
+            language=own.spoken.language,
+            direction=own.spoken.direction,
+        )
+
+
 class PageFigures(Model):
     """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
     take has one that is still there. over_picture: where its picture lies behind words.
 
-    voice: whose words, pictures and sections. paints: what drawn pictures are painted with, by name.
+    voice: whose words, pictures and sections. spoken: the language of the pages.
+    paints: what drawn pictures are painted with, by name.
     """
 
     grounds: tuple[GroundAnswer, ...]
@@ -177,6 +205,8 @@ class PageFigures(Model):
     layer: LayerAnswer | None
     voice: VoiceText
     faces: FacesAnswer
+    spoken: Spoken
+    texts: tuple[TextAnswer, ...]
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
     logo: LogoAnswer | None = None
@@ -186,6 +216,7 @@ class PageFigures(Model):
     def of(cls, take: Take, guessed: VoiceId | None = None, own: OwnMaterial = NO_MATERIAL) -> PageFigures:
         voice = take.proof.voice or guessed or NEUTRAL
         take = replace(take, proof=typeset(take.proof, voice))
+        texts = take.proof.texts
         ends = duotone_ends(take)
         grounds = grounds_of(take)
         logo = own.logo
@@ -205,6 +236,8 @@ class PageFigures(Model):
             else None,
             voice=voice,
             faces=FacesAnswer(heading=take.proof.heading_face or "", text=take.proof.text_face or ""),
+            spoken=page_spoken(texts, take.proof.language),
+            texts=tuple(map(TextAnswer.of, spoken_texts(texts, take.proof.language))),
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
             logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,

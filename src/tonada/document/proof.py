@@ -7,6 +7,7 @@ from typing import Annotated, Final, Literal
 from pydantic import Field, StringConstraints, WithJsonSchema
 
 from tonada.core import limits
+from tonada.core.proof.own_texts import LANGUAGE_CODES
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE
 from tonada.core.proof.typefaces import FaceName
 from tonada.core.proof.voices import VOICES
@@ -26,6 +27,12 @@ VoiceText = Annotated[
     str,
     StringConstraints(pattern=f"^({'|'.join(voice.id for voice in VOICES)})$"),
     WithJsonSchema({"type": "string", "enum": [voice.id for voice in VOICES]}),
+]
+# A language that can be said of the pages (BCP 47).
+LanguageText = Annotated[
+    str,
+    StringConstraints(pattern=f"^({'|'.join(LANGUAGE_CODES)})$"),
+    WithJsonSchema({"type": "string", "enum": list(LANGUAGE_CODES)}),
 ]
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
@@ -99,6 +106,14 @@ class ChosenSlotModel(OfCore):
     key: ColorKey
 
 
+class OwnTextModel(Model):
+    """Words in place of a sample page's own. page: “every” for what all pages show."""
+
+    page: Identifier
+    part: Name
+    text: Words
+
+
 class ProofModel(OfCore):
     """How the sample pages are set; see the core's ProofSettings."""
 
@@ -117,9 +132,8 @@ class ProofModel(OfCore):
     picture_place: PicturePlace = "behind"
     duotone: DuotoneModel | None = None
     voice: VoiceText | None = None
-    kicker: Words = ""
-    headline: Words = ""
-    button: Words = ""
+    texts: Annotated[tuple[OwnTextModel, ...], Field(max_length=limits.MAX_OWN_TEXTS)] = ()
+    language: LanguageText | None = None
     logo_in_one: bool | None = None
     bare_picture: bool = False
 
@@ -130,6 +144,7 @@ class ProofModel(OfCore):
             sizes=tuple((size.style, proof_parts.TextSize(size.size, size.weight)) for size in self.sizes),
             sections=tuple((section.page, section.section, section.ground) for section in self.sections),
             narrow_sizes=tuple((size.width, size.style, size.size) for size in self.narrow_sizes),
+            texts=tuple(proof_parts.OwnText(one.page, one.part, one.text) for one in self.texts if one.text),
             duotone=(self.duotone.dark, self.duotone.light) if self.duotone else None,
         )
 
@@ -145,10 +160,11 @@ class ProofModel(OfCore):
         found["narrow_sizes"] = [
             {"width": width, "style": style, "size": size} for width, style, size in value.narrow_sizes
         ]
+        found["texts"] = [{"page": one.page, "part": one.part, "text": one.text} for one in value.texts]
         if value.duotone:
             found["duotone"] = {"dark": value.duotone[0], "light": value.duotone[1]}
         return cls.model_validate(found)
 
 
 # What the core has in tuples and a document in objects, with a name for each part.
-_SHAPED: Final = ("sizes", "sections", "narrow_sizes", "duotone")
+_SHAPED: Final = ("sizes", "sections", "narrow_sizes", "duotone", "texts")

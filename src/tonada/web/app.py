@@ -16,6 +16,7 @@ from tonada.web import frontend, health, logs, problems, security
 from tonada.web.access import Access
 from tonada.web.answers import IS_DESCRIBED
 from tonada.web.brands import files as brand_files
+from tonada.web.brands import texts as brand_texts
 from tonada.web.brands import views as brands
 from tonada.web.handoff import changes, recolour, slots
 from tonada.web.handoff import views as handoff
@@ -75,6 +76,7 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
     for blueprint in (
         session.api,
         brands.api,
+        brand_texts.api,
         brand_files.api,
         sources.api,
         lists.api,

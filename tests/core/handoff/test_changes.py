@@ -17,7 +17,14 @@ from tonada.core.handoff.changes_text import changes_markdown, changes_text
 from tonada.core.proof.grounds import set_use
 from tonada.core.take.overlays import add_overlay
 from tonada.core.take.parts import HarmonySettings, Neutral, Origin, SchemeRoles
-from tonada.core.take.proof_settings import ChosenSlot, Element, GroundSettings, ProofSettings, TextSize
+from tonada.core.take.proof_settings import (
+    ChosenSlot,
+    Element,
+    GroundSettings,
+    OwnText,
+    ProofSettings,
+    TextSize,
+)
 from tonada.core.take.recolor import change_pair_text, recolor
 from tonada.core.take.take import Role, Take
 
@@ -105,9 +112,8 @@ EDITS: dict[str, tuple[Edit, str]] = {
     "duotone": (proof_with(duotone=("ink", "paper")), "Duotone"),
     "sections": (proof_with(sections=(("home", "offers", "mist"),)), "offers"),
     "voice": (proof_with(voice="craft"), "craft"),
-    "kicker": (proof_with(kicker="Tonight"), "Tonight"),
-    "headline": (proof_with(headline="Look up"), "Look up"),
-    "button": (proof_with(button="Come"), "Come"),
+    "own text": (proof_with(texts=(OwnText("home", "Opening’s heading", "Look up"),)), "Look up"),
+    "language": (proof_with(language="de"), "de"),
     "logo in one": (proof_with(logo_in_one=True), "Logo in one colour"),
     "bare picture": (proof_with(bare_picture=True), "Picture without an overlay"),
     "slots": (lambda take: replace(take, slots=(ChosenSlot("five-slots", "Background", "mist"),)), "Mist"),
@@ -147,7 +153,7 @@ def test_every_field_that_a_document_has_is_among_them() -> None:
     """A field that is added to a take has to be told of; this is where that shows."""
     assert {field.name for field in fields(ProofSettings)} == {
         "heading_face", "text_face", "sizes", "logo", "picture", "overlay", "sections", "narrow_sizes",
-        "picture_place", "duotone", "voice", "kicker", "headline", "button",
+        "picture_place", "duotone", "voice", "texts", "language",
         "logo_in_one", "bare_picture",
     }  # fmt: skip
     assert len(fields(HarmonySettings)) == 14

@@ -4,11 +4,10 @@ import { useProofContext } from '@/proof/context'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
 
-/** The words of an opening; headline, kicker and button may be the designer’s own. */
+/** The words of an opening. */
 defineProps<{ overPicture?: boolean }>()
 const context = useProofContext()
 const opening = computed(() => context.value.copy.home.opening)
-const own = computed(() => context.value.settings)
 </script>
 
 <template>
@@ -20,10 +19,10 @@ const own = computed(() => context.value.settings)
         :element="overPicture ? 'text' : 'quiet text'"
         look="small"
         class="kicker"
-        >{{ own.kicker || opening.kicker }}</PartOf
+        >{{ opening.kicker }}</PartOf
       >
       <PartOf name="Opening’s heading" element="heading" as="h1" look="h1">{{
-        own.headline || opening.headline
+        opening.headline
       }}</PartOf>
     </div>
     <div class="stack">
@@ -31,7 +30,7 @@ const own = computed(() => context.value.settings)
         opening.text
       }}</PartOf>
       <div class="row actions">
-        <PartButton name="Opening’s button">{{ own.button || opening.button }}</PartButton>
+        <PartButton name="Opening’s button">{{ opening.button }}</PartButton>
         <PartOf
           v-if="opening.second"
           name="Opening’s second button"

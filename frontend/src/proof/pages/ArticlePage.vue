@@ -31,13 +31,18 @@ const article = computed(() => context.value.copy.article)
     </StandOn>
     <StandOn section="body">
       <div class="reading wide pad stack">
-        <PartOf name="First paragraph" element="text" look="text"
-          >{{ article.first }}
+        <p>
+          <PartOf name="First paragraph" element="text" as="span" look="text">{{
+            article.first
+          }}</PartOf>{{ ' ' }}
           <PartOf name="Link in a text" element="link" as="a" look="text" href="#">{{
             article.link
           }}</PartOf>
-          {{ article.after }}</PartOf
-        >
+          {{ ' ' }}
+          <PartOf name="First paragraph, its end" element="text" as="span" look="text">{{
+            article.after
+          }}</PartOf>
+        </p>
         <PartOf name="Section’s heading" element="heading" as="h2" look="h2">{{
           article.heading
         }}</PartOf>

@@ -27,12 +27,14 @@ const mail = computed(() => context.value.copy.mail)
             <PartOf :name="`News ${row + 1}, heading`" element="heading" as="h2" look="h3">{{
               one.title
             }}</PartOf>
-            <PartOf :name="`News ${row + 1}, text`" element="text" look="text"
-              >{{ one.text }}
+            <p>
+              <PartOf :name="`News ${row + 1}, text`" element="text" as="span" look="text">{{
+                one.text
+              }}</PartOf>{{ ' ' }}
               <PartOf :name="`News ${row + 1}, link`" element="link" as="a" look="text" href="#"
                 >More of it</PartOf
-              ></PartOf
-            >
+              >
+            </p>
           </template>
         </div>
       </StandOn>
@@ -47,13 +49,17 @@ const mail = computed(() => context.value.copy.mail)
       </StandOn>
       <StandOn section="foot" as="footer">
         <div class="card">
-          <PartOf name="Foot’s text" element="quiet text" look="small"
-            >You get this because you asked for it in March.
+          <p>
+            <PartOf name="Foot’s text" element="quiet text" as="span" look="small"
+              >You get this because you asked for it in March.</PartOf
+            >{{ ' ' }}
             <PartOf name="Foot’s link" element="link" as="a" look="small" href="#"
               >Unsubscribe</PartOf
+            >{{ ' ' }}
+            <PartOf name="Foot’s text, its end" element="quiet text" as="span" look="small"
+              >with one click.</PartOf
             >
-            with one click.</PartOf
-          >
+          </p>
         </div>
       </StandOn>
     </div>

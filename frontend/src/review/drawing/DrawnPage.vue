@@ -3,6 +3,7 @@ import { computed, watchPostEffect } from 'vue'
 import type { ProofContext } from '@/proof/context'
 import { rootVariables } from '@/proof/rootVariables'
 import SamplePage from '@/proof/SamplePage.vue'
+import { ownTextsOf } from '@/proof/ownTexts'
 import { copyOf } from '@/proof/voices'
 import type { Drawn } from './drawn'
 
@@ -20,9 +21,13 @@ const context = computed<ProofContext>(() => {
     logo,
     picture,
     layer: figures.layer ?? undefined,
+    texts: ownTextsOf(figures.texts, figures),
   }
 })
 watchPostEffect(() => {
+  const { language, direction } = context.value.figures.spoken
+  document.documentElement.lang = language
+  document.documentElement.dir = direction
   for (const [name, value] of Object.entries(rootVariables(context.value)))
     document.body.style.setProperty(name, value)
 })

@@ -16,7 +16,7 @@ from tonada.core.proof.grounds import STANDARD_GROUNDS
 from tonada.core.proof.pages import PAGES
 from tonada.core.proof.voices import voice_of
 from tonada.core.take.parts import PARTS_OF_A_SCHEME, Assignment, Pair
-from tonada.core.take.proof_settings import TEXT_STYLES, WIDTHS, ProofSettings
+from tonada.core.take.proof_settings import EVERY_PAGE, TEXT_STYLES, WIDTHS, ProofSettings
 from tonada.core.take.take import Take, role_name
 
 Section: TypeAlias = Literal[
@@ -38,9 +38,7 @@ _PROOF_LABELS: Final[Mapping[str, tuple[Section, str]]] = {
     "bare_picture": ("Pages", "Picture without an overlay"),
     "picture_place": ("Pages", "Place of the picture"),
     "duotone": ("Pages", "Duotone of the picture"),
-    "kicker": ("Pages", "Line over the headline"),
-    "headline": ("Pages", "Headline"),
-    "button": ("Pages", "Button of the opening"),
+    "language": ("Pages", "Language of the pages"),
     "logo_in_one": ("Pages", "Logo in one colour where it can’t be seen"),
 }
 _HARMONY_LABELS: Final[Mapping[str, str]] = {
@@ -243,10 +241,18 @@ def _of_proof(take: Take) -> Iterator[tuple[Subject, Fact]]:
     voice = BY_RULE if proof.voice is None else f"{_voice(proof.voice)} ({proof.voice})"
     yield ("proof", "voice"), Fact("Pages", "Trade", voice)
     yield from _sizes(proof)
-    pages = {page.id: page.name for page in PAGES}
+    for text in proof.texts:
+        yield (
+            ("proof", "text", text.page, text.part),
+            Fact("Pages", f"{text.part}, {_page(text.page)}", f"“{text.text}”", absent=AS_PAGES_HAVE_IT),
+        )
     for page, section_, ground in proof.sections:
-        label = f"Section “{section_}” of {pages.get(page, page)}"
+        label = f"Section “{section_}” of {_page(page)}"
         yield ("proof", "section", page, section_), Fact("Pages", label, f"on {ground}", absent=BY_RULE)
+
+
+def _page(page: str) -> str:
+    return {EVERY_PAGE: "every page", **{one.id: one.name for one in PAGES}}.get(page, page)
 
 
 def _sizes(proof: ProofSettings) -> Iterator[tuple[Subject, Fact]]:

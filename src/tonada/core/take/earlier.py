@@ -2,6 +2,8 @@
 
 Format 1, before release 0.2: the roles night, good, caution, bad and note; what a ground's elements use
 was what its figures "wear"; a button's background was its face.
+
+Before own files of version 6 an opening's own words had a field each; they are texts as any now.
 """
 
 from __future__ import annotations
@@ -21,6 +23,12 @@ ROLES_OF_FORMAT_1: Final = {
     "note": "info",
 }
 _ELEMENTS: Final = {**ROLES_OF_FORMAT_1, "button face": "button background"}
+# The words of an opening that had fields of their own, and the parts that show them.
+_OPENING_WORDS: Final = {
+    "kicker": "Opening’s kicker",
+    "headline": "Opening’s heading",
+    "button": "Opening’s button, label",
+}
 # The lists of a document whose entries have an id of their own.
 _OWNERS: Final = ("swatches", "neutrals", "overlays")
 
@@ -31,12 +39,24 @@ Rename: TypeAlias = Callable[[Any], Any]
 def current_document(document: Mapping[str, Any]) -> dict[str, Any]:
     """Return a document in this format; one that is in it already comes back as it is."""
     found = dict(document)
-    return _from_format_1(found) if found.get("format") == 1 else found
+    found = _from_format_1(found) if found.get("format") == 1 else found
+    return _fields(proof=_with_texts)(found) if isinstance(found.get("proof"), Mapping) else found
 
 
 def current_role(role: str) -> str:
     """Return the name that a role of format 1 has now."""
     return ROLES_OF_FORMAT_1.get(role, role)
+
+
+def _with_texts(proof: Mapping[str, Any]) -> dict[str, Any]:
+    """Return the settings of a proof with the opening's own words among its texts."""
+    kept = {name: value for name, value in proof.items() if name not in _OPENING_WORDS}
+    moved = [
+        {"page": "home", "part": part, "text": proof[name]}
+        for name, part in _OPENING_WORDS.items()
+        if proof.get(name)
+    ]
+    return {**kept, "texts": [*moved, *kept.get("texts", [])]} if moved else kept
 
 
 def _from_format_1(document: dict[str, Any]) -> dict[str, Any]:

@@ -93,6 +93,19 @@ NARROWED_ABOVE: Final = 16.0
 
 
 @dataclass(frozen=True, slots=True)
+class OwnText:
+    """Words in place of a sample page's own. page: its id, or EVERY_PAGE. part: its name on the page."""
+
+    page: str
+    part: str
+    text: str
+
+
+# Of a text that all pages show, such as in their foot.
+EVERY_PAGE: Final = "every"
+
+
+@dataclass(frozen=True, slots=True)
 class ProofSettings:
     """How the sample pages are set; the same by day and by night.
 
@@ -104,8 +117,8 @@ class ProofSettings:
     where bare_picture says so.
     duotone: the roles that dark and light parts of the picture are painted with, or None.
     sections: a page, a section and the ground that it was given, where it departs from the page's.
-    voice: None for the one guessed. kicker, headline, button: of the home page's opening, in place of
-    the voice's own where they aren't empty.
+    voice: None for the one guessed. texts: in place of the voice's own. language: of the pages, BCP 47;
+    None for the one that these texts are in.
     """
 
     heading_face: str | None = None
@@ -119,9 +132,8 @@ class ProofSettings:
     picture_place: PicturePlace = "behind"
     duotone: tuple[str, str] | None = None
     voice: VoiceId | None = None
-    kicker: str = ""
-    headline: str = ""
-    button: str = ""
+    texts: tuple[OwnText, ...] = ()
+    language: str | None = None
     logo_in_one: bool | None = None
     bare_picture: bool = False
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from tonada.core import limits
+from tonada.core.proof.own_texts import OFFERED_LANGUAGES
 from tonada.core.proof.pages import PAGES, Page
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE, RATIOS
 from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
@@ -10,7 +11,7 @@ from tonada.core.proof.voices import NEUTRAL, VOICES, Section, Typesetting, Voic
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.take.proof_settings import USUAL_SIZES
 from tonada.document.parts import Model
-from tonada.document.proof import TextSizeModel, VoiceText
+from tonada.document.proof import LanguageText, TextSizeModel, VoiceText
 from tonada.web.takes.models import EvaluateBody
 
 
@@ -40,6 +41,13 @@ class ScaleAnswer(Model):
     ratio: float
 
 
+class LanguageAnswer(Model):
+    """A language that the pages can be said to be in (BCP 47), and what its speakers call it."""
+
+    code: LanguageText
+    name: str
+
+
 class ProofVocabulary(Model):
     """The pages, the typefaces that ship, and which roles count as grounds and as calls.
 
@@ -53,6 +61,7 @@ class ProofVocabulary(Model):
     voices: tuple[VoiceAnswer, ...]
     scales: tuple[ScaleAnswer, ...]
     neutral: VoiceText = NEUTRAL
+    languages: tuple[LanguageAnswer, ...]
     least_size: float = LEAST_SIZE
     largest_size: float = LARGEST_SIZE
     most_words: int = limits.MAX_PAGE_WORDS
@@ -71,5 +80,6 @@ class ProofVocabulary(Model):
                 for style, one in USUAL_SIZES.items()
             ),
             voices=tuple(VoiceAnswer.of(voice) for voice in VOICES),
+            languages=tuple(LanguageAnswer(code=code, name=name) for code, name in OFFERED_LANGUAGES),
             scales=tuple(ScaleAnswer(name=name, ratio=ratio) for name, ratio in RATIOS),
         )
