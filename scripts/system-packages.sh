@@ -14,7 +14,7 @@ fi
 compgen -G '/usr/lib/*/libpangoft2-1.0.so.0' >/dev/null || missing+=(libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0)
 # Letters of names in all alphabets, and in Chinese, Japanese and Korean.
 [ -e /usr/share/fonts/truetype/noto/NotoSansThai-Regular.ttf ] || missing+=(fonts-noto-core)
-[ -e /usr/share/fonts/truetype/droid/DroidSansFallbackFull.ttf ] || missing+=(fonts-droid-fallback)
+[ -e /usr/share/fonts/opentype/noto/NotoSansCJK-Bold.ttc ] || missing+=(fonts-noto-cjk)
 [ -e /usr/share/color/icc/ghostscript/default_cmyk.icc ] || missing+=(libgs-common)
 [ -e /etc/ssl/certs/ca-certificates.crt ] || missing+=(ca-certificates)
 if [ "${1:-}" = "--tests" ]; then

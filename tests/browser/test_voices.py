@@ -28,6 +28,7 @@ ASK = """async ([method, path, body]) => {
 }"""
 # Of the home page of a fresh proposal: how far what is painted may lie from the plan.
 POINTS = 5
+HEADLINE = {"page": "home", "part": "Opening’s heading"}
 
 
 def ask(page: Page, method: str, path: str, body: object = None) -> Any:
@@ -93,7 +94,11 @@ def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> Non
 def test_no_page_is_wider_than_its_window(page: Page) -> None:
     brand, take = fresh_brand(page)
     long = "Donaudampfschifffahrtsgesellschaftskapitänswitwenrente"
-    save(page, take, lambda document: document | {"proof": document["proof"] | {"headline": long}})
+    save(
+        page,
+        take,
+        lambda document: document | {"proof": document["proof"] | {"texts": [HEADLINE | {"text": long}]}},
+    )
     pages: list[tuple[VoiceId, str]] = [(one.id, "home") for one in VOICES]
     pages += [("hall", one.id) for one in PAGES]
     for voice, name in some(pages, 6):
@@ -257,7 +262,9 @@ def test_type_is_chosen_by_looking_and_a_size_out_of_range_is_said(page: Page) -
         "Type a whole number from 8 to 200. Nothing was changed."
     )
     expect(size).to_have_value("500")
-    assert frame.evaluate("() => getComputedStyle(document.querySelector('h1')).fontSize") == "48px"
+    assert frame.evaluate("() => getComputedStyle(document.querySelector('h1')).fontSize") == "51px", (
+        "the observatory’s"
+    )
     page.get_by_role("button", name="Ratio of the scale: By a ratio…").click()
     page.get_by_role("option", name="By 1.5 fifth").click()
     frame.wait_for_function("() => getComputedStyle(document.querySelector('h1')).fontSize === '81px'")

@@ -106,6 +106,12 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     opening = {"page": "home", "section": "opening", "ground": "deep", "has_logo": False}
     assert opening in said["sections"]
     assert said["voice"] == "hall"
+    own = {one["part"]: one["text"] for one in said["texts"]}
+    assert own == {
+        "Opening’s kicker": "An evening",
+        "Opening’s heading": "Sit — close",
+        "Opening’s button, label": "Tickets",
+    }, "fields of an earlier Tonada are texts as any"
     assert next(one for one in said["styles"] if one["style"] == "h1")["phone"] == 40
     sizes = [{"style": "h3", "size": 26, "weight": 400}]
     small = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": {"sizes": sizes}}}).get_json()

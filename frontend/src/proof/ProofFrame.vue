@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch, watchPostEffect } from 'vue'
 import type { ProofContext } from './context'
+import { giveLetters, letterFontsOf } from './letterFonts'
 import { drawMarks } from './marks'
 import type { Mark } from './marks'
 import { elementOf, figuresOf, readPart } from './parts'
@@ -80,6 +81,10 @@ watchPostEffect(() => {
   const { language, direction } = props.context.figures.spoken
   const whole = root.value?.ownerDocument.documentElement
   if (whole) [whole.lang, whole.dir] = [language, direction]
+})
+const letters = computed(() => letterFontsOf(props.context.figures))
+watchPostEffect(() => {
+  if (root.value) giveLetters(root.value.ownerDocument, letters.value)
 })
 watchPostEffect(() => root.value?.classList.toggle('picks', props.picks))
 

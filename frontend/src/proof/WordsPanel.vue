@@ -94,6 +94,10 @@ function resetAll() {
         </button>
       </template>
     </p>
+    <p v-for="one in proof.letters" :key="one.family" class="mt-2 text-small text-quiet">
+      {{ one.instead_of.join(' and ') }} {{ one.instead_of.length > 1 ? 'have' : 'has' }} no such
+      letters; {{ one.name }} draws them.
+    </p>
     <p class="mt-3 text-quiet">Language of the pages</p>
     <ChoiceList
       label="Language of the pages"

@@ -23,6 +23,7 @@ const take = (name: string, version: number): ShownTake => ({
   },
   logo: null,
   picture: null,
+  letters: [],
   sheet: 's'.repeat(64),
 })
 

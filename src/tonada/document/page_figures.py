@@ -16,6 +16,7 @@ from tonada.core.proof.chart_series import NEEDED, series_of
 from tonada.core.proof.choices import needed_for, strictest_size
 from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
+from tonada.core.proof.letters import Letters, letters_for
 from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
 from tonada.core.proof.own_material import NO_MATERIAL, OwnMaterial
 from tonada.core.proof.own_texts import (
@@ -195,7 +196,8 @@ class PageFigures(Model):
     """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
     take has one that is still there. over_picture: where its picture lies behind words.
 
-    voice: whose words, pictures and sections. spoken: the language of the pages.
+    voice: whose words, pictures and sections. spoken: the language of the pages. letters: that
+    own words need beyond those of the typefaces.
     paints: what drawn pictures are painted with, by name.
     """
 
@@ -207,6 +209,7 @@ class PageFigures(Model):
     faces: FacesAnswer
     spoken: Spoken
     texts: tuple[TextAnswer, ...]
+    letters: tuple[Letters, ...]
     paints: tuple[Paint, ...]
     duotone: DuotoneAnswer | None
     logo: LogoAnswer | None = None
@@ -217,6 +220,7 @@ class PageFigures(Model):
         voice = take.proof.voice or guessed or NEUTRAL
         take = replace(take, proof=typeset(take.proof, voice))
         texts = take.proof.texts
+        spoken = spoken_texts(texts, take.proof.language)
         ends = duotone_ends(take)
         grounds = grounds_of(take)
         logo = own.logo
@@ -237,7 +241,8 @@ class PageFigures(Model):
             voice=voice,
             faces=FacesAnswer(heading=take.proof.heading_face or "", text=take.proof.text_face or ""),
             spoken=page_spoken(texts, take.proof.language),
-            texts=tuple(map(TextAnswer.of, spoken_texts(texts, take.proof.language))),
+            texts=tuple(map(TextAnswer.of, spoken)),
+            letters=letters_for(spoken, take.proof.heading_face or "", take.proof.text_face or ""),
             paints=paints_of(take),
             duotone=DuotoneAnswer.of(*ends) if ends else None,
             logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import hashlib
+from collections.abc import Mapping
 from typing import Annotated, Any, Literal, TypeAlias
 
 import orjson
@@ -47,11 +48,20 @@ class ShownPage(Model):
     name: str
 
 
+class ShownLetters(Model):
+    """Letters that own words need beyond those of the typefaces. file: a digest of a font."""
+
+    family: str
+    weight: int
+    file: FileDigest
+
+
 class ShownTake(Model):
     """A version of a take. digest: SHA-256 of its document, see `document_digest`.
 
     drawn: what its pages are drawn with, by scheme; only the set of pages of its time reads it.
     colors: by scheme. logo, picture, sheet: digests of files of the review.
+    letters: fonts.
     """
 
     name: str
@@ -64,6 +74,7 @@ class ShownTake(Model):
     logo: FileDigest | None
     picture: FileDigest | None
     sheet: FileDigest
+    letters: tuple[ShownLetters, ...] = ()
 
 
 class ReviewContent(Model):
@@ -136,3 +147,10 @@ class OutsideAnswers(Model):
 def document_digest(document: dict[str, Any]) -> str:
     """Return what a version's document is known by: SHA-256, in hex, of its JSON with sorted keys."""
     return hashlib.sha256(orjson.dumps(document, option=orjson.OPT_SORT_KEYS)).hexdigest()
+
+
+def digests_shown(content: Mapping[str, Any]) -> frozenset[str]:
+    """Return the digests of the files that the takes of a review show, of its content as it is kept."""
+    shown = (take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet"))
+    fonts = (one["file"] for take in content["takes"] for one in take.get("letters", ()))
+    return frozenset(digest for digest in (*shown, *fonts) if digest)

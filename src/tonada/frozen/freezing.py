@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
+from contextlib import suppress
 from dataclasses import dataclass
 from typing import Any, Final
 
 from tonada.core.color.press import Press
 from tonada.core.color.writing import WrittenAs, written
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.letters import Letters
 from tonada.core.proof.own_material import OwnMaterial
 from tonada.core.proof.pages import PAGES
 from tonada.core.take.proof_settings import VoiceId
@@ -18,6 +20,7 @@ from tonada.document.page_figures import PageFigures
 from tonada.document.review import (
     ReviewContent,
     ShownColor,
+    ShownLetters,
     ShownPage,
     ShownTake,
     ShownValue,
@@ -26,6 +29,7 @@ from tonada.document.review import (
 )
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import ExportHeader, SheetPages, pdf_sheet
+from tonada.files.letters import LETTER_WEIGHTS, LetterWeight, NoLetters, letters_font
 from tonada.frozen.page_set import ReviewFile, review_file_of
 
 # What a colleague may want to copy, and how each is called.
@@ -76,6 +80,7 @@ class _Kept:
     logo: str | None
     picture: str | None
     sheet: str
+    letters: tuple[ShownLetters, ...]
 
 
 def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> Frozen:
@@ -94,6 +99,11 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
             logo=keep(material.logo, "image/png") if material.logo else None,
             picture=keep(material.picture, "image/png") if material.picture else None,
             sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
+            letters=tuple(
+                ShownLetters(family=letters.family, weight=weight, file=keep(font, "font/woff2"))
+                for letters in PageFigures.of(take, frame.voice).letters
+                for weight, font in _fonts(letters)
+            ),
         )
         shown.append(_shown(frame, material, take, kept))
     names = {page.id: page.name for page in PAGES}
@@ -106,6 +116,13 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
         takes=tuple(shown),
     )
     return Frozen(content, tuple(files.values()))
+
+
+def _fonts(letters: Letters) -> Iterator[tuple[LetterWeight, bytes]]:
+    """Yield a font for each weight; none where the typeface isn't on this machine."""
+    for weight in LETTER_WEIGHTS:
+        with suppress(NoLetters):
+            yield weight, letters_font(letters.script, letters.kind, weight, letters.characters)
 
 
 def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTake:
@@ -147,4 +164,5 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
         logo=kept.logo,
         picture=kept.picture,
         sheet=kept.sheet,
+        letters=kept.letters,
     )

@@ -59,6 +59,11 @@ function draw() {
     page: props.page,
     logo: take.logo ? props.fileOf(take.logo) : undefined,
     picture: take.picture ? props.fileOf(take.picture) : undefined,
+    letters: take.letters.map(({ family, weight, file }) => ({
+      family,
+      weight,
+      source: props.fileOf(file),
+    })),
   })
   if (props.picks && drawnIn) drawnIn.body.style.cursor = 'pointer'
 }

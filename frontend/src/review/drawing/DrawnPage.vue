@@ -3,6 +3,7 @@ import { computed, watchPostEffect } from 'vue'
 import type { ProofContext } from '@/proof/context'
 import { rootVariables } from '@/proof/rootVariables'
 import SamplePage from '@/proof/SamplePage.vue'
+import { giveLetters } from '@/proof/letterFonts'
 import { ownTextsOf } from '@/proof/ownTexts'
 import { copyOf } from '@/proof/voices'
 import type { Drawn } from './drawn'
@@ -25,6 +26,7 @@ const context = computed<ProofContext>(() => {
   }
 })
 watchPostEffect(() => {
+  giveLetters(document, props.drawn.letters ?? [])
   const { language, direction } = context.value.figures.spoken
   document.documentElement.lang = language
   document.documentElement.dir = direction

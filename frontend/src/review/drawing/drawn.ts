@@ -4,6 +4,7 @@
  * docs/decisions/0028-a-review-keeps-what-draws-it.md.
  */
 import type { ProofFigures, ProofSettings } from '@/api/types'
+import type { LetterFont } from '@/proof/letterFonts'
 
 export interface Drawn {
   page: string
@@ -13,6 +14,7 @@ export interface Drawn {
   /** Addresses of pictures; they may be data addresses. */
   logo: string | undefined
   picture: string | undefined
+  letters?: readonly LetterFont[]
 }
 
 declare global {

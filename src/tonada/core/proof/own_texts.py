@@ -6,6 +6,7 @@ from collections import Counter
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
+from itertools import chain
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.take.proof_settings import OwnText
@@ -164,6 +165,15 @@ def _script(character: str) -> str:
     return script
 
 
+def script_of_language(language: str) -> str:
+    """Return the script that a language is written in here (ISO 15924)."""
+    if language == "ja":
+        return "Jpan"
+    told = (script for script, one, _ in _TELLING if one == language)
+    scripts = (script for script, one in _LANGUAGES.items() if one == language)
+    return next(chain(told, scripts), LATIN)
+
+
 def characters_of(texts: Iterable[str]) -> str:
     """Return each character once, sorted."""
     return "".join(sorted({character for text in texts for character in text}))
@@ -176,7 +186,9 @@ def _is_written(chosen: str, guessed: str, scripts: Counter[str]) -> bool:
     most = scripts.most_common(1)[0][0]
     others = [script for script, language in _LANGUAGES.items() if language == chosen]
     told = [script for script, language, _ in _TELLING if language == chosen]
-    written = set(others + told) or {LATIN}
+    # Japanese and Korean use letters of Chinese.
+    shared = ["Hani"] if chosen in ("ja", "ko") else []
+    written = set(others + told + shared) or {LATIN}
     return most in written
 
 

@@ -28,12 +28,13 @@ FaceName: TypeAlias = Literal[
 
 @dataclass(frozen=True, slots=True)
 class Typeface:
-    """lightest, heaviest: the weights that its file has."""
+    """lightest, heaviest: the weights that its file has. scripts: besides Latin (ISO 15924)."""
 
     name: FaceName
     kind: Kind
     lightest: int
     heaviest: int
+    scripts: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,13 +52,13 @@ TYPEFACES: Final = (
     Typeface("Fraunces", "serif", 100, 900),
     Typeface("Instrument Sans", "grotesque", 400, 700),
     Typeface("Karla", "grotesque", 200, 800),
-    Typeface("Literata", "serif", 200, 900),
-    Typeface("Lora", "serif", 400, 700),
-    Typeface("Manrope", "geometric", 200, 800),
+    Typeface("Literata", "serif", 200, 900, ("Cyrl", "Grek")),
+    Typeface("Lora", "serif", 400, 700, ("Cyrl",)),
+    Typeface("Manrope", "geometric", 200, 800, ("Cyrl", "Grek")),
     Typeface("Newsreader", "serif", 200, 800),
-    Typeface("Rubik", "geometric", 300, 900),
-    Typeface("Source Sans 3", "humanist", 200, 900),
-    Typeface("Source Serif 4", "serif", 200, 900),
+    Typeface("Rubik", "geometric", 300, 900, ("Arab", "Cyrl", "Hebr")),
+    Typeface("Source Sans 3", "humanist", 200, 900, ("Cyrl", "Grek")),
+    Typeface("Source Serif 4", "serif", 200, 900, ("Cyrl", "Grek")),
     Typeface("Space Grotesk", "geometric", 300, 700),
     Typeface("Work Sans", "grotesque", 100, 900),
 )

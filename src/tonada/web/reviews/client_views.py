@@ -11,7 +11,7 @@ from flask import Response, current_app, request
 from flask_wtf.csrf import generate_csrf
 
 from tonada.core.errors import InputError
-from tonada.document.review import ReviewContent
+from tonada.document.review import ReviewContent, digests_shown
 from tonada.mail.messages import CameBack, approval_made, choice_made, remark_made
 from tonada.mail.server import Letter
 from tonada.store.errors import NotFound
@@ -136,8 +136,7 @@ def stream(path: TokenPath) -> Response:
 def read_file(path: TokenFilePath) -> Response:
     with guest(path.token) as found:
         content = found.review.content
-        shown = {take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet")}
-        if path.digest not in shown:
+        if path.digest not in digests_shown(content):
             raise NotFound("file")
         file = frozen.read_file(found.connection, found.workspace, bytes.fromhex(path.digest))
         brand = str(content["brand"])

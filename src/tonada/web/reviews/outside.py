@@ -7,7 +7,7 @@ from uuid import UUID
 from flask import Response, current_app
 
 from tonada.core.errors import InputError
-from tonada.document.review import OutsideAnswers
+from tonada.document.review import OutsideAnswers, ReviewContent, digests_shown
 from tonada.files.client_sheet import page_of, pdf_of
 from tonada.frozen.answers import read_answers
 from tonada.frozen.one_file import OneFile, offline_files, review_file
@@ -45,12 +45,9 @@ def download_review(path: ReviewPath) -> Response:
     with workspace_connection() as (connection, workspace):
         review = frozen.find(connection, workspace, path.review_id)
         content = review.content
-        shown = {
-            take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet") if take[kind]
-        }
         pictures = {
             digest: (file.mimetype, file.content)
-            for digest in shown
+            for digest in digests_shown(content)
             for file in (frozen.read_file(connection, workspace, bytes.fromhex(digest)),)
         }
         names = frozen.read_set(connection, workspace, review.page_set)
@@ -61,7 +58,7 @@ def download_review(path: ReviewPath) -> Response:
     made = review_file(
         OneFile(
             review=str(review.id),
-            content=content,
+            content=ReviewContent.model_validate(content).model_dump(mode="json"),
             may_comment=review.may_comment,
             may_choose=review.may_choose,
             may_approve=review.may_approve,
