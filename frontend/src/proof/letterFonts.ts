@@ -36,7 +36,7 @@ export function giveLetters(page: Document, fonts: readonly LetterFont[]) {
     page.fonts.add(font)
   }
   // The old ones stay until the new ones are there, or the letters would blink.
-  void Promise.allSettled([...now.values()].map((font) => font.load())).then(() => {
+  void page.fonts.ready.then(() => {
     for (const [source, font] of before) if (!now.has(source)) page.fonts.delete(font)
   })
   fontsByPage.set(page, now)

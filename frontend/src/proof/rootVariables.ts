@@ -3,8 +3,14 @@ import type { ProofContext } from './context'
 
 /** What the root of a sample page hands down to all of it: typefaces, sizes, paints of its pictures. */
 export function rootVariables({ figures }: ProofContext): Record<string, string> {
-  const letters = figures.letters.map((one) => `'${one.family}', `).join('')
-  const face = (name: string) => `'${name} Variable', ${letters}sans-serif`
+  const face = (name: string) =>
+    [
+      `'${name} Variable'`,
+      ...figures.letters
+        .filter((one) => one.instead_of.includes(name))
+        .map((one) => `'${one.family}'`),
+      'sans-serif',
+    ].join(', ')
   const sizes = figures.styles.flatMap((one) => [
     [`--size-${one.style}`, `${one.size.toString()}px`],
     [`--tablet-${one.style}`, `${one.tablet.toString()}px`],
