@@ -38,12 +38,17 @@ const WIDTHS = [
   { value: 'wide', label: 'Wide' },
   { value: 'phone', label: 'Phone' },
 ] as const
-const widths = computed(() => WIDTHS.filter(({ value }) => content.value.widths.includes(value)))
-const width = ref<'wide' | 'phone'>(
+const widths = computed(() => {
+  const there = WIDTHS.filter(({ value }) => content.value.widths.includes(value))
+  return there.length > 1 ? [{ value: 'both', label: 'Both' } as const, ...there] : there
+})
+const wanted = ref<'both' | 'wide' | 'phone'>(
   isNarrow.value && content.value.widths.includes('phone')
     ? 'phone'
-    : (content.value.widths[0] ?? 'wide'),
+    : (widths.value[0]?.value ?? 'wide'),
 )
+/** What is said of a page is said of the wide one where both are seen. */
+const width = computed(() => (wanted.value === 'both' ? 'wide' : wanted.value))
 const SCHEMES = [
   { value: 'day', label: 'Day' },
   { value: 'night', label: 'Night' },
@@ -189,7 +194,7 @@ const ends = computed(
         <RadioBar v-if="views.length > 1" v-model="view" label="Pages" :options="views" />
         <RadioBar
           v-if="widths.length > 1 && view !== COLORS && !isNarrow"
-          v-model="width"
+          v-model="wanted"
           label="Width"
           :options="widths"
         />
@@ -214,6 +219,7 @@ const ends = computed(
           :view="view"
           :scheme="scheme"
           :width="width"
+          :has-phone="wanted === 'both' && !isNarrow"
           :share="lookedAt[view] ?? 0"
           :is-narrow="isNarrow"
           :talk="talk"

@@ -17,6 +17,8 @@ const props = defineProps<{
   view: string
   scheme: 'day' | 'night'
   width: 'wide' | 'phone'
+  /** Whether the page on a phone stands beside the wide one. */
+  hasPhone: boolean
   /** How far down the page one has looked, 0 to 1. */
   share: number
   isNarrow: boolean
@@ -51,7 +53,12 @@ const pixels = computed(() => {
   if (!props.isNarrow) return WIDE
   return Math.round(Math.min(WIDE, Math.max(LEAST_WIDE, across.value / READABLE)))
 })
-const scale = computed(() => Math.min(1, across.value / pixels.value))
+/** Of the phone beside a wide page: somewhat larger than true, as it is held nearer. */
+const BESIDE = 0.27
+const GAP = 12
+const phone = computed(() => (props.hasPhone ? Math.round(across.value * BESIDE) : 0))
+const room = computed(() => across.value - (phone.value ? phone.value + GAP : 0))
+const scale = computed(() => Math.min(1, room.value / pixels.value))
 
 const marks = computed<readonly Mark[]>(() =>
   props.threads
@@ -67,6 +74,7 @@ const marks = computed<readonly Mark[]>(() =>
     })),
 )
 const colors = computed(() => props.take.colors[props.scheme] ?? props.take.colors.day ?? [])
+const beside = useTemplateRef<InstanceType<typeof PageFrame>>('beside')
 const frame = useTemplateRef<InstanceType<typeof PageFrame>>('frame')
 const head = ref(props.talk.drawingHead())
 /** A page that is drawn anew, or is another take’s, starts where one was; until it is scrolled by hand. */
@@ -81,11 +89,15 @@ function drawn(page: Document) {
 }
 function scrolled(share: number) {
   isScrolled.value = true
+  beside.value?.follow(share)
   emit('scroll', share)
 }
 const nightMissing = computed(() => props.scheme === 'night' && !props.take.drawn.night)
 defineExpose({
-  follow: (share: number) => frame.value?.follow(share),
+  follow: (share: number) => {
+    frame.value?.follow(share)
+    beside.value?.follow(share)
+  },
   reveal: (part: string) => frame.value?.reveal(part),
 })
 </script>
@@ -153,6 +165,25 @@ defineExpose({
         @mark="emit('mark', $event)"
         @drawn="drawn"
         @scroll="scrolled"
+      />
+      <PageFrame
+        v-if="phone && view !== 'colors'"
+        ref="beside"
+        class="ml-3 flex-none"
+        :take="take"
+        :page="view"
+        :scheme="scheme"
+        :title="`The page of ${take.name} on a phone`"
+        :width="PHONE"
+        :scale="phone / PHONE"
+        :height="height"
+        :head="head"
+        :file-of="talk.fileOf"
+        :marks="[]"
+        :chosen="picked"
+        :picks="mayComment"
+        @pick="emit('pick', partKey(place, $event))"
+        @drawn="beside?.follow(share)"
       />
     </div>
   </section>
