@@ -4,6 +4,9 @@ import { useGround, useProofContext } from './context'
 import { logoOn } from './logo'
 import PartOf from './PartOf.vue'
 
+/** Where it stands, on a page that shows it more than once. */
+const props = defineProps<{ place?: string }>()
+const named = (name: string) => (props.place ? `${name} on ${props.place}` : name)
 const context = useProofContext()
 const ground = useGround()
 /** Through its shape the ground’s own text colour is seen: that one reads here. */
@@ -21,7 +24,7 @@ const mask = computed(() => {
     role="img"
     :aria-label="context.brand"
     class="logo in-one"
-    data-part="Logo"
+    :data-part="named('Logo')"
     data-element="logotype"
     :style="{ maskImage: `url(${mask})` }"
     ><img :src="mask" alt="" class="logo"
@@ -31,10 +34,10 @@ const mask = computed(() => {
     :src="context.logo"
     :alt="context.brand"
     class="logo"
-    data-part="Logo"
+    :data-part="named('Logo')"
     data-element="logotype"
   />
-  <PartOf v-else name="Brand’s name" element="heading" as="span" look="h3" class="name">{{
+  <PartOf v-else :name="named('Brand’s name')" element="heading" as="span" look="h3" class="name">{{
     context.brand
   }}</PartOf>
 </template>

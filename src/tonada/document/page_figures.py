@@ -30,6 +30,7 @@ from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_ground
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.typesetting import typeset
 from tonada.core.proof.voices import NEUTRAL
+from tonada.core.roles.plan import planned_share
 from tonada.core.source.pictures.logo_outline import Logo
 from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
 from tonada.core.take.take import Take
@@ -66,7 +67,7 @@ class SeriesColor(Model):
 
 class GroundAnswer(Model):
     """series: for charts on this ground, told apart in any colour vision. clashes: the grounds that a card on
-    this one had better not have.
+    this one had better not have. share: of a page, as it is planned, in parts of all.
     """
 
     id: str
@@ -77,6 +78,7 @@ class GroundAnswer(Model):
     elements: tuple[Use, ...]
     series: tuple[SeriesColor, ...]
     clashes: tuple[str, ...] = ()
+    share: float = 0
 
     @classmethod
     def of(cls, ground: Ground, take: Take, grounds: Sequence[Ground]) -> GroundAnswer:
@@ -89,6 +91,7 @@ class GroundAnswer(Model):
             elements=ground.elements,
             series=tuple(SeriesColor.of(take, key, ground.hex) for key in series_of(take, ground.hex)),
             clashes=clashing_with(ground, grounds),
+            share=planned_share(take.assignment(ground.id)) if take.has_role(ground.id) else 0,
         )
 
 

@@ -24,7 +24,7 @@ const { answer: vocabulary } = useAnswer(() => answerOf(api.GET('/api/proof')))
 
 const chosen = ref<string[]>([])
 const names = ref<Record<string, string>>({})
-const pages = ref<string[]>(['home', 'article', 'shop'])
+const pages = ref<string[]>(['board', 'home', 'article', 'shop'])
 const widths = ref<('wide' | 'phone')[]>(['wide', 'phone'])
 const greeting = ref('')
 const rights = ref({ may_comment: true, may_choose: true, may_approve: true })

@@ -32,8 +32,19 @@ STYLE: Final = "style"
 _FILLS: Final = frozenset((Role.PRIMARY, Role.SECONDARY, Role.ACCENT))
 GLARES_ABOVE: Final = 0.6
 # The sections that have the logo on them.
-LOGO_SECTIONS: Final = frozenset({"head", "letter"})
+LOGO_SECTIONS: Final = frozenset({"head", "letter", "light", "dark"})
 PAGES: Final = (
+    Page(
+        "board",
+        "Board",
+        (
+            Section("light", "Logo on light", Role.PAPER),
+            Section("dark", "Logo on dark", Role.DEEP),
+            Section("colors", "Colours", Role.PAPER),
+            Section("type", "Type", Role.MIST),
+            Section("tiles", "Tiles", Role.PAPER),
+        ),
+    ),
     Page(HOME, "Home page", ()),
     Page(
         "article",
