@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useGround, useProofContext } from './context'
+import { turned } from './turned'
 import PartOf from './PartOf.vue'
 
 const VALUES = [128, 84, 142, 66, 41] as const
@@ -8,10 +9,12 @@ const ground = useGround()
 const context = useProofContext()
 const chart = computed(() => context.value.copy.dashboard.bars)
 const bars = computed(() =>
-  VALUES.slice(0, ground?.value?.series.length).map((value, row) => ({
-    value,
-    name: chart.value.names[row] ?? '',
-  })),
+  turned(VALUES, chart.value.heading.length)
+    .slice(0, ground?.value?.series.length)
+    .map((value, row) => ({
+      value,
+      name: chart.value.names[row] ?? '',
+    })),
 )
 </script>
 

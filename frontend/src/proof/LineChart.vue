@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useGround, useProofContext } from './context'
+import { turned } from './turned'
 import PartOf from './PartOf.vue'
 
 const SHAPES = [
@@ -14,15 +15,17 @@ const ground = useGround()
 const context = useProofContext()
 const chart = computed(() => context.value.copy.dashboard.lines)
 const lines = computed(() =>
-  SHAPES.slice(0, ground?.value?.series.length).map((values, row) => ({
-    row,
-    name: chart.value.names[row] ?? '',
-    color: `var(--series-${row.toString()})`,
-    end: 140 - (values[6] ?? 0),
-    points: values
-      .map((value, day) => `${(day * 60 + 8).toString()},${(140 - value).toString()}`)
-      .join(' '),
-  })),
+  turned(SHAPES, chart.value.heading.length)
+    .slice(0, ground?.value?.series.length)
+    .map((values, row) => ({
+      row,
+      name: chart.value.names[row] ?? '',
+      color: `var(--series-${row.toString()})`,
+      end: 140 - (values[6] ?? 0),
+      points: values
+        .map((value, day) => `${(day * 60 + 8).toString()},${(140 - value).toString()}`)
+        .join(' '),
+    })),
 )
 </script>
 

@@ -16,12 +16,14 @@ const SIGNALS = ['success', 'warning', 'error', 'info'] as const
     <div class="wide pad ground-parts">
       <div class="stack">
         <PartOf :name="`${name}: heading`" element="heading" as="h2" look="h2">{{ name }}</PartOf>
-        <PartOf :name="`${name}: text`" element="text" look="text"
-          >{{ context.copy.foot.text }}
+        <p>
+          <PartOf :name="`${name}: text`" element="text" as="span" look="text">{{
+            context.copy.foot.text
+          }}</PartOf>{{ ' ' }}
           <PartOf :name="`${name}: link`" element="link" as="a" look="text" href="#">{{
             context.copy.foot.links[0]
-          }}</PartOf></PartOf
-        >
+          }}</PartOf>
+        </p>
         <PartOf :name="`${name}: quiet text`" element="quiet text" look="small">{{
           context.copy.foot.small
         }}</PartOf>

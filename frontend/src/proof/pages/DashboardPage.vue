@@ -26,7 +26,7 @@ const ROW_SIGNALS = ['success', 'success', 'warning', 'info'] as const
   </StandOn>
   <main>
     <StandOn section="figures">
-      <div class="wide tight stack">
+      <div class="wide board-top stack">
         <PartOf name="Page’s heading" element="heading" as="h1" look="h2">{{
           board.heading
         }}</PartOf>

@@ -88,11 +88,13 @@ const shown = computed(() =>
         </div>
       </div>
     </StandOn>
-    <GroundParts
-      v-for="one in shown"
-      :key="one.section"
-      :section="one.section"
-      :name="groundOf(one.ground)?.name ?? ''"
-    />
+    <div class="style-grounds">
+      <GroundParts
+        v-for="one in shown"
+        :key="one.section"
+        :section="one.section"
+        :name="groundOf(one.ground)?.name ?? ''"
+      />
+    </div>
   </main>
 </template>
