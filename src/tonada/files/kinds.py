@@ -14,7 +14,7 @@ from tonada.core.formats.format import Format, Writing
 from tonada.core.formats.registry import FORMATS
 from tonada.files.client_sheet import ALL_PAGES
 from tonada.files.file_format import FileFormat, Handoff, zipped
-from tonada.files.formats import modes, own, png, sheets, slides
+from tonada.files.formats import icons, modes, own, png, sheets, slides
 
 
 def _of_text(text_format: Format, writing: Writing) -> FileFormat:
@@ -48,6 +48,7 @@ def _archive(handoff: Handoff) -> bytes:
 ZIP_MARK: Final = b"PK\x03\x04"
 _IN_ARCHIVE: Final = (
     *(_of_text(one, one.writing) for one in FORMATS if one.writing),
+    icons.FORMAT,
     modes.FORMAT,
     own.FORMAT,
     png.FORMAT,

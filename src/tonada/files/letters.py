@@ -44,7 +44,9 @@ def _cut(script: str, kind: LetterKind, weight: LetterWeight, characters: str) -
     from fontTools import subset, ttLib
 
     path, number = _file_of(script, kind, weight)
-    options = subset.Options(flavor="woff2", layout_features=["*"], name_IDs=[1, 2], notdef_outline=True)
+    options = subset.Options(
+        flavor="woff2", layout_features=["*"], name_IDs=[1, 2, 4, 6], notdef_outline=True
+    )
     # The time of the cut would make each one another.
     font = ttLib.TTFont(path, fontNumber=number, lazy=True, recalcTimestamp=False)
     cutter = subset.Subsetter(options)
