@@ -68,6 +68,7 @@ def test_a_headline_is_typed_over_in_arabic_and_the_page_is_mirrored(page: Page)
 def test_with_the_keyboard_alone_a_text_is_typed_over_beside_the_page(page: Page) -> None:
     open_demo(page, step="proof")
     frame = frame_of(page)
+    page.locator("summary", has_text="All elements").press("Enter")
     page.get_by_test_id("parts").get_by_role("button", name="Opening’s heading").press("Enter")
     page.get_by_test_id("own-words").fill(f"  {JAPANESE}\n ")
     page.keyboard.press("Tab")

@@ -199,24 +199,10 @@ def test_size_decides_what_is_needed(page: Page) -> None:
     page.keyboard.press("Tab")
     expect(row).to_contain_text("3:1")
     page.locator("summary", has_text="Custom pairing").click()
-    page.get_by_role("button", name="Heading font: Bricolage Grotesque").click()
+    page.get_by_role("button", name="Heading font: The trade’s own").click()
     page.get_by_role("option", name="Fraunces").click()
     family = frame_of(page).locator("h1").evaluate("one => getComputedStyle(one).fontFamily")
     assert "Fraunces" in family
-
-
-@pytest.mark.detail
-def test_a_text_over_the_brands_picture_gets_just_enough_of_a_layer(page: Page) -> None:
-    frame = open_proof(page)
-    page.get_by_role("tab", name="Content").click()
-    page.get_by_role("button", name=re.compile("^Picture:")).click()
-    page.get_by_role("option", name="dusk-ridge.jpg").click()
-    frame.locator("[data-picture] img").wait_for()
-    page.get_by_role("button", name="Add just enough Primary").click()
-    expect(page.get_by_role("button", name=re.compile("^Overlay on the picture: Primary"))).to_be_visible()
-    frame.locator("[data-part='Opening’s heading']").click()
-    over = page.get_by_role("region", name="Over the picture")
-    expect(over).to_contain_text("It can be read everywhere.")
 
 
 @pytest.mark.detail

@@ -50,6 +50,9 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
 
     with client_page(browser, server, path) as client:
         expect(client.get_by_role("heading", name="Colours for Orrin Peak Observatory")).to_be_visible()
+        board = client.frame_locator("iframe[title='A page in the colours of Dusk']")
+        expect(board.locator("[data-section=colors]")).to_be_visible()
+        client.get_by_role("radio", name="Home page").click()
         frame_of(client, "Dusk")
         frame_of(client, "Midnight").locator("[data-part='Opening’s heading']").click()
         about = client.get_by_role("button", name=re.compile("^About: Midnight: Opening’s heading"))
