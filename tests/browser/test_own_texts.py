@@ -77,6 +77,8 @@ def test_with_the_keyboard_alone_a_text_is_typed_over_beside_the_page(page: Page
     letters_are_there(frame, "Jpan")
     page.get_by_role("button", name="Reset", exact=True).press("Enter")
     expect(frame.locator(HEADING)).not_to_have_text(JAPANESE)
+    usual = frame.locator(HEADING).inner_text()
+    expect(page.get_by_test_id("own-words")).to_have_value(usual)
 
 
 @pytest.mark.detail

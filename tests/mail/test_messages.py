@@ -2,7 +2,16 @@
 
 from __future__ import annotations
 
-from tonada.mail.messages import CameBack, Sent, approval_made, choice_made, remark_made, review_sent
+from tonada.mail.messages import (
+    CameBack,
+    Sent,
+    approval_made,
+    as_kept,
+    choice_made,
+    remark_made,
+    review_sent,
+)
+from tonada.mail.server import PICTURE, MailServer, _message
 
 COLORS = ("#2b3a8c", "#d7b13c")
 
@@ -49,3 +58,25 @@ def test_a_mail_asks_only_for_what_may_be_done() -> None:
     assert "Look at A, B, and choose one." in said(["A", "B"], False, True)
     assert "Have a look, and say what you think." in said(["A"], True, True)
     assert "Have a look.\n" in said(["A"], False, False)
+
+
+def test_a_mail_brings_its_picture_and_fetches_nothing() -> None:
+    picture = b"\x89PNG\r\n\x1a\n" + bytes(200)
+    given = Sent("Peak", "", "", ["A"], "https://r.example/x", "", COLORS, picture=picture)
+    letter = review_sent("a@example.org", given)
+    server = MailServer(
+        "mail.example", 25, is_tls=False, user="", password="", sender="studio@lantern.example"
+    )
+    message = _message(server, letter)
+    plain, related = message.iter_parts()
+    html, image = related.iter_parts()
+    assert plain.get_content_type() == "text/plain"
+    assert f'src="cid:{PICTURE}"' in html.get_content()
+    assert image["Content-ID"] == f"<{PICTURE}>"
+    assert image.get_content() == picture
+    assert 'alt="The colours of A' in letter.html
+    kept = as_kept(letter)
+    assert kept.picture is None
+    assert "cid:" not in kept.html
+    assert "data:image/png;base64,iVBORw0KGgo" in kept.html
+    assert "<img" not in review_sent("a@example.org", Sent("Peak", "", "", ["A"], "x", "", COLORS)).html

@@ -22,6 +22,7 @@ DOCUMENT = TakeDocument.of(TAKE).model_dump(mode="json")
 def test_the_vocabulary_names_pages_faces_and_pairings(client: Client) -> None:
     said = client.get("/api/proof").get_json()
     assert [page["id"] for page in said["pages"]] == [
+        "board",
         "home",
         "article",
         "shop",

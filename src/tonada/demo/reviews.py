@@ -2,24 +2,27 @@
 
 from __future__ import annotations
 
+import os
 from collections.abc import Sequence
 from typing import Final
 from uuid import UUID
 
 from tonada.files.page_faces import built_front_end
+from tonada.files.sheet_preview import front_of
 from tonada.frozen.page_set import NotBuilt, page_set_in
 from tonada.mail.messages import (
     LINK_LEFT_OUT,
     CameBack,
     Sent,
     approval_made,
+    as_kept,
     remark_made,
     review_sent,
 )
 from tonada.mail.server import Letter
 from tonada.sharing.making import WantedLink, WantedReview, WantedTake, make_link, make_review
 from tonada.store.database import Connection
-from tonada.store.reviews import links, mails, remarks, verdicts
+from tonada.store.reviews import frozen, links, mails, remarks, verdicts
 from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.mails import NewMail, Studio
 from tonada.store.reviews.remarks import NewRemark, Writer
@@ -58,7 +61,9 @@ def seed_observatory(connection: Connection, workspace: UUID, brand: UUID, takes
     verdicts.record(connection, workspace, review.id, "approved", link=link.id, who=CLIENT, detail=approved)
     verdicts.approve(connection, workspace, review.id, 0, CLIENT, link.id)
     words = "Could this be the copper instead?"
-    _mail(connection, workspace, review, review_sent("ana@orrin-peak.example", _sent(review)))
+    sheet = frozen.read_file(connection, workspace, bytes.fromhex(midnight["sheet"])).content
+    sent = review_sent("ana@orrin-peak.example", _sent(review, front_of(sheet)))
+    _mail(connection, workspace, review, as_kept(sent))
     said = "Ana remarked on Opening’s button:"
     _mail(connection, workspace, review, remark_made(STUDIO.notified, _back(review, said, words)))
     yes = f"Ana approved Midnight, version {midnight['version']}."
@@ -83,7 +88,7 @@ def _made(
         return None
     wanted = WantedReview(
         takes=takes,
-        pages=("home", "article", "shop"),
+        pages=("board", "home", "article", "shop"),
         widths=("wide", "phone"),
         greeting=greeting,
         may_comment=True,
@@ -93,14 +98,18 @@ def _made(
     return make_review(connection, workspace, brand, wanted, page_set)
 
 
-def _sent(review: ReviewRow) -> Sent:
+def _sent(review: ReviewRow, picture: bytes) -> Sent:
     names = [str(take["name"]) for take in review.content["takes"]]
     brand = str(review.content["brand"])
-    return Sent(brand, STUDIO.studio, review.greeting, names, LINK_LEFT_OUT, "", _colors(review))
+    return Sent(
+        brand, STUDIO.studio, review.greeting, names, LINK_LEFT_OUT, "", _colors(review), picture=picture
+    )
 
 
 def _back(review: ReviewRow, what: str, words: str) -> CameBack:
-    address = f"http://127.0.0.1:8600/brands/{review.brand_id}/reviews/{review.id}"
+    # Where the demo is served: see run/serve.py.
+    port = os.environ.get("PORT") or "8600"
+    address = f"http://127.0.0.1:{port}/brands/{review.brand_id}/reviews/{review.id}"
     return CameBack(str(review.content["brand"]), what, words, address, _colors(review))
 
 

@@ -14,6 +14,8 @@ if TYPE_CHECKING:
 # Dots for each point of the page: sharp at the size of the preview.
 SCALE: Final = 1.6
 MOST_PAGES: Final = 12
+# Pixels: sharp at the width of a mail on a fine screen.
+FRONT: Final = 1024
 # PDFium is not made for several threads of one process.
 _ONE_AT_A_TIME: Final = Lock()
 
@@ -40,6 +42,23 @@ def preview_of(pdf: bytes) -> Preview:
         finally:
             document.close()
     return Preview(pages, count, len(pdf))
+
+
+def front_of(pdf: bytes) -> bytes:
+    """Return the first page of a PDF that was made here as a small PNG, FRONT pixels wide, for a mail."""
+    import pypdfium2
+
+    with _ONE_AT_A_TIME:
+        document = pypdfium2.PdfDocument(pdf)
+        try:
+            page = document[0]
+            drawn = page.render(scale=FRONT / page.get_width()).to_pil()
+        finally:
+            document.close()
+    made = io.BytesIO()
+    # A few flat colours and thin letters: 128 are as good as all, and a third of the bytes.
+    drawn.quantize(128).save(made, "PNG", optimize=True)
+    return made.getvalue()
 
 
 def _drawn(page: PdfPage) -> str:

@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
+import base64
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Final
 
 from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
 
-from tonada.mail.server import Letter
+from tonada.mail.server import PICTURE, Letter
 
 # In place of a link in what is kept: the link itself is kept nowhere.
 LINK_LEFT_OUT: Final = "[the link isn’t stored]"
@@ -20,7 +21,7 @@ _LONGEST_SUBJECT: Final = 150
 class Sent:
     """A review that goes out. studio: who sends it, or empty. link: where it is, with its token.
 
-    may_comment, may_choose: what the mail may ask for.
+    may_comment, may_choose: what the mail may ask for. picture: of the colours, a PNG, or None.
     """
 
     brand: str
@@ -32,6 +33,7 @@ class Sent:
     colors: Sequence[str]
     may_comment: bool = True
     may_choose: bool = True
+    picture: bytes | None = None
 
     @property
     def invitation(self) -> str:
@@ -60,7 +62,16 @@ def review_sent(to: str, about: Sent) -> Letter:
     """Return the mail that brings a client the link."""
     who = f"{about.studio}: " if about.studio else ""
     subject = f"{who}colours for {about.brand}"
-    return _letter("sent", to, subject, review=about)
+    shown = f"cid:{PICTURE}" if about.picture else ""
+    return replace(_letter("sent", to, subject, review=about, picture=shown), picture=about.picture)
+
+
+def as_kept(letter: Letter) -> Letter:
+    """Return a mail as it is kept to be read here: its picture is in the HTML."""
+    if letter.picture is None:
+        return letter
+    data = f"data:image/png;base64,{base64.b64encode(letter.picture).decode()}"
+    return replace(letter, html=letter.html.replace(f"cid:{PICTURE}", data), picture=None)
 
 
 def remark_made(to: str, about: CameBack) -> Letter:

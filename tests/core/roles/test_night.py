@@ -22,7 +22,7 @@ from tonada.core.mends.one_pair import mends_for_pair
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.arranging import stand_on
 from tonada.core.proof.grounds import grounds_of
-from tonada.core.proof.pages import PAGES, section_grounds, sections_of
+from tonada.core.proof.pages import HOME, PAGES, section_grounds, sections_of
 from tonada.core.proof.paints import paints_of
 from tonada.core.roles.brand import Candidate
 from tonada.core.roles.giving import give_role, set_text_color, swap_roles
@@ -111,6 +111,9 @@ def test_stars_shine_by_night_too() -> None:
     assert ratio_between(light.hex, night.hex_of(Role.DEEP)) > 7
 
 
+HOME_PAGE = next(page for page in PAGES if page.id == HOME)
+
+
 def test_a_light_fill_is_no_slab_by_night_but_its_style_page_and_what_was_chosen_stay() -> None:
     yellow = Candidate("#ffd800", 0.5, Role.PRIMARY), Candidate("#2b3a8c", 0.5)
     day = propose_roles(yellow).take
@@ -122,7 +125,7 @@ def test_a_light_fill_is_no_slab_by_night_but_its_style_page_and_what_was_chosen
         return next(ground for one, part, ground in grounds if (one, part) == (page, section))
 
     light = next(role for role in BRAND if night.hex_of(role) == "#ffd800")
-    sections = [part for part in sections_of(PAGES[0], "observatory") if part.ground == light]
+    sections = [part for part in sections_of(HOME_PAGE, "observatory") if part.ground == light]
     assert sections
     for part in sections:
         assert ground_of(day, "home", part.id) == light

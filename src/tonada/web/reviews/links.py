@@ -6,10 +6,11 @@ from datetime import timedelta
 
 from flask import current_app, request
 
-from tonada.mail.messages import LINK_LEFT_OUT, Sent, review_sent
+from tonada.files.sheet_preview import front_of
+from tonada.mail.messages import LINK_LEFT_OUT, Sent, as_kept, review_sent
 from tonada.mail.server import MailRefused
 from tonada.sharing.tokens import Token
-from tonada.store.reviews import mails
+from tonada.store.reviews import frozen, mails
 from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.links import LinkRow
 from tonada.web.access import workspace_connection
@@ -62,6 +63,10 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
         return "Not sent, because a client can’t reach this machine. Send the review as a file."
     content = review.content
 
+    with workspace_connection() as (connection, workspace):
+        sheet = bytes.fromhex(content["takes"][0]["sheet"])
+        picture = front_of(frozen.read_file(connection, workspace, sheet).content)
+
     def letter_with(where: str) -> Sent:
         return Sent(
             brand=str(content["brand"]),
@@ -73,6 +78,7 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
             colors=colors_of(content),
             may_comment=review.may_comment,
             may_choose=review.may_choose,
+            picture=picture,
         )
 
     courier: Courier = current_app.extensions["tonada.courier"]
@@ -80,7 +86,7 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
         courier.send_now(review_sent(to, letter_with(address)))
     except MailRefused as reason:
         return f"Not sent: {reason}. Copy the link instead."
-    kept = new_mail(review_sent(to, letter_with(LINK_LEFT_OUT)))
+    kept = new_mail(as_kept(review_sent(to, letter_with(LINK_LEFT_OUT))))
     with workspace_connection() as (connection, workspace):
         mails.queue(connection, workspace, review.id, [kept], is_sent=True)
     return None
