@@ -101,6 +101,11 @@ const size = computed(() => {
           and one of text, table and chart. New slides in it take the colours from the
           theme.</template
         >
+        <template v-else-if="format.kind === 'icons'"
+          >The icon of a tab, the icons of an app and the tile that is shown with a link, as SVG and
+          PNG: of a logo that is nearly square, else of the name’s first letter. The Board in Proof
+          shows how they look.</template
+        >
         <template v-else-if="format.kind === 'png'"
           >A picture of the swatches with their names and values.</template
         >
