@@ -12,7 +12,7 @@ from tonada.core.take.proof_settings import OwnText
 from tonada.document.parts import Model
 from tonada.document.proof import OwnTextModel, Words
 from tonada.document.take import TakeDocument
-from tonada.store import takes
+from tonada.store import brands, takes
 from tonada.store.database import Connection
 from tonada.store.takes import StaleRevision
 from tonada.web.access import workspace_connection
@@ -46,6 +46,7 @@ class TextsAnswer(Model):
 def say_everywhere(path: BrandPath, body: TextBody) -> Response:
     said = OwnText(body.page, body.part, body.text)
     with workspace_connection() as (connection, workspace):
+        brands.find(connection, workspace, path.brand_id)
         # In one order, so that two windows can't wait for each other.
         others = sorted(
             row.id for row in takes.list_of_brand(connection, workspace, path.brand_id) if row.id != body.take
