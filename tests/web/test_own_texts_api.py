@@ -46,7 +46,7 @@ def test_the_figures_of_a_page_say_how_its_own_words_are_set(client: Client) -> 
     path = f"/api/letters/{serif['script']}/{serif['kind']}/400"
     font = client.get(path, query_string={"of": serif["characters"]})
     assert font.mimetype == "font/woff2"
-    assert set(map(ord, ARABIC)) <= set(TTFont(io.BytesIO(font.data)).getBestCmap())
+    assert set(map(ord, ARABIC.replace(" ", ""))) <= set(TTFont(io.BytesIO(font.data)).getBestCmap())
 
 
 @pytest.mark.parametrize(
