@@ -61,7 +61,7 @@ def test_a_part_of_the_page_chooses_what_stands_behind_it(page: Page) -> None:
 @pytest.mark.detail
 def test_which_page_and_by_day_or_night_is_one_choice_that_stays(page: Page) -> None:
     open_step(page, "Harmony")
-    page.get_by_role("button", name="Page shown: Home page").click()
+    page.get_by_role("button", name="Page shown: Home").click()
     page.get_by_role("option", name="Shop by night").click()
     expect(the_page(page).get_by_role("heading", name="The mug that survives the path")).to_be_visible()
     page.get_by_role("link", name="Roles").click()

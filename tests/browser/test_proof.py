@@ -13,7 +13,7 @@ from tests.browser.axe import axe_findings, axe_violations
 from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
 
-PAGES = ("Board", "Home page", "Article", "Shop", "Dashboard", "Form", "Email", "Style")
+PAGES = ("Board", "Home", "Article", "Shop", "Dashboard", "Form", "Email", "Style")
 
 # From the styles that the browser used: every text with its colour and the first opaque ground under it.
 READ_PARTS = """() => {

@@ -52,7 +52,7 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
         expect(client.get_by_role("heading", name="Colours for Orrin Peak Observatory")).to_be_visible()
         board = client.frame_locator("iframe[title='A page in the colours of Dusk']")
         expect(board.locator("[data-section=colors]")).to_be_visible()
-        client.get_by_role("radio", name="Home page").click()
+        client.get_by_role("radio", name="Home").click()
         frame_of(client, "Dusk")
         frame_of(client, "Midnight").locator("[data-part='Opening’s heading']").click()
         about = client.get_by_role("button", name=re.compile("^About: Midnight: Opening’s heading"))
@@ -153,7 +153,7 @@ def test_takes_are_true_wide_pages_and_the_place_on_the_page_is_kept(
         article = client.frame_locator("iframe[title='A page in the colours of Midnight']")
         article.locator("[data-part='Title']").wait_for()
         until(lambda: article.locator("body").evaluate("() => scrollY") == 0)
-        client.get_by_role("radio", name="Home page").click()
+        client.get_by_role("radio", name="Home").click()
         until(lambda: abs(frame_of(client, "Midnight").locator("body").evaluate(scrolled) - place) < 0.02)
 
 
@@ -369,7 +369,7 @@ def test_forced_colours_keep_the_palette_and_what_is_chosen(
     with client_page(browser, server, made["link"]["path"], forced_colors="active") as client:
         heading = frame_of(client, "Midnight").locator("[data-part='Opening’s heading']")
         assert heading.evaluate("one => getComputedStyle(one).color") == "rgb(215, 177, 60)"
-        chosen = client.get_by_role("radio", name="Home page").locator("span")
+        chosen = client.get_by_role("radio", name="Home").locator("span")
         other = client.get_by_role("radio", name="Article").locator("span")
         background = "one => getComputedStyle(one).backgroundColor"
         assert chosen.evaluate(background) != other.evaluate(background)

@@ -88,7 +88,7 @@ def test_a_logo_that_a_dark_header_hides_is_said_and_helped(page: Page, tmp_path
     expect(frame.locator("[data-section=head]")).to_have_attribute("data-ground", "paper")
     expect(page.get_by_test_id("logo-notice")).to_have_count(0)
     page.get_by_role("tab", name="Grounds").click()
-    page.get_by_role("region", name="Sections of Home page").get_by_role("button").first.click()
+    page.get_by_role("region", name="Sections of Home").get_by_role("button").first.click()
     page.get_by_role("option", name="Deep").click()
     page.get_by_role("tab", name="Element").click()
     notice = page.get_by_test_id("logo-notice")

@@ -25,7 +25,7 @@ def test_a_client_sees_versions_that_never_change(
 ) -> None:
     content = reader.content()
     assert (content["brand"], content["greeting"]) == ("Orrin Peak", "Two suggestions.")
-    assert [page["name"] for page in content["pages"]] == ["Home page", "Article"]
+    assert [page["name"] for page in content["pages"]] == ["Home", "Article"]
     assert [take["name"] for take in content["takes"]] == ["Take 1", "Dusk"]
     shown = content["takes"][0]
     assert set(shown["drawn"]) == {"day", "night"}

@@ -197,14 +197,14 @@ const TABS = ['Element', 'Grounds', 'Type', 'Content'] as const
       />
       <template v-else>
         <div class="flex flex-wrap items-center gap-2">
-          <RadioBar v-model="page" label="Page" :options="choices" />
+          <RadioBar v-model="page" label="Page" :options="choices" small />
           <RadioBar
             v-if="page === SCATTER"
             v-model="arrangement"
             label="Arrangement"
             :options="ARRANGEMENTS"
           />
-          <RadioBar v-else v-model="size" label="Width" :options="SIZES" />
+          <RadioBar v-else v-model="size" label="Width" :options="SIZES" small />
           <template v-if="page !== SCATTER">
             <BesideMenu v-model="beside" v-model:slides="slides" class="ml-auto" :takes="others" />
             <ActionMenu

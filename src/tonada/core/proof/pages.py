@@ -45,7 +45,7 @@ PAGES: Final = (
             Section("tiles", "Tiles", Role.PAPER),
         ),
     ),
-    Page(HOME, "Home page", ()),
+    Page(HOME, "Home", ()),
     Page(
         "article",
         "Article",
