@@ -16,8 +16,8 @@ from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
 from tests.sampling import some
 from tonada.core.color.spaces import hexes_to_srgb8
-from tonada.core.proof.duotone import duotone
 from tonada.core.proof.pages import PAGES
+from tonada.core.proof.toning import Toning, toned
 from tonada.core.proof.voices import VOICES
 from tonada.core.take.proof_settings import VoiceId
 
@@ -211,7 +211,8 @@ def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page
     page.get_by_role("radio", name="Beside them").click()
     picture = frame.locator("[data-part='Opening’s picture'] img")
     expect(picture).to_be_visible()
-    page.get_by_role("button", name="Light parts: As it is").click()
+    page.get_by_role("radio", name="Duotone").click()
+    page.get_by_role("button", name="Light parts: Paper").click()
     page.get_by_role("option", name="Accent", exact=True).click()
     expect(page.get_by_role("button", name="Dark parts: Deep")).to_be_visible()
     frame.wait_for_function("() => document.querySelector('.drawn > img')?.style.filter")
@@ -223,7 +224,9 @@ def test_the_brands_picture_takes_the_place_of_the_drawn_one_in_two_colours(page
     grounds = {
         one["id"]: one["hex"] for one in ask(page, "POST", "/api/proof", {"document": document})["grounds"]
     }
-    expected = duotone(grey[:1, :1], grounds["deep"], grounds["accent"])[0, 0].astype(int)
+    ends = (hexes_to_srgb8((grounds["deep"], grounds["accent"])) / 255).tolist()
+    toning = Toning(tuple(ends[0]), tuple(ends[1]), by_luma=True)
+    expected = toned(grey[:1, :1], toning)[0, 0].astype(int)
     middle = seen[seen.shape[0] // 2, seen.shape[1] // 2].astype(int)
     assert np.abs(middle - expected).max() <= 2, (middle, expected, hexes_to_srgb8(tuple(grounds.values())))
 

@@ -16,7 +16,7 @@ from tonada.core.source.kept import VERSION, current_reading
 from tonada.core.source.pictures import extract_colors
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.earlier import ROLES_OF_FORMAT_1, current_document
-from tonada.core.take.proof_settings import Element
+from tonada.core.take.proof_settings import Element, PictureTone
 from tonada.core.take.take import Role, Take
 from tonada.document.own_file import OwnFile, read_own, write_own
 from tonada.document.readings import read_kept
@@ -109,9 +109,18 @@ def test_a_file_of_version_5_keeps_the_typefaces_that_it_names() -> None:
     )
 
 
-def test_what_is_written_now_is_of_version_6_and_reads_back(take: Take) -> None:
+def test_a_file_of_version_6_has_its_duotone_as_the_tone_of_the_picture() -> None:
+    data = (KEPT / "take-6.json").read_bytes()
+    found = read_own(data).take.proof
+    assert json.loads(data)["version"] == 6
+    assert json.loads(data)["take"]["proof"]["duotone"] == {"dark": "deep", "light": "paper"}
+    assert found.picture_tone == PictureTone("duotone", "deep", "paper")
+    assert [text.text for text in found.texts] == ["Die Nacht gehört allen"]
+
+
+def test_what_is_written_now_is_of_version_7_and_reads_back(take: Take) -> None:
     written = write_own(OwnFile(take, "Now"))
-    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (6, 2)
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (7, 2)
     assert read_own(written.encode()) == OwnFile(take, "Now")
 
 

@@ -86,7 +86,7 @@ def test_sources_are_renamed_and_what_is_unknown_is_named_no_more() -> None:
         ({"brand": 7}, "brand"),
         ({"pictures": "all"}, "pictures"),
         ({"pictures": [{"source": "a", "name": "b", "digest": "short"}]}, "pictures.0.digest"),
-        ({"pictures": [{}] * 60}, "pictures"),
+        ({"pictures": [{}] * 100}, "pictures"),
     ],
 )
 def test_wrong_names_and_pictures_are_refused_by_name(change: dict[str, object], field: str) -> None:

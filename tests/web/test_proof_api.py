@@ -118,7 +118,8 @@ def test_settings_go_through_the_core_and_come_back(client: Client) -> None:
     small = client.post("/api/proof", json={"document": {**DOCUMENT, "proof": {"sizes": sizes}}}).get_json()
     h3 = next(one for one in small["styles"] if one["style"] == "h3")
     assert (h3["size"], h3["deciding"], h3["needed"]) == (26, 22, 4.5), "large when wide, not on a phone"
-    ends = [float(one) for one in said["duotone"]["red"].split()]
+    assert said["tone"]["by_luma"]
+    ends = [float(one) for one in said["tone"]["red"].split()]
     assert ends == pytest.approx(
         [int(TAKE.color_of(key)[1:3], 16) / 255 for key in ("deep", "paper")], abs=1e-5
     )
@@ -156,7 +157,13 @@ def test_unknown_faces_sizes_and_figures_are_refused(client: Client) -> None:
         {"texts": [{"page": "home", "part": "Opening’s heading", "text": "x" * 601}]},
         {"texts": [{"page": "home", "part": "x" * 200, "text": "x"}]},
         {"language": "klingon"},
-        {"duotone": {"dark": "deep"}},
+        {"duotone": {"dark": 3}},
+        {"picture_tone": {"kind": "sepia"}},
+        {"picture_tone": {"kind": "tinted", "amount": 1}},
+        {"picture_view": {"x": 1.2}},
+        {"picture_view": {"zoom": 0.5}},
+        {"pictures": [{"page": "home", "part": "Picture"}]},
+        {"pictures": [{"page": "home", "part": "Picture", "source": "a"}] * 41},
         {"picture_place": "under"},
         {"narrow_sizes": [{"width": "wide", "style": "h1", "size": 40}]},
     ):

@@ -152,7 +152,7 @@ def test_a_text_over_a_picture_of_the_brand(client: Client, document: dict[str, 
     assert 0 < veiled["least_opacity"] <= 100
     assert problem_of(client.post(path, json=body | {"layers": ["o9"]}), 422)["field"] == "layers"
     problem_of(client.post(path, json=body | {"region": left | {"width": 3}}), 422)
-    toned = document | {"proof": {"duotone": {"dark": "deep", "light": "deep"}}}
+    toned = document | {"proof": {"picture_tone": {"kind": "duotone", "dark": "deep", "light": "deep"}}}
     body_toned = body | {"document": toned}
     assert client.post(path, json=body_toned).get_json()["worst"] == 1.0, "the picture as it is"
     proved = client.post(path, json=body_toned | {"as_proved": True}).get_json()

@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import { useProofContext } from './context'
 import OwnPicture from './OwnPicture.vue'
+import type { ShownPicture } from './placedPictures'
 
 /** The brand's picture under what stands in the slot, with the layer between that makes it readable. */
-defineProps<{ source: string }>()
+defineProps<{ picture: ShownPicture }>()
 const context = useProofContext()
 const layer = computed(() => {
   const { layer: laid } = context.value
@@ -14,7 +15,7 @@ const layer = computed(() => {
 
 <template>
   <div class="picture is-opening" data-picture>
-    <OwnPicture :source="source" />
+    <OwnPicture :picture="picture" />
     <div v-if="layer" class="layer" :style="layer"></div>
     <div class="over"><slot /></div>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useGround, useProofContext } from './context'
-import { logoOn } from './logo'
+import { maskOn } from './logo'
 import PartOf from './PartOf.vue'
 
 /** Where it stands, on a page that shows it more than once. */
@@ -10,11 +10,7 @@ const named = (name: string) => (props.place ? `${name} on ${props.place}` : nam
 const context = useProofContext()
 const ground = useGround()
 /** Through its shape the ground’s own text colour is seen: that one reads here. */
-const mask = computed(() => {
-  const { figures } = context.value
-  const isLost = logoOn(figures, ground?.value?.id)?.has_vanished
-  return (isLost && figures.logo?.mask) || undefined
-})
+const mask = computed(() => maskOn(context.value.figures, ground?.value?.id, props.place))
 </script>
 
 <template>

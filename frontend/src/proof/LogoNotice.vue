@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { ProofFigures } from '@/api/types'
 import { formatRatio } from '@/ui/format'
 import { useTakeStore } from '@/take/take'
-import { logoOn, markedSection } from './logo'
+import { logoOn, markedSection, maskOn } from './logo'
 import { setProof } from './settings'
 
 /** Where the logo can’t be seen, or not all of it: what it is, why, and what helps. */
@@ -14,7 +14,9 @@ const section = computed(() => markedSection(props.proof, props.page))
 const ground = computed(() => props.proof.grounds.find((one) => one.id === section.value?.ground))
 const seen = computed(() => logoOn(props.proof, ground.value?.id))
 const faint = computed(() => seen.value?.colors.filter((one) => !one.passes) ?? [])
-const isInOne = computed(() => Boolean(seen.value?.has_vanished && props.proof.logo?.mask))
+const isInOne = computed(
+  () => maskOn(props.proof, ground.value?.id, section.value?.section) !== undefined,
+)
 const isChosen = computed(() =>
   take.document?.proof.sections.some(
     (one) => one.page === props.page && one.section === section.value?.section,

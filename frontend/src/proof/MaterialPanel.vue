@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ProofFigures } from '@/api/types'
+import type { ProofFigures, ProofSettings } from '@/api/types'
 import ChoiceList from '@/ui/ChoiceList.vue'
+import PictureToneFields from './PictureToneFields.vue'
+import PictureViewField from './PictureViewField.vue'
 import { setProof } from './settings'
-import { roleLabel, targetFrom, targetOf } from '@/take/roles'
+import { usePreviewed } from './usePreviewed'
+import { targetFrom, targetOf } from '@/take/roles'
 import RadioBar from '@/ui/RadioBar.vue'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
 
-/** The brand’s own logo and picture, in two colours or plain, and the layer that makes a text on the picture readable. */
+/** The brand’s own logo and main picture, with its crop and tone, and the layer that makes a text on the picture readable. */
 const props = defineProps<{ proof: ProofFigures }>()
 const brand = useBrandStore()
 const take = useTakeStore()
@@ -47,24 +50,10 @@ const PLACES = [
   { value: 'behind', label: 'Behind the words' },
   { value: 'beside', label: 'Beside them' },
 ] as const
-const ENDS = [
-  { end: 'dark', label: 'Dark parts' },
-  { end: 'light', label: 'Light parts' },
-] as const
-const tones = computed(() => [
-  { value: NONE, label: 'As it is' },
-  ...(take.shown?.roles ?? []).map(({ role }) => ({
-    value: role,
-    label: roleLabel(take.shown?.roles ?? [], role),
-  })),
-])
-/** A picture is in two colours or as it is; the other end comes along. */
-function tone(end: 'dark' | 'light', role: string) {
-  if (!take.document) return
-  const now = settings.value?.duotone ?? { dark: 'deep', light: 'paper' }
-  const duotone = role === NONE ? null : { ...now, [end]: role }
-  take.change(setProof(take.document, { duotone }))
-}
+const { preview, set: setPicture } = usePreviewed(
+  (document, changes: Partial<Pick<ProofSettings, 'picture_view' | 'picture_tone'>>) =>
+    setProof(document, changes),
+)
 
 /** Where the picture lies: the ground of the opening, in whose colours its text is set. */
 const opening = computed(() => {
@@ -155,18 +144,17 @@ function keep() {
           take.document && take.change(setProof(take.document, { picture_place: $event }))
         "
       />
-      <h3 class="mt-3 text-quiet">In two colours: dark parts, light parts</h3>
-      <div class="mt-1 grid grid-cols-2 gap-1.5">
-        <ChoiceList
-          v-for="{ end, label } in ENDS"
-          :key="end"
-          :label="label"
-          align="left"
-          :model-value="settings.duotone?.[end] ?? NONE"
-          :options="tones"
-          @update:model-value="tone(end, $event)"
-        />
-      </div>
+      <PictureViewField
+        :source="settings.picture"
+        :view="settings.picture_view"
+        @preview="preview({ picture_view: $event })"
+        @set="setPicture({ picture_view: $event })"
+      />
+      <PictureToneFields
+        :tone="settings.picture_tone"
+        @preview="preview({ picture_tone: $event })"
+        @set="setPicture({ picture_tone: $event })"
+      />
     </template>
     <template v-if="settings.picture && settings.picture_place === 'behind'">
       <h3 class="mt-3 text-quiet">Overlay on the picture</h3>
@@ -186,6 +174,9 @@ function keep() {
         </p>
       </template>
     </template>
+    <p v-if="images.length" class="mt-3 text-quiet">
+      Click a picture on the page to put another one of yours there.
+    </p>
     <p v-if="!images.length" class="mt-3 text-quiet">
       Add a logo or a picture in Source, and it can stand on the pages.
     </p>

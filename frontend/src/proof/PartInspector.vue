@@ -4,6 +4,7 @@ import type { ElementKind, ProofFigures } from '@/api/types'
 import CopyButton from '@/take/CopyButton.vue'
 import LogoNotice from './LogoNotice.vue'
 import OwnWords from './OwnWords.vue'
+import PicturePlace from './PicturePlace.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
@@ -169,6 +170,7 @@ function give(key: string | null) {
     <p v-else class="mt-1 text-quiet">
       {{ EXEMPT[part.kind] }}
     </p>
+    <PicturePlace v-if="part.kind === 'picture'" :page="page" :part="part.name" />
     <LogoNotice v-if="part.kind === 'logotype'" :proof="proof" :page="page" />
   </section>
 </template>

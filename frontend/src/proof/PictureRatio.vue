@@ -28,7 +28,7 @@ const { answer: found, problem } = useFollowing(
       usage: 'body text' as const,
       size: props.style?.deciding ?? null,
       weight: props.style?.weight ?? null,
-      region: regionOf(props.element),
+      region: regionOf(props.element, document.proof.picture_view),
     }
     return { source, body }
   },

@@ -3,6 +3,7 @@ import { computed, inject, provide, proxyRefs, shallowRef } from 'vue'
 import type { ComputedRef, InjectionKey, Ref } from 'vue'
 import { EVERY_PAGE, textKey } from './ownTexts'
 import type { OwnText, OwnTexts } from './ownTexts'
+import type { PlacedPictures, ShownPicture } from './placedPictures'
 import type { VoiceCopy } from './voices'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
 
@@ -13,7 +14,8 @@ export interface ProofContext {
   figures: ProofFigures
   settings: ProofSettings
   logo: string | undefined
-  picture: string | undefined
+  picture: ShownPicture | undefined
+  placed: PlacedPictures
   /** Over the picture: a colour of the take with its opacity. */
   layer: { hex: string; alpha: number } | undefined
   texts: OwnTexts
@@ -33,6 +35,7 @@ export function provideProof(context: () => ProofContext) {
     settings: field('settings'),
     logo: field('logo'),
     picture: field('picture'),
+    placed: field('placed'),
     layer: field('layer'),
     texts: field('texts'),
   }

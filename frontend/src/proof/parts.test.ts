@@ -133,7 +133,7 @@ it('what is painted is the ground without the grounds in it, faces whole, and te
   expect(of('primary') / of('ink')).toBeCloseTo(1.75 + 1, 9)
 })
 
-it('a text over a picture has its place in the picture, which is cut evenly', () => {
+it('a text over a picture has its place in the picture, however that is cropped', () => {
   document.body.innerHTML = `<div data-picture data-part="box"><img alt="" /><p style="font-weight: 400" data-part="words">Over</p></div>`
   const picture = document.querySelector('img')
   Object.defineProperty(picture, 'naturalWidth', { value: 200 })
@@ -141,6 +141,11 @@ it('a text over a picture has its place in the picture, which is cut evenly', ()
   sized({ box: [0, 0, 100, 100], words: [25, 25, 50, 50] })
   const words = elementOf(document, 'words')
   // At half its size the picture is 100 by 200 and shows its middle.
-  expect(words && regionOf(words)).toEqual({ left: 0.25, top: 0.375, width: 0.5, height: 0.25 })
-  expect(regionOf(document.body)).toBeNull()
+  const centered = { x: 0.5, y: 0.5, zoom: 1 }
+  const region = { left: 0.25, top: 0.375, width: 0.5, height: 0.25 }
+  expect(words && regionOf(words, centered)).toEqual(region)
+  expect(regionOf(document.body, centered)).toBeNull()
+  // With its top in view, and twice as close: 200 by 400, of which the middle of the top is shown.
+  const near = { left: 0.375, top: 0.0625, width: 0.25, height: 0.125 }
+  expect(words && regionOf(words, { x: 0.5, y: 0, zoom: 2 })).toEqual(near)
 })

@@ -1,6 +1,13 @@
 /** The parts of a drawn page, read from its own document: names, geometry, what each of them is. */
 import { drawingShares } from './drawingShares'
-import type { ElementKind, GroundFigures, ProofFigures, Region, TextStyle } from '@/api/types'
+import type {
+  ElementKind,
+  GroundFigures,
+  PictureView,
+  ProofFigures,
+  Region,
+  TextStyle,
+} from '@/api/types'
 
 export interface Part {
   name: string
@@ -176,17 +183,18 @@ function paintedBy(element: Element, part: Part): number {
   return (lines * INK * weight) / 400
 }
 
-/** Where on its picture a part lies, from 0 to 1: the picture covers its box and is cut evenly. */
-export function regionOf(element: Element): Region | null {
+/** Where on its picture a part lies, from 0 to 1: the picture covers its box, and a point of it stays. */
+export function regionOf(element: Element, view: PictureView): Region | null {
   const box = element.closest('[data-picture]')
   const picture = box?.querySelector('img')
   if (!box || !picture?.naturalWidth) return null
   const [frame, text] = [box.getBoundingClientRect(), element.getBoundingClientRect()]
-  const scale = Math.max(frame.width / picture.naturalWidth, frame.height / picture.naturalHeight)
+  const covers = Math.max(frame.width / picture.naturalWidth, frame.height / picture.naturalHeight)
+  const scale = covers * view.zoom
   const [width, height] = [picture.naturalWidth * scale, picture.naturalHeight * scale]
   const [left, top] = [
-    frame.left - (width - frame.width) / 2,
-    frame.top - (height - frame.height) / 2,
+    frame.left - view.x * (width - frame.width),
+    frame.top - view.y * (height - frame.height),
   ]
   const clipped = (value: number) => Math.min(1, Math.max(0, value))
   const from = { x: clipped((text.left - left) / width), y: clipped((text.top - top) / height) }

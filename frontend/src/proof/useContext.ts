@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
 import { ownTextsOf } from './ownTexts'
+import { mainPicture, placedPictures } from './placedPictures'
 import { copyOf } from './voices'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
@@ -29,7 +30,8 @@ export function useContext(
       figures: drawn,
       settings,
       logo: sourceOf(settings.logo),
-      picture: sourceOf(settings.picture),
+      picture: mainPicture(settings, drawn, sourceOf(settings.picture)),
+      placed: placedPictures(settings, drawn, sourceOf),
       layer: drawn.layer ?? undefined,
       texts: ownTextsOf(settings.texts, drawn),
     }

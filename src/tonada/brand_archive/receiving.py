@@ -27,7 +27,7 @@ from tonada.document.take import TakeDocument
 from tonada.files.press_profile import usual_press
 from tonada.frozen.freezing import Frame, Frozen, Material, freeze
 from tonada.frozen.page_set import PageSet
-from tonada.sharing.making import keep_files_of, keep_page_set, shown_picture
+from tonada.sharing.making import keep_files_of, keep_page_set, placed_pictures, shown_picture
 from tonada.sharing.tokens import new_token
 from tonada.store import archives, brands
 from tonada.store.archives import IdInUse
@@ -202,7 +202,7 @@ class _Receiver:
         for shown in review.takes:
             _, version = self._versions[shown.take, shown.version]
             document = self._moved(version.document)
-            proof = TakeDocument.model_validate(document).proof
+            proof = TakeDocument.model_validate(document).to_take().proof
             materials.append(
                 Material(
                     name=shown.name,
@@ -211,6 +211,7 @@ class _Receiver:
                     dated=f"version {shown.version}, {version.created_at:%-d %B %Y}",
                     logo=shown_picture(self._connection, self._workspace, proof.logo),
                     picture=shown_picture(self._connection, self._workspace, proof.picture),
+                    pictures=placed_pictures(self._connection, self._workspace, proof),
                 )
             )
         try:

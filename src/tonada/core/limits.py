@@ -92,6 +92,8 @@ MAX_SHOWN_REMOVED: Final = 20
 # Of what may be typed in place of a sample page's own words: characters of each, and how many.
 MAX_PAGE_WORDS: Final = 600
 MAX_OWN_TEXTS: Final = 300
+# In places of sample pages.
+MAX_PLACED_PICTURES: Final = 40
 # Of a destination; chosen slots of all destinations; destinations of a workspace are counted by nobody.
 MAX_SLOTS: Final = 64
 MAX_CHOSEN_SLOTS: Final = 400

@@ -14,7 +14,7 @@ from tonada.core.formats.detect import decode_text
 from tonada.core.formats.format import Json
 from tonada.core.formats.own_list import MARK, is_own
 from tonada.core.formats.tokens import parse_json
-from tonada.core.limits import MAX_JSON_BYTES, MAX_NAME_LENGTH, MAX_SWATCHES
+from tonada.core.limits import MAX_JSON_BYTES, MAX_NAME_LENGTH, MAX_PLACED_PICTURES, MAX_SWATCHES
 from tonada.core.take.take import Take
 from tonada.core.take.texts import one_line
 from tonada.document.parts import Line, Model
@@ -22,10 +22,13 @@ from tonada.document.take import TakeDocument
 from tonada.document.wrong_fields import first_wrong
 
 # Of version 3: a role has a second colour, as text or line. Of version 4: the logo may be in one colour. Of
-# version 5: the picture may be without an overlay. Of version 6: typefaces may be the trade's own.
-VERSION: Final = 6
+# version 5: the picture may be without an overlay. Of version 6: typefaces may be the trade's own. Of
+# version 7: pictures in places of pages, and tones.
+VERSION: Final = 7
 # A file of version 1 has a take of format 1, which is read as it was.
-READABLE: Final = (1, 2, 3, 4, 5, 6)
+# Its logo, its pictures, and what each colour was read from.
+MAX_NAMED: Final = 2 + MAX_PLACED_PICTURES + MAX_SWATCHES
+READABLE: Final = (1, 2, 3, 4, 5, 6, 7)
 
 
 class NamedPicture(Model):
@@ -115,8 +118,8 @@ def _line(root: dict[str, Json], field: str, longest: int) -> str:
 
 
 def _pictures(listed: Json) -> tuple[NamedPicture, ...]:
-    if not isinstance(listed, list) or len(listed) > MAX_SWATCHES + 2:
-        raise InputError(f"“pictures” is a list of at most {MAX_SWATCHES + 2}.", field="pictures")
+    if not isinstance(listed, list) or len(listed) > MAX_NAMED:
+        raise InputError(f"“pictures” is a list of at most {MAX_NAMED}.", field="pictures")
     return tuple(_picture(entry, f"pictures.{row}") for row, entry in enumerate(listed))
 
 
@@ -131,11 +134,12 @@ def _picture(entry: Json, place: str) -> NamedPicture:
 def named_sources(take: Take) -> dict[str, str]:
     """Return the ids of the sources that a take names, each with what it is there.
 
-    Its logo and its picture come first, then what its colours were read from.
+    Its logo and its pictures come first, then what its colours were read from.
     """
     named = [
         (take.proof.logo, "the logo"),
         (take.proof.picture, "the picture"),
+        *((one.source, one.part) for one in take.proof.pictures),
         *((swatch.origin.source, f"what “{swatch.name}” was read from") for swatch in take.swatches),
     ]
     found: dict[str, str] = {}
@@ -146,7 +150,7 @@ def named_sources(take: Take) -> dict[str, str]:
 
 
 def sources_of(take: Take) -> tuple[str, ...]:
-    """Return the ids of the sources that a take names: its logo and picture, then what colours came from."""
+    """Return the ids of the sources that a take names: its logo and pictures, then what colours came from."""
     return tuple(named_sources(take))
 
 
@@ -156,7 +160,14 @@ def with_sources(take: Take, known: Mapping[str, str]) -> Take:
     def moved(source: str | None) -> str | None:
         return known.get(source) if source else None
 
-    proof = replace(take.proof, logo=moved(take.proof.logo), picture=moved(take.proof.picture))
+    proof = replace(
+        take.proof,
+        logo=moved(take.proof.logo),
+        picture=moved(take.proof.picture),
+        pictures=tuple(
+            replace(one, source=source) for one in take.proof.pictures if (source := moved(one.source))
+        ),
+    )
     swatches = tuple(
         replace(swatch, origin=replace(swatch.origin, source=moved(swatch.origin.source)))
         for swatch in take.swatches

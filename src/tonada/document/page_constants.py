@@ -11,7 +11,7 @@ from typing import Any
 
 from tonada.core.formats.endings import ACCEPTED
 from tonada.core.handoff.slots import Slot
-from tonada.core.proof.duotone import LUMA
+from tonada.core.proof.toning import LUMA
 from tonada.core.roles.giving import ADDED
 from tonada.core.take.parts import PARTS_OF_A_SCHEME
 from tonada.core.take.take import Role, role_name

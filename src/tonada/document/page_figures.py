@@ -10,11 +10,10 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from tonada.core.color.contrast import ratio_between
-from tonada.core.color.spaces import Hex, hexes_to_srgb8
+from tonada.core.color.spaces import Hex
 from tonada.core.proof.behind import Behind, PictureColors, behind_of
 from tonada.core.proof.chart_series import NEEDED, series_of
 from tonada.core.proof.choices import needed_for, strictest_size
-from tonada.core.proof.duotone import duotone_ends
 from tonada.core.proof.grounds import Ground, Use, clashing_with, grounds_of
 from tonada.core.proof.letters import Letters, letters_for
 from tonada.core.proof.logo_grounds import LogoOn, logo_on, shows_somewhere
@@ -26,13 +25,14 @@ from tonada.core.proof.own_texts import (
     page_spoken,
     spoken_texts,
 )
-from tonada.core.proof.pages import HOME, LOGO_SECTIONS, OPENING, section_grounds
+from tonada.core.proof.pages import BOARD_HALVES, HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
+from tonada.core.proof.toning import Toning, toning_of
 from tonada.core.proof.typesetting import typeset
 from tonada.core.proof.voices import NEUTRAL
 from tonada.core.roles.plan import planned_share
 from tonada.core.source.pictures.logo_outline import Logo
-from tonada.core.take.proof_settings import TEXT_STYLES, TextStyle, VoiceId
+from tonada.core.take.proof_settings import TEXT_STYLES, PictureTone, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.proof import VoiceText
@@ -125,37 +125,52 @@ class LayerAnswer(Model):
     alpha: float
 
 
-class DuotoneAnswer(Model):
-    """What dark and light parts of the picture are painted with: each channel's ends, 0 to 1, as the
-    table of a transfer function in SVG."""
+class ToneAnswer(Model):
+    """What dark and light parts of a picture are painted with: each channel's ends, 0 to 1, as the
+    table of a transfer function in SVG. by_luma: along the luma, else along the channel itself."""
 
+    by_luma: bool
     red: str
     green: str
     blue: str
 
     @classmethod
-    def of(cls, dark: Hex, light: Hex) -> DuotoneAnswer:
-        ends = (hexes_to_srgb8((dark, light)) / 255).T.tolist()
+    def of(cls, toning: Toning) -> ToneAnswer:
+        ends = zip(toning.dark, toning.light, strict=True)
         red, green, blue = (f"{one:.6f} {other:.6f}" for one, other in ends)
-        return cls(red=red, green=green, blue=blue)
+        return cls(by_luma=toning.by_luma, red=red, green=green, blue=blue)
+
+
+class PictureAnswer(Model):
+    """What a picture in a place of a page is painted with; None as it is."""
+
+    page: str
+    part: str
+    tone: ToneAnswer | None
 
 
 class LogoAnswer(Model):
     """A transparent logo on each ground. mask: its shape, a PNG as a data address, where it is to be in one
-    colour on grounds that hide it; else empty."""
+    colour on grounds that hide it, or on the brand board; else empty. is_in_one: whether elsewhere, too."""
 
     on: tuple[LogoOn, ...]
     mask: str
+    is_in_one: bool
 
     @classmethod
-    def of(cls, logo: Logo, grounds: Sequence[Ground], in_one: bool | None) -> LogoAnswer:
+    def of(
+        cls, logo: Logo, grounds: Sequence[Ground], halves: Sequence[str], in_one: bool | None
+    ) -> LogoAnswer:
+        """halves: the grounds that the board shows the logo on."""
         on = tuple(logo_on(logo.outline, ground.id, ground.hex) for ground in grounds if logo.outline)
+        is_on_board = in_one is not False and any(not one.all_pass for one in on if one.ground in halves)
         if in_one is None:
             # By night a dark logo has no other ground to go to.
             plain = {ground.id: ground.hex for ground in grounds}
             in_one = bool(on) and not shows_somewhere(logo.outline, plain)
-        mask = f"data:image/png;base64,{base64.b64encode(logo.mask).decode()}" if in_one else ""
-        return cls(on=on, mask=mask)
+        is_asked = in_one or is_on_board
+        mask = f"data:image/png;base64,{base64.b64encode(logo.mask).decode()}" if is_asked else ""
+        return cls(on=on, mask=mask, is_in_one=in_one)
 
 
 class OverPictureAnswer(Model):
@@ -198,6 +213,7 @@ class TextAnswer(Model):
 class PageFigures(Model):
     """What the sample pages are drawn with. layer: over the picture, where one was chosen. logo: where the
     take has one that is still there. over_picture: where its picture lies behind words.
+    tone: of that picture. pictures: others, in their places.
 
     voice: whose words, pictures and sections. spoken: the language of the pages. letters: that
     own words need beyond those of the typefaces.
@@ -214,7 +230,8 @@ class PageFigures(Model):
     texts: tuple[TextAnswer, ...]
     letters: tuple[Letters, ...]
     paints: tuple[Paint, ...]
-    duotone: DuotoneAnswer | None
+    tone: ToneAnswer | None
+    pictures: tuple[PictureAnswer, ...] = ()
     logo: LogoAnswer | None = None
     over_picture: OverPictureAnswer | None = None
 
@@ -224,13 +241,13 @@ class PageFigures(Model):
         take = replace(take, proof=typeset(take.proof, voice))
         texts = take.proof.texts
         spoken = spoken_texts(texts, take.proof.language)
-        ends = duotone_ends(take)
         grounds = grounds_of(take)
         logo = own.logo
         stands = section_grounds(
             take, {ground.id: ground.hex for ground in grounds}, voice, logo.outline if logo else ()
         )
         behind = _behind(take, grounds, stands, own.picture)
+        halves = [ground for _, section, ground in stands if section in BOARD_HALVES]
         return cls(
             grounds=tuple(GroundAnswer.of(ground, take, grounds) for ground in grounds),
             sections=tuple(
@@ -247,8 +264,12 @@ class PageFigures(Model):
             texts=tuple(map(TextAnswer.of, spoken)),
             letters=letters_for(spoken, take.proof.heading_face or "", take.proof.text_face or ""),
             paints=paints_of(take),
-            duotone=DuotoneAnswer.of(*ends) if ends else None,
-            logo=LogoAnswer.of(logo, grounds, take.proof.logo_in_one) if logo else None,
+            tone=_tone(take, take.proof.picture_tone),
+            pictures=tuple(
+                PictureAnswer(page=one.page, part=one.part, tone=_tone(take, one.tone))
+                for one in take.proof.pictures
+            ),
+            logo=LogoAnswer.of(logo, grounds, halves, take.proof.logo_in_one) if logo else None,
             over_picture=OverPictureAnswer(is_automatic=behind.is_automatic, elements=behind.uses)
             if behind
             else None,
@@ -266,7 +287,13 @@ def _behind(
         return None
     wanted = next((ground for page, section, ground in stands if (page, section) == (HOME, OPENING)), None)
     ground = next((one for one in grounds if one.id == wanted), None)
-    return behind_of(take, ground, picture.seen_on(ground.hex, duotone_ends(take))) if ground else None
+    toning = toning_of(take, take.proof.picture_tone)
+    return behind_of(take, ground, picture.seen_on(ground.hex, toning)) if ground else None
+
+
+def _tone(take: Take, tone: PictureTone) -> ToneAnswer | None:
+    toning = toning_of(take, tone)
+    return ToneAnswer.of(toning) if toning else None
 
 
 def _style(take: Take, style: TextStyle) -> TextStyleAnswer:

@@ -13,13 +13,19 @@ from tonada.core.proof.typefaces import FaceName
 from tonada.core.proof.voices import VOICES
 from tonada.core.take import proof_settings as proof_parts
 from tonada.core.take.proof_settings import (
+    CENTERED,
+    LEAST_AMOUNT,
+    MOST_AMOUNT,
+    MOST_ZOOM,
+    PLAIN,
     TEXT_STYLES,
     WIDTHS,
     Element,
     PicturePlace,
     TextStyle,
+    ToneKind,
 )
-from tonada.document.of_core import OfCore
+from tonada.document.of_core import OfCore, of_core
 from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, RoleText
 
 # The id of a trade that there is.
@@ -81,11 +87,41 @@ class NarrowSizeModel(Model):
     size: PixelSize
 
 
-class DuotoneModel(Model):
-    """The roles that dark and light parts of a picture are painted with."""
+class PictureToneModel(OfCore):
+    """What a picture is painted in: as it is, a duotone, or tinted. amount: of the tint over it."""
 
-    dark: RoleText
-    light: RoleText
+    core = proof_parts.PictureTone
+
+    kind: ToneKind = "plain"
+    dark: RoleText = PLAIN.dark
+    light: RoleText = PLAIN.light
+    tint: RoleText = PLAIN.tint
+    amount: Annotated[float, Field(ge=LEAST_AMOUNT, le=MOST_AMOUNT)] = PLAIN.amount
+
+
+Within = Annotated[float, Field(ge=0, le=1)]
+
+
+class PictureViewModel(OfCore):
+    """What is seen of a cropped picture: the point that stays in view, 0 to 1, and how often as large."""
+
+    core = proof_parts.PictureView
+
+    x: Within = CENTERED.x
+    y: Within = CENTERED.y
+    zoom: Annotated[float, Field(ge=1, le=MOST_ZOOM)] = CENTERED.zoom
+
+
+class PlacedPictureModel(OfCore):
+    """A picture of the brand in one place of a sample page. part: its name on the page."""
+
+    core = proof_parts.PlacedPicture
+
+    page: Identifier
+    part: Name
+    source: SourceId
+    view: PictureViewModel = PictureViewModel()
+    tone: PictureToneModel = PictureToneModel()
 
 
 class SectionGround(Model):
@@ -130,7 +166,9 @@ class ProofModel(OfCore):
         tuple[NarrowSizeModel, ...], Field(max_length=len(TEXT_STYLES) * (len(WIDTHS) - 1))
     ] = ()
     picture_place: PicturePlace = "behind"
-    duotone: DuotoneModel | None = None
+    picture_view: PictureViewModel = PictureViewModel()
+    picture_tone: PictureToneModel = PictureToneModel()
+    pictures: Annotated[tuple[PlacedPictureModel, ...], Field(max_length=limits.MAX_PLACED_PICTURES)] = ()
     voice: VoiceText | None = None
     texts: Annotated[tuple[OwnTextModel, ...], Field(max_length=limits.MAX_OWN_TEXTS)] = ()
     language: LanguageText | None = None
@@ -145,7 +183,9 @@ class ProofModel(OfCore):
             sections=tuple((section.page, section.section, section.ground) for section in self.sections),
             narrow_sizes=tuple((size.width, size.style, size.size) for size in self.narrow_sizes),
             texts=tuple(proof_parts.OwnText(one.page, one.part, one.text) for one in self.texts if one.text),
-            duotone=(self.duotone.dark, self.duotone.light) if self.duotone else None,
+            picture_view=self.picture_view.to_core(),
+            picture_tone=self.picture_tone.to_core(),
+            pictures=tuple(one.to_core() for one in self.pictures),
         )
 
     @classmethod
@@ -161,10 +201,13 @@ class ProofModel(OfCore):
             {"width": width, "style": style, "size": size} for width, style, size in value.narrow_sizes
         ]
         found["texts"] = [{"page": one.page, "part": one.part, "text": one.text} for one in value.texts]
-        if value.duotone:
-            found["duotone"] = {"dark": value.duotone[0], "light": value.duotone[1]}
+        found |= {
+            name: of_core(getattr(value, name)) for name in ("picture_view", "picture_tone", "pictures")
+        }
         return cls.model_validate(found)
 
 
 # What the core has in tuples and a document in objects, with a name for each part.
-_SHAPED: Final = ("sizes", "sections", "narrow_sizes", "duotone", "texts")
+_SHAPED: Final = (
+    "sizes", "sections", "narrow_sizes", "texts", "picture_view", "picture_tone", "pictures",
+)  # fmt: skip

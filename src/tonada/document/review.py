@@ -61,7 +61,7 @@ class ShownTake(Model):
 
     drawn: what its pages are drawn with, by scheme; only the set of pages of its time reads it.
     colors: by scheme. logo, picture, sheet: digests of files of the review.
-    letters: fonts.
+    letters: fonts. pictures: those in places of pages, by source.
     """
 
     name: str
@@ -75,6 +75,7 @@ class ShownTake(Model):
     picture: FileDigest | None
     sheet: FileDigest
     letters: tuple[ShownLetters, ...] = ()
+    pictures: dict[str, FileDigest] = Field(default_factory=dict)
 
 
 class ReviewContent(Model):
@@ -153,4 +154,5 @@ def digests_shown(content: Mapping[str, Any]) -> frozenset[str]:
     """Return the digests of the files that the takes of a review show, of its content as it is kept."""
     shown = (take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet"))
     fonts = (one["file"] for take in content["takes"] for one in take.get("letters", ()))
-    return frozenset(digest for digest in (*shown, *fonts) if digest)
+    placed = (digest for take in content["takes"] for digest in take.get("pictures", {}).values())
+    return frozenset(digest for digest in (*shown, *fonts, *placed) if digest)

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from contextlib import suppress
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any, Final
 
 from tonada.core.color.press import Press
@@ -42,6 +42,7 @@ SHEET: Final = SheetPages(values=True)
 class Material:
     """A version that is to be shown. document: as it is kept. logo, picture: PNG, or None.
 
+    pictures: those in places of pages, by source.
     dated: for the sheet, such as “version 4, 26 November 2026”.
     """
 
@@ -51,6 +52,7 @@ class Material:
     dated: str
     logo: bytes | None = None
     picture: bytes | None = None
+    pictures: Mapping[str, bytes] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,10 +77,11 @@ class Frozen:
 
 @dataclass(frozen=True, slots=True)
 class _Kept:
-    """Digests of the files of a take."""
+    """Digests of the files of a take. pictures: by source."""
 
     logo: str | None
     picture: str | None
+    pictures: dict[str, str]
     sheet: str
     letters: tuple[ShownLetters, ...]
 
@@ -98,6 +101,9 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
         kept = _Kept(
             logo=keep(material.logo, "image/png") if material.logo else None,
             picture=keep(material.picture, "image/png") if material.picture else None,
+            pictures={
+                source: keep(content, "image/png") for source, content in sorted(material.pictures.items())
+            },
             sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
             letters=tuple(
                 ShownLetters(family=letters.family, weight=weight, file=keep(font, "font/woff2"))
@@ -163,6 +169,7 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
         },
         logo=kept.logo,
         picture=kept.picture,
+        pictures=kept.pictures,
         sheet=kept.sheet,
         letters=kept.letters,
     )

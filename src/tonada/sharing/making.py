@@ -12,7 +12,7 @@ from werkzeug.security import generate_password_hash
 from tonada.core.errors import InputError
 from tonada.core.limits import MAX_REVIEW_LINKS
 from tonada.core.proof.pages import PAGES
-from tonada.core.take.proof_settings import VoiceId
+from tonada.core.take.proof_settings import ProofSettings, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.review import Width
 from tonada.document.take import TakeDocument
@@ -140,6 +140,7 @@ def _material(
         dated=f"version {version.number}, {version.created_at:%-d %B %Y}",
         logo=shown_picture(connection, workspace, take.proof.logo),
         picture=shown_picture(connection, workspace, take.proof.picture),
+        pictures=placed_pictures(connection, workspace, take.proof),
     )
 
 
@@ -149,6 +150,13 @@ def shown_picture(connection: Connection, workspace: UUID, source: str | None) -
         return sources.preview(connection, workspace, UUID(source or ""))[0]
     except (ValueError, NotFound):
         return None
+
+
+def placed_pictures(connection: Connection, workspace: UUID, proof: ProofSettings) -> dict[str, bytes]:
+    """Return the pictures in places of pages as PNG, by source: those that are there."""
+    wanted = sorted({one.source for one in proof.pictures})
+    shown = ((source, shown_picture(connection, workspace, source)) for source in wanted)
+    return {source: content for source, content in shown if content is not None}
 
 
 def keep_page_set(connection: Connection, workspace: UUID, page_set: PageSet) -> None:

@@ -22,6 +22,9 @@ from tonada.core.take.proof_settings import (
     Element,
     GroundSettings,
     OwnText,
+    PictureTone,
+    PictureView,
+    PlacedPicture,
     ProofSettings,
     TextSize,
 )
@@ -109,7 +112,10 @@ EDITS: dict[str, tuple[Edit, str]] = {
     "logo": (proof_with(logo="another"), "another"),
     "picture": (proof_with(picture="another"), "another"),
     "picture place": (proof_with(picture_place="beside"), "beside"),
-    "duotone": (proof_with(duotone=("ink", "paper")), "Duotone"),
+    "picture view": (proof_with(picture_view=PictureView(0.2, 0.7, 1.5)), "20% from the left"),
+    "picture tone": (proof_with(picture_tone=PictureTone("duotone", "ink", "paper")), "in Ink and Paper"),
+    "picture tint": (proof_with(picture_tone=PictureTone("tinted", tint="accent")), "40% of Accent"),
+    "placed picture": (proof_with(pictures=(PlacedPicture("home", "Offer", "a-source"),)), "a-source"),
     "sections": (proof_with(sections=(("home", "offers", "mist"),)), "offers"),
     "voice": (proof_with(voice="craft"), "craft"),
     "own text": (proof_with(texts=(OwnText("home", "Opening’s heading", "Look up"),)), "Look up"),
@@ -153,7 +159,7 @@ def test_every_field_that_a_document_has_is_among_them() -> None:
     """A field that is added to a take has to be told of; this is where that shows."""
     assert {field.name for field in fields(ProofSettings)} == {
         "heading_face", "text_face", "sizes", "logo", "picture", "overlay", "sections", "narrow_sizes",
-        "picture_place", "duotone", "voice", "texts", "language",
+        "picture_place", "picture_view", "picture_tone", "pictures", "voice", "texts", "language",
         "logo_in_one", "bare_picture",
     }  # fmt: skip
     assert len(fields(HarmonySettings)) == 14

@@ -19,8 +19,8 @@ from tonada.core.color.contrast import composite, contrast_ratio, relative_lumin
 from tonada.core.color.spaces import hex_to_srgb8
 from tonada.core.proof.backdrop import Layer, over_picture
 from tonada.core.proof.behind import PictureColors, SeenColors, behind_of, extremes
-from tonada.core.proof.duotone import duotone
 from tonada.core.proof.grounds import grounds_of
+from tonada.core.proof.toning import Toning, toned
 from tonada.core.take.overlays import add_overlay
 from tonada.core.take.proof_settings import Element
 
@@ -103,5 +103,5 @@ def test_a_picture_is_seen_in_two_colours_and_on_its_ground_where_it_is_transpar
     assert [255, 255, 255] in seen
     assert [132, 227, 142] in seen
     opaque = PictureColors.read(png(pixels[:, :1, :3]))
-    ends = ("#000044", "#ffeecc")
-    assert (opaque.seen_on("#ffffff", ends).colors == duotone(pixels[0, :1, :3], *ends)).all()
+    toning = Toning((0, 0, 0.3), (1, 0.9, 0.8), by_luma=True)
+    assert (opaque.seen_on("#ffffff", toning).colors == toned(pixels[0, :1, :3], toning)).all()

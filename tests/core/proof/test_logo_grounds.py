@@ -20,7 +20,7 @@ from tonada.core.proof.pages import section_grounds
 from tonada.core.source.pictures.logo_outline import in_one_color, outline_of, read_logo
 from tonada.core.source.pictures.preview import render_preview
 from tonada.core.take.take import Role, Take
-from tonada.document.page_figures import PageFigures
+from tonada.document.page_figures import LogoAnswer, PageFigures
 
 NAVY, GOLD = "#102a5c", "#c9a227"
 GROUNDS = {"paper": "#f9fafd", "mist": "#e2e7f4", "deep": "#131c4c", "primary": "#2b3a8c"}
@@ -85,27 +85,32 @@ def test_pages_stand_the_logo_where_it_is_seen_but_what_was_chosen_stays() -> No
         assert plain["home", "head"] == Role.DEEP
         assert marked["home", "head"] == Role.PAPER
         assert {key for key in plain if plain[key] != marked[key]} <= {
-            (page, part) for page, part in plain if part in ("head", "letter", "light", "dark")
+            (page, part) for page, part in plain if part in ("head", "letter", "tile")
         }
+    assert marked["board", "tile"] == Role.PAPER
+    as_drawn = replace(TAKE, proof=replace(TAKE.proof, logo_in_one=False))
+    assert ("board", "dark", Role.PAPER) in section_grounds(as_drawn, there, "hall", logo.outline)
     chosen = replace(TAKE, proof=replace(TAKE.proof, sections=(("home", "head", "deep"),)))
     assert ("home", "head", "deep") in section_grounds(chosen, there, "hall", logo.outline)
 
 
-def mask_on(take: Take, *, in_one: bool | None) -> bool:
+def logo_figures(take: Take, *, in_one: bool | None) -> LogoAnswer:
     asked = replace(take, proof=replace(take.proof, logo_in_one=in_one))
     figures = PageFigures.of(asked, None, OwnMaterial.read(BADGE, None))
     assert figures.logo is not None
     assert [one.ground for one in figures.logo.on] == [one.id for one in figures.grounds]
     assert figures.logo.mask == "" or figures.logo.mask.startswith("data:image/png;base64,")
-    return figures.logo.mask != ""
+    return figures.logo
 
 
 def test_a_page_gets_the_shape_of_a_logo_where_nothing_else_helps_or_it_is_asked_for() -> None:
     night = TAKE.turned()
-    assert not mask_on(TAKE, in_one=None), "there is Paper"
-    assert mask_on(night, in_one=None), "every ground is dark"
-    assert mask_on(TAKE, in_one=True)
-    assert not mask_on(night, in_one=False)
+    assert not logo_figures(TAKE, in_one=None).is_in_one, "there is Paper"
+    assert logo_figures(TAKE, in_one=None).mask, "the board has a dark half"
+    assert logo_figures(night, in_one=None).is_in_one, "every ground is dark"
+    assert logo_figures(TAKE, in_one=True).is_in_one
+    assert not logo_figures(night, in_one=False).is_in_one
+    assert not logo_figures(night, in_one=False).mask
     assert PageFigures.of(TAKE).logo is None
 
 

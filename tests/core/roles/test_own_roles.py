@@ -16,7 +16,7 @@ from tonada.core.pairs.evaluation import evaluate
 from tonada.core.roles.own_roles import add_own_role, idle_target, remove_role
 from tonada.core.roles.suggest import suggest_roles
 from tonada.core.take.parts import OWN_ROLE, Assignment, SchemeRoles
-from tonada.core.take.proof_settings import ChosenSlot, Element, GroundSettings
+from tonada.core.take.proof_settings import ChosenSlot, Element, GroundSettings, PictureTone, PlacedPicture
 from tonada.core.take.take import Pair, Role
 from tonada.document.take import TakeDocument
 
@@ -67,14 +67,18 @@ def test_it_is_there_by_day_and_by_night_and_goes_with_all_that_refers_to_it() -
         pairs=(*added.pairs, pair),
         grounds=(used, GroundSettings("own-1", "Badge", "own-badge")),
         slots=(ChosenSlot("five-slots", "Badge", "own-badge"),),
-        proof=replace(added.proof, duotone=(Role.INK, "own-badge")),
+        proof=replace(
+            added.proof,
+            picture_tone=PictureTone("duotone", Role.INK, "own-badge"),
+            pictures=(PlacedPicture("home", "Picture", "a", tone=PictureTone("tinted", tint="own-badge")),),
+        ),
         other=replace(added.other, pairs=(*added.other.pairs, pair), grounds=(used,)),
     )
     evaluate(full)
     removed = remove_role(full, "own-badge")
     assert removed.other
     assert (removed.roles, removed.pairs, removed.slots) == (take.roles, take.pairs, ())
-    assert removed.proof == take.proof
+    assert removed.proof == replace(take.proof, pictures=(PlacedPicture("home", "Picture", "a"),))
     assert removed.grounds == removed.other.grounds == (replace(used, uses=((Element.TEXT, Role.INK),)),)
     assert take.other
     assert (removed.other.roles, removed.other.pairs) == (take.other.roles, take.other.pairs)

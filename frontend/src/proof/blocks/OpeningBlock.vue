@@ -17,7 +17,7 @@ const behind = computed(() =>
 
 <template>
   <StandOn section="opening">
-    <BannerPicture v-if="behind" :source="behind">
+    <BannerPicture v-if="behind" :picture="behind">
       <div class="wide pad"><OpeningText over-picture /></div>
     </BannerPicture>
     <div v-else-if="opening.layout === 'window'" class="opening is-window">

@@ -36,7 +36,7 @@ const initial = computed(() => {
           :ground="one.id"
           exactly
           class="board-color"
-          :style="{ flexGrow: Math.max(one.share, 0.07) }"
+          :style="{ flexGrow: 100 * Math.max(one.share, 0.07) }"
         >
           <PartOf :name="`${one.name}, name`" element="text" look="label">{{ one.name }}</PartOf>
           <PartOf :name="`${one.name}, value`" element="text" look="small">{{ one.hex }}</PartOf>
@@ -68,7 +68,7 @@ const initial = computed(() => {
     </StandOn>
     <StandOn section="tiles">
       <div class="wide pad board-tiles">
-        <StandOn as="div" ground="primary" class="board-social">
+        <StandOn as="div" section="tile" class="board-social">
           <div class="stack">
             <BrandMark place="the tile" />
             <PartOf name="Tile’s heading" element="heading" look="h2">{{

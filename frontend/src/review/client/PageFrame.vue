@@ -59,6 +59,9 @@ function draw() {
     page: props.page,
     logo: take.logo ? props.fileOf(take.logo) : undefined,
     picture: take.picture ? props.fileOf(take.picture) : undefined,
+    pictures: Object.fromEntries(
+      Object.entries(take.pictures ?? {}).map(([source, digest]) => [source, props.fileOf(digest)]),
+    ),
     letters: take.letters.map(({ family, weight, file }) => ({
       family,
       weight,

@@ -5,13 +5,14 @@ import { rootVariables } from '@/proof/rootVariables'
 import SamplePage from '@/proof/SamplePage.vue'
 import { giveLetters } from '@/proof/letterFonts'
 import { ownTextsOf } from '@/proof/ownTexts'
+import { mainPicture, placedPictures } from '@/proof/placedPictures'
 import { copyOf } from '@/proof/voices'
 import type { Drawn } from './drawn'
 
 /** A sample page in a window of its own, from nothing but what was kept of it. */
 const props = defineProps<{ drawn: Drawn }>()
 const context = computed<ProofContext>(() => {
-  const { page, brand, settings, figures, logo, picture } = props.drawn
+  const { page, brand, settings, figures, logo, picture, pictures } = props.drawn
   const copy = copyOf(figures.voice, brand)
   return {
     brand,
@@ -20,7 +21,8 @@ const context = computed<ProofContext>(() => {
     figures,
     settings,
     logo,
-    picture,
+    picture: mainPicture(settings, figures, picture),
+    placed: placedPictures(settings, figures, (source) => pictures?.[source]),
     layer: figures.layer ?? undefined,
     texts: ownTextsOf(figures.texts, figures),
   }

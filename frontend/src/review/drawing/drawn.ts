@@ -14,6 +14,8 @@ export interface Drawn {
   /** Addresses of pictures; they may be data addresses. */
   logo: string | undefined
   picture: string | undefined
+  /** Those in places of pages, by source. */
+  pictures?: Readonly<Record<string, string>>
   letters?: readonly LetterFont[]
 }
 

@@ -16,7 +16,14 @@ from tonada.core.proof.grounds import STANDARD_GROUNDS
 from tonada.core.proof.pages import PAGES
 from tonada.core.proof.voices import voice_of
 from tonada.core.take.parts import PARTS_OF_A_SCHEME, Assignment, Pair
-from tonada.core.take.proof_settings import EVERY_PAGE, TEXT_STYLES, WIDTHS, ProofSettings
+from tonada.core.take.proof_settings import (
+    EVERY_PAGE,
+    TEXT_STYLES,
+    WIDTHS,
+    PictureTone,
+    PictureView,
+    ProofSettings,
+)
 from tonada.core.take.take import Take, role_name
 
 Section: TypeAlias = Literal[
@@ -37,7 +44,6 @@ _PROOF_LABELS: Final[Mapping[str, tuple[Section, str]]] = {
     "overlay": ("Pages", "Overlay of the picture"),
     "bare_picture": ("Pages", "Picture without an overlay"),
     "picture_place": ("Pages", "Place of the picture"),
-    "duotone": ("Pages", "Duotone of the picture"),
     "language": ("Pages", "Language of the pages"),
     "logo_in_one": ("Pages", "Logo in one colour where it can’t be seen"),
 }
@@ -246,9 +252,29 @@ def _of_proof(take: Take) -> Iterator[tuple[Subject, Fact]]:
             ("proof", "text", text.page, text.part),
             Fact("Pages", f"{text.part}, {_page(text.page)}", f"“{text.text}”", absent=AS_PAGES_HAVE_IT),
         )
+    yield ("proof", "view"), Fact("Pages", "What is seen of the picture", _view(proof.picture_view))
+    yield ("proof", "tone"), Fact("Pages", "Tone of the picture", _tone(take, proof.picture_tone))
+    for one in proof.pictures:
+        said = f"{one.source}, {_view(one.view)}, {_tone(take, one.tone)}"
+        yield (
+            ("proof", "picture", one.page, one.part),
+            Fact("Pages", f"{one.part}, {_page(one.page)}", said, absent=AS_PAGES_HAVE_IT, raw=repr(one)),
+        )
     for page, section_, ground in proof.sections:
         label = f"Section “{section_}” of {_page(page)}"
         yield ("proof", "section", page, section_), Fact("Pages", label, f"on {ground}", absent=BY_RULE)
+
+
+def _view(view: PictureView) -> str:
+    return f"{view.x:.0%} from the left and {view.y:.0%} from the top in view, {view.zoom:.4g} times as large"
+
+
+def _tone(take: Take, tone: PictureTone) -> str:
+    if tone.kind == "plain":
+        return "as it is"
+    if tone.kind == "duotone":
+        return f"in {_named(take, tone.dark)} and {_named(take, tone.light)}"
+    return f"with {tone.amount:.0%} of {_named(take, tone.tint)} over it"
 
 
 def _page(page: str) -> str:

@@ -19,8 +19,8 @@ from tonada.core.color.contrast import luminance_of, relative_luminance
 from tonada.core.color.spaces import Hex, hex_to_srgb8, srgb8_to_hex
 from tonada.core.proof.backdrop import OPACITIES, Layer, ratios_over, seen_under
 from tonada.core.proof.choices import needed_for
-from tonada.core.proof.duotone import duotone
 from tonada.core.proof.grounds import Ground, Use
+from tonada.core.proof.toning import Toning, toned
 from tonada.core.take.proof_settings import Element, TextStyle
 from tonada.core.take.take import Take
 
@@ -50,7 +50,7 @@ class PictureColors:
         self._rgba = rgba
         self._is_opaque = bool((rgba[:, 3] == 255).all())
         # A drag of another colour asks for the same again.
-        self._last: tuple[tuple[Hex, tuple[Hex, Hex] | None], SeenColors] = (("", None), self._plain)
+        self._last: tuple[tuple[Hex, Toning | None], SeenColors] = (("", None), self._plain)
 
     @classmethod
     def read(cls, preview: bytes) -> PictureColors:
@@ -59,20 +59,20 @@ class PictureColors:
         codes = np.unique(np.ascontiguousarray(pixels).view(np.uint32))
         return cls(codes.view(np.uint8).reshape(-1, 4))
 
-    def seen_on(self, ground: Hex, ends: tuple[Hex, Hex] | None) -> SeenColors:
-        """Return what is seen of them on a ground. ends: of a duotone."""
-        if self._is_opaque and not ends:
+    def seen_on(self, ground: Hex, toning: Toning | None) -> SeenColors:
+        """Return what is seen of them on a ground. toning: what they are painted in."""
+        if self._is_opaque and not toning:
             return self._plain
         # Read at once: another thread may ask for another ground meanwhile.
         asked, seen = self._last
-        if asked == (ground, ends):
+        if asked == (ground, toning):
             return seen
         colors, alpha = self._rgba[:, :3], self._rgba[:, 3:].astype(np.float64) / 255
-        if ends:
-            colors = duotone(colors, *ends)
+        if toning:
+            colors = toned(colors, toning)
         mixed = colors * alpha + hex_to_srgb8(ground).astype(np.float64) * (1 - alpha)
         seen = SeenColors.of(np.floor(mixed + 0.5).astype(np.uint8))
-        self._last = ((ground, ends), seen)
+        self._last = ((ground, toning), seen)
         return seen
 
     @cached_property

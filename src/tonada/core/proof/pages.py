@@ -31,8 +31,10 @@ STYLE: Final = "style"
 # stays on buttons and in pictures, and its sections stand on Mist, with the fill as their heading.
 _FILLS: Final = frozenset((Role.PRIMARY, Role.SECONDARY, Role.ACCENT))
 GLARES_ABOVE: Final = 0.6
+# The brand board shows the logo on a light and on a dark ground, whatever it looks like there.
+BOARD_HALVES: Final = ("light", "dark")
 # The sections that have the logo on them.
-LOGO_SECTIONS: Final = frozenset({"head", "letter", "light", "dark"})
+LOGO_SECTIONS: Final = frozenset({"head", "letter", "tile", *BOARD_HALVES})
 PAGES: Final = (
     Page(
         "board",
@@ -43,6 +45,7 @@ PAGES: Final = (
             Section("colors", "Colours", Role.PAPER),
             Section("type", "Type", Role.MIST),
             Section("tiles", "Tiles", Role.PAPER),
+            Section("tile", "Social tile", Role.PRIMARY),
         ),
     ),
     Page(HOME, "Home", ()),
@@ -130,7 +133,8 @@ def section_grounds(
 
     grounds: their colours by id. A section whose own ground isn't there stands on the page's usual one, or
     else on the first. The style page shows every ground as it is. logo: its outline; a section with it has
-    a ground on which it is seen, unless the designer chose one.
+    a ground on which it is seen, unless the designer chose one. The board's halves keep theirs where the
+    logo may be in one colour.
     """
     there = list(grounds)
     if not there:
@@ -141,7 +145,8 @@ def section_grounds(
     def usual(page: Page, part: Section) -> str:
         ground = Role.MIST if page.id != STYLE and part.ground in glaring else part.ground
         is_marked = bool(logo) and part.id in LOGO_SECTIONS
-        return ground_for_logo(logo, grounds, ground) if is_marked else ground
+        is_kept = part.id in BOARD_HALVES and take.proof.logo_in_one is not False
+        return ground_for_logo(logo, grounds, ground) if is_marked and not is_kept else ground
 
     return tuple(
         (

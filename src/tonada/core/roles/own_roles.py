@@ -11,7 +11,7 @@ from typing import Final
 
 from tonada.core.errors import TakeError
 from tonada.core.roles.giving import ADDED, CHOSEN
-from tonada.core.take.proof_settings import GroundSettings
+from tonada.core.take.proof_settings import PLAIN, GroundSettings, PictureTone
 from tonada.core.take.repoint import Target
 from tonada.core.take.take import Assignment, Pair, RoleKey, Take
 
@@ -71,9 +71,17 @@ def remove_role(take: Take, role: RoleKey) -> Take:
         pairs=_unpaired(take.pairs, role),
         grounds=_unused(take.grounds, role),
         slots=tuple(slot for slot in take.slots if slot.key != role),
-        proof=replace(take.proof, duotone=None if role in (take.proof.duotone or ()) else take.proof.duotone),
+        proof=replace(
+            take.proof,
+            picture_tone=_toned_without(take.proof.picture_tone, role),
+            pictures=tuple(replace(one, tone=_toned_without(one.tone, role)) for one in take.proof.pictures),
+        ),
         other=other,
     )
+
+
+def _toned_without(tone: PictureTone, role: RoleKey) -> PictureTone:
+    return PLAIN if role in (tone.dark, tone.light, tone.tint) else tone
 
 
 def _free_key(name: str, taken: Collection[str]) -> RoleKey:

@@ -22,6 +22,7 @@ def _counted(take: Take) -> Iterator[tuple[str, Sized, str, int]]:
     yield "overlays", take.overlays, "overlays", limits.MAX_OVERLAYS
     yield "slots", take.slots, "slots filled by hand", limits.MAX_CHOSEN_SLOTS
     yield "proof.texts", take.proof.texts, "texts of the pages", limits.MAX_OWN_TEXTS
+    yield "proof.pictures", take.proof.pictures, "pictures in places of pages", limits.MAX_PLACED_PICTURES
     yield "proof.sections", take.proof.sections, "sections on other grounds", limits.MAX_SECTIONS
     for scheme, where in ((take, ""), (take.other, "other.")):
         if scheme is not None:

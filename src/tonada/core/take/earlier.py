@@ -3,7 +3,8 @@
 Format 1, before release 0.2: the roles night, good, caution, bad and note; what a ground's elements use
 was what its figures "wear"; a button's background was its face.
 
-Before own files of version 6 an opening's own words had a field each; they are texts as any now.
+Before own files of version 6 an opening's own words had a field each; they are texts as any now. Before
+those of version 7 a duotone was all that the picture could be painted in.
 """
 
 from __future__ import annotations
@@ -40,12 +41,26 @@ def current_document(document: Mapping[str, Any]) -> dict[str, Any]:
     """Return a document in this format; one that is in it already comes back as it is."""
     found = dict(document)
     found = _from_format_1(found) if found.get("format") == 1 else found
-    return _fields(proof=_with_texts)(found) if isinstance(found.get("proof"), Mapping) else found
+    return _fields(proof=_current_proof)(found) if isinstance(found.get("proof"), Mapping) else found
 
 
 def current_role(role: str) -> str:
     """Return the name that a role of format 1 has now."""
     return ROLES_OF_FORMAT_1.get(role, role)
+
+
+def _current_proof(proof: Any) -> Any:
+    return _with_tone(_with_texts(proof)) if isinstance(proof, Mapping) else proof
+
+
+def _with_tone(proof: Mapping[str, Any]) -> dict[str, Any]:
+    """Return the settings of a proof with the duotone as a tone of the picture."""
+    kept = {name: value for name, value in proof.items() if name != "duotone"}
+    duotone = proof.get("duotone")
+    if duotone is None:
+        return kept
+    ends = duotone if isinstance(duotone, Mapping) else {"dark": duotone}
+    return {"picture_tone": {"kind": "duotone", **ends}, **kept}
 
 
 def _with_texts(proof: Mapping[str, Any]) -> dict[str, Any]:

@@ -48,6 +48,8 @@ ELEMENT_USAGES: Final[dict[Element, Usage]] = {
 VoiceId: TypeAlias = str
 # Where the brand's own picture goes: behind the text of the opening, or in place of the drawn one.
 PicturePlace: TypeAlias = Literal["behind", "beside"]
+# A picture as it is, in two colours, or with one laid over it.
+ToneKind: TypeAlias = Literal["plain", "duotone", "tinted"]
 # What a page is looked at on.
 Width: TypeAlias = Literal["wide", "tablet", "phone"]
 WIDTHS: Final[tuple[Width, ...]] = ("wide", "tablet", "phone")
@@ -101,6 +103,55 @@ class OwnText:
     text: str
 
 
+@dataclass(frozen=True, slots=True)
+class PictureTone:
+    """What a picture is painted in.
+
+    dark, light: the roles of its dark and light parts as a duotone. tint: the role that is laid over it where
+    it is tinted; amount: how much of that, 0 to 1.
+    """
+
+    kind: ToneKind = "plain"
+    dark: str = "deep"
+    light: str = "paper"
+    tint: str = "primary"
+    amount: float = 0.4
+
+
+@dataclass(frozen=True, slots=True)
+class PictureView:
+    """What is seen of a picture that is cropped to its place.
+
+    x, y: the point that stays in view however a place is shaped, 0 to 1 from the left and from the top. zoom:
+    1 shows as much as fits.
+    """
+
+    x: float = 0.5
+    y: float = 0.5
+    zoom: float = 1.0
+
+
+PLAIN: Final = PictureTone()
+CENTERED: Final = PictureView()
+LEAST_AMOUNT: Final = 0.05
+MOST_AMOUNT: Final = 0.95
+MOST_ZOOM: Final = 4.0
+
+
+@dataclass(frozen=True, slots=True)
+class PlacedPicture:
+    """A picture of the brand in one place of a sample page, where a drawing or the main picture would be.
+
+    part: its name on the page. source: the id of an image.
+    """
+
+    page: str
+    part: str
+    source: str
+    view: PictureView = CENTERED
+    tone: PictureTone = PLAIN
+
+
 # Of a text that all pages show, such as in their foot.
 EVERY_PAGE: Final = "every"
 
@@ -115,7 +166,8 @@ class ProofSettings:
     can't be seen; None where no ground of the scheme would show it.
     overlay: of the take, over the picture; None for as much of the ground as its texts need, or for nothing
     where bare_picture says so.
-    duotone: the roles that dark and light parts of the picture are painted with, or None.
+    picture_view, picture_tone: what is seen of that picture, and in which colours. pictures: others, each in
+    one place of a page.
     sections: a page, a section and the ground that it was given, where it departs from the page's.
     voice: None for the one guessed. texts: in place of the voice's own. language: of the pages, BCP 47;
     None for the one that these texts are in.
@@ -130,7 +182,9 @@ class ProofSettings:
     sections: tuple[tuple[str, str, str], ...] = ()
     narrow_sizes: tuple[tuple[Width, TextStyle, float], ...] = ()
     picture_place: PicturePlace = "behind"
-    duotone: tuple[str, str] | None = None
+    picture_view: PictureView = CENTERED
+    picture_tone: PictureTone = PLAIN
+    pictures: tuple[PlacedPicture, ...] = ()
     voice: VoiceId | None = None
     texts: tuple[OwnText, ...] = ()
     language: str | None = None

@@ -87,7 +87,7 @@ class OverBody(Model):
 class PictureBody(OverBody):
     """region: where the text stands; null for the whole picture.
 
-    as_proved: the picture is seen as the take's pages show it, in two colours where it has a duotone.
+    as_proved: the picture is seen as the take's pages show it, in the tone that it has there.
     """
 
     region: RegionModel | None = None

@@ -8,7 +8,7 @@ from tonada.core.color.apart import TOLD_APART
 from tonada.core.pairs.confusions import confusions
 from tonada.core.pairs.grid import grid_csv, grid_of
 from tonada.core.proof.backdrop import WHOLE, over_gradient, over_picture
-from tonada.core.proof.duotone import duotone, duotone_ends
+from tonada.core.proof.toning import toned, toning_of
 from tonada.core.sight.vision import sight_matrix
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.pairs.sight_models import (
@@ -60,9 +60,9 @@ def read_backdrop(path: SourcePath, body: PictureBody) -> Response:
     needed = body.asked().ratio
     region = body.region.to_region() if body.region else WHOLE
     seen = picture.on_white()
-    ends = duotone_ends(take) if body.as_proved else None
-    if ends:
-        seen = duotone(seen, *ends)
+    toning = toning_of(take, take.proof.picture_tone) if body.as_proved else None
+    if toning:
+        seen = toned(seen, toning)
     found = over_picture(take.color_of(body.text), seen, body.laid(take), needed, region)
     return answer(BackdropAnswer.of(found, needed))
 
