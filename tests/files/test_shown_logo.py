@@ -66,6 +66,7 @@ def test_a_review_keeps_the_shape_of_a_logo_that_its_night_would_hide() -> None:
     material = Material("Take 1", 1, document, "version 1", logo_in("#131c4c"))
     frame = Frame("Orrin Peak", "Studio", "", "observatory", ["home"], ["wide"])
     drawn = freeze(frame, [material], None).content.takes[0].drawn
-    masks = {scheme: drawn[scheme]["figures"]["logo"]["mask"] for scheme in ("day", "night")}
-    assert masks["day"] == ""
-    assert masks["night"].startswith("data:image/png;base64,")
+    logos = {scheme: drawn[scheme]["figures"]["logo"] for scheme in ("day", "night")}
+    assert [logos[scheme]["is_in_one"] for scheme in ("day", "night")] == [False, True]
+    for logo in logos.values():  # By day the dark half of the board needs the shape.
+        assert logo["mask"].startswith("data:image/png;base64,")
