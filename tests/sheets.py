@@ -17,6 +17,7 @@ from typing import Final
 import pytest
 
 from tonada.files import client_sheet
+from tonada.files.page_faces import OwnFont
 
 PLACE: Final = "tonada.files.client_sheet.pdf_of"
 # In the environment, so that the servers of tests have it too.
@@ -31,16 +32,16 @@ def make_sheets_once(monkeypatch: pytest.MonkeyPatch) -> None:
 
 
 @lru_cache(maxsize=256)
-def made_once(page: str, letters: tuple[str, ...] = ()) -> bytes:
+def made_once(page: str, letters: tuple[str, ...] = (), own: tuple[OwnFont, ...] = ()) -> bytes:
     """Return the PDF that any process of this run has made of the page, or make it."""
     if FOLDER not in os.environ:
-        return _make(page, letters)
-    place = Path(os.environ[FOLDER]) / sha256(repr((page, letters)).encode()).hexdigest()
+        return _make(page, letters, own)
+    place = Path(os.environ[FOLDER]) / sha256(repr((page, letters, own)).encode()).hexdigest()
     with place.with_suffix(".lock").open("w") as lock:
         fcntl.flock(lock, fcntl.LOCK_EX)
         if not place.exists():
             half = place.with_suffix(".half")
-            half.write_bytes(_make(page, letters))
+            half.write_bytes(_make(page, letters, own))
             half.rename(place)
     return place.read_bytes()
 

@@ -46,7 +46,7 @@ def test_tonadas_own_file_keeps_the_whole_take_to_the_byte(own: Path) -> None:
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"version": 8}, "version"),
+        ({"version": 9}, "version"),
         ({"format": "other"}, "format"),
         ({"take": {"format": 2, "level": "B"}}, "take.level"),
         ({"take": {"format": 2, "hats": []}}, "take.hats"),

@@ -16,7 +16,7 @@ from tonada.core.source.kept import VERSION, current_reading
 from tonada.core.source.pictures import extract_colors
 from tonada.core.source.stylesheets import StyleFile, read_stylesheets
 from tonada.core.take.earlier import ROLES_OF_FORMAT_1, current_document
-from tonada.core.take.proof_settings import Element, PictureTone
+from tonada.core.take.proof_settings import Element, PictureTone, PictureView
 from tonada.core.take.take import Role, Take
 from tonada.document.own_file import OwnFile, read_own, write_own
 from tonada.document.readings import read_kept
@@ -118,9 +118,17 @@ def test_a_file_of_version_6_has_its_duotone_as_the_tone_of_the_picture() -> Non
     assert [text.text for text in found.texts] == ["Die Nacht gehört allen"]
 
 
-def test_what_is_written_now_is_of_version_7_and_reads_back(take: Take) -> None:
+def test_a_file_of_version_7_has_its_pictures_where_they_were_put() -> None:
+    data = (KEPT / "take-7.json").read_bytes()
+    assert json.loads(data)["version"] == 7
+    (placed,) = read_own(data).take.proof.pictures
+    assert (placed.part, placed.view) == ("Offer 1, picture", PictureView(0.2, 0.6, 1.5))
+    assert placed.tone == PictureTone("tinted", tint="accent", amount=0.3)
+
+
+def test_what_is_written_now_is_of_version_8_and_reads_back(take: Take) -> None:
     written = write_own(OwnFile(take, "Now"))
-    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (7, 2)
+    assert (json.loads(written)["version"], json.loads(written)["take"]["format"]) == (8, 2)
     assert read_own(written.encode()) == OwnFile(take, "Now")
 
 

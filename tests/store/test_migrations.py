@@ -9,7 +9,7 @@ from uuid import UUID, uuid4
 import psycopg
 import pytest
 
-from tonada.store import brands, destinations, handoffs, sources, takes, versions, workspaces
+from tonada.store import brands, destinations, fonts, handoffs, sources, takes, versions, workspaces
 from tonada.store.data_migrations import DATA_MIGRATIONS
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
@@ -64,6 +64,13 @@ KEPT = {
                     '{{"format": 1, "brand": "Orrin Peak", "takes": [{{"name": "Midnight"}}]}}');
         insert into review_take (workspace_id, review_id, place, take_id, version_number, digest)
             values ('{studio}', '{review}', 0, '{take}', 1, sha256('document'));
+    """,
+    "0012": """
+        insert into file (workspace_id, digest, content) values ('{studio}', sha256('font'), 'font');
+        insert into font
+            (workspace_id, brand_id, name, family, kind, lightest, heaviest, scripts, lacks, digest)
+            values ('{studio}', '{brand}', 'a.woff2', 'Halden', 'sans', 400, 400, '{{Grek}}', 'ő',
+                    sha256('font'));
     """,
 }
 
@@ -124,6 +131,9 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
                 connection.transaction(),
             ):
                 connection.execute("update review set content = '{}'")
+        if last >= "0012":
+            (font,) = fonts.list_of_brand(connection, STUDIO, BRAND)
+            assert (font.scripts, fonts.content(connection, STUDIO, font.id)) == (["Grek"], b"font")
         if last >= "0003":
             version = versions.find(connection, STUDIO, TAKE, 1)
             assert (version.description, version.document) == ("first", {"format": 2, "level": "A"})

@@ -17,7 +17,7 @@ from tests.sampling import IS_LONG
 from tests.store.reviews import a_review
 from tests.waiting import PATIENCE_SECONDS
 from tonada.run.cluster import APPLICATION, Cluster
-from tonada.store import brands, destinations, handoffs, palettes, sources, takes, versions, workspaces
+from tonada.store import brands, destinations, fonts, handoffs, palettes, sources, takes, versions, workspaces
 from tonada.store.database import Connection, Database, connect
 from tonada.store.errors import StoreUnavailable
 from tonada.store.migrate import migrate
@@ -42,6 +42,8 @@ def filled(database_url: str) -> dict[str, UUID]:
             palettes.create(connection, workspace, [NewPalette("a", (), {}, {}, None)])
             palettes.star(connection, workspace, "a", is_starred=True)
             destinations.create(connection, workspace, name, [])
+            font = fonts.FontContent("Halden", "sans", 400, 400, [], "", name.encode())
+            fonts.create(connection, workspace, brand, "a.woff2", font, 1)
             file = sources.FileContent("a.png", name.encode(), b"png")
             sources.create(connection, workspace, brand, name="a", kind="image", extraction={}, files=(file,))
     return made
@@ -60,7 +62,7 @@ def count(connection: Connection, table: str) -> int:
 
 
 def test_every_table_has_the_second_wall_for_its_owner_too(tables: list[tuple[str, bool, bool, str]]) -> None:
-    assert len(tables) == 20
+    assert len(tables) == 21
     for name, is_on, is_forced, owner in tables:
         assert (is_on, is_forced) == (True, True), name
         assert owner != APPLICATION

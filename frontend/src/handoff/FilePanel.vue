@@ -29,6 +29,7 @@ const body = computed(() => {
     options: { ...props.options },
     brand: brand.detail?.brand.name ?? 'Brand',
     voice: brand.detail?.voice ?? null,
+    brand_id: brand.detail?.brand.id ?? null,
     take: take.take?.name ?? 'Take',
   }
 })

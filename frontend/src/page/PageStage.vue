@@ -7,6 +7,7 @@ import { figuresOf, partsOf } from '@/proof/parts'
 import { useContext } from '@/proof/useContext'
 import { useProof } from '@/proof/useProof'
 import { useBrandStore } from '@/take/brand'
+import { brandFacts } from '@/take/fonts'
 import { usePageWanted } from '@/take/pageWanted'
 import { asKept, inScheme } from '@/take/scheme'
 import { useTakeStore } from '@/take/take'
@@ -33,8 +34,8 @@ const brand = useBrandStore()
 const { wanted } = usePageWanted()
 if (props.picks) {
   watch(
-    [scheme, () => brand.detail?.voice],
-    ([by, voice]) => (wanted.value = { scheme: by, voice: voice ?? null }),
+    [scheme, () => brand.detail],
+    ([by, detail]) => (wanted.value = { scheme: by, ...brandFacts(detail) }),
     { immediate: true },
   )
   onScopeDispose(() => (wanted.value = undefined))

@@ -9,6 +9,7 @@ import ProofFrame from './ProofFrame.vue'
 import type { ProofContext } from './context'
 import { useContext } from './useContext'
 import { useBrandStore } from '@/take/brand'
+import { brandFacts } from '@/take/fonts'
 import { useTakeStore } from '@/take/take'
 
 /** The same page in two or three takes, scrolled together; or two with an edge between them to drag. */
@@ -36,7 +37,7 @@ async function load(id: string, scheme: Scheme) {
   )
   const document = inScheme(saved.document, scheme)
   const proof = await answerOf(
-    api.POST('/api/proof', { body: { document, voice: brand.detail?.voice ?? null } }),
+    api.POST('/api/proof', { body: { document, ...brandFacts(brand.detail) } }),
   )
   return { id, document, proof }
 }

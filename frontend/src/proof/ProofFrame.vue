@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch, watchPostEffect } from 'vue'
 import type { ProofContext } from './context'
-import { giveLetters, letterFontsOf } from './letterFonts'
+import { giveFonts, letterFontsOf } from './pageFonts'
 import { drawMarks } from './marks'
 import type { Mark } from './marks'
 import { elementOf, figuresOf, readPart } from './parts'
@@ -82,9 +82,9 @@ watchPostEffect(() => {
   const whole = root.value?.ownerDocument.documentElement
   if (whole) [whole.lang, whole.dir] = [language, direction]
 })
-const letters = computed(() => letterFontsOf(props.context.figures))
+const fonts = computed(() => [...letterFontsOf(props.context.figures), ...props.context.fonts])
 watchPostEffect(() => {
-  if (root.value) giveLetters(root.value.ownerDocument, letters.value)
+  if (root.value) giveFonts(root.value.ownerDocument, fonts.value)
 })
 watchPostEffect(() => root.value?.classList.toggle('picks', props.picks))
 

@@ -3,6 +3,7 @@ import { computed, inject, provide, proxyRefs, shallowRef } from 'vue'
 import type { ComputedRef, InjectionKey, Ref } from 'vue'
 import { EVERY_PAGE, textKey } from './ownTexts'
 import type { OwnText, OwnTexts } from './ownTexts'
+import type { PageFont } from './pageFonts'
 import type { PlacedPictures, ShownPicture } from './placedPictures'
 import type { VoiceCopy } from './voices'
 import type { GroundFigures, ProofFigures, ProofSettings } from '@/api/types'
@@ -19,6 +20,8 @@ export interface ProofContext {
   /** Over the picture: a colour of the take with its opacity. */
   layer: { hex: string; alpha: number } | undefined
   texts: OwnTexts
+  /** The brand’s own that the page is set in. */
+  fonts: readonly PageFont[]
 }
 
 const CONTEXT: InjectionKey<Ref<ProofContext>> = Symbol('proof')
@@ -38,6 +41,7 @@ export function provideProof(context: () => ProofContext) {
     placed: field('placed'),
     layer: field('layer'),
     texts: field('texts'),
+    fonts: field('fonts'),
   }
   provide(CONTEXT, shallowRef(proxyRefs(fields)))
 }

@@ -4,6 +4,8 @@
  * this window's.
  */
 
+import { fontsOf } from './pageFonts'
+
 const withoutQuotes = (family: string) => family.trim().replaceAll(/["']/g, '')
 
 /** A face is loaded as soon as one of its letters is on the page. */
@@ -53,5 +55,11 @@ export async function facesOf(page: Document): Promise<string> {
       return `@font-face{${rest}src:url(${data}) format("woff2")}`
     }),
   )
-  return written.join('\n')
+  const added = await Promise.all(
+    fontsOf(page).map(
+      async ({ family, weights, source }) =>
+        `@font-face{font-family:"${family}";font-weight:${weights};src:url(${await asData(source)}) format("woff2")}`,
+    ),
+  )
+  return [...written, ...added].join('\n')
 }

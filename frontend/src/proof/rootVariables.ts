@@ -1,16 +1,20 @@
 import type { ProofFigures } from '@/api/types'
 import type { ProofContext } from './context'
+import { familyOf } from './pageFonts'
 
 /** What the root of a sample page hands down to all of it: typefaces, sizes, paints of its pictures. */
 export function rootVariables({ figures }: ProofContext): Record<string, string> {
-  const face = (name: string) =>
+  // What an own font lacks is drawn by letters of the script, and then by a typeface that ships.
+  const face = (name: string, helper = '') =>
     [
-      `'${name} Variable'`,
+      `'${familyOf(name)}'`,
       ...figures.letters
         .filter((one) => one.instead_of.includes(name))
         .map((one) => `'${one.family}'`),
+      ...(helper ? [`'${familyOf(helper)}'`] : []),
       'sans-serif',
     ].join(', ')
+  const { faces } = figures
   const sizes = figures.styles.flatMap((one) => [
     [`--size-${one.style}`, `${one.size.toString()}px`],
     [`--tablet-${one.style}`, `${one.tablet.toString()}px`],
@@ -19,8 +23,8 @@ export function rootVariables({ figures }: ProofContext): Record<string, string>
   ])
   const text = figures.styles.find((one) => one.style === 'text')
   return {
-    '--heading-face': face(figures.faces.heading),
-    '--text-face': face(figures.faces.text),
+    '--heading-face': face(faces.heading, faces.heading_helper),
+    '--text-face': face(faces.text, faces.text_helper),
     '--text': `${(text?.weight ?? 400).toString()} ${(text?.size ?? 16).toString()}px`,
     ...(Object.fromEntries(sizes) as Record<string, string>),
     ...paintVariables(figures),

@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import type { ProofContext } from './context'
 import { ownTextsOf } from './ownTexts'
+import { ownFontsOf } from './pageFonts'
 import { mainPicture, placedPictures } from './placedPictures'
 import { copyOf } from './voices'
 import type { ProofFigures, TakeDocument } from '@/api/types'
@@ -34,6 +35,7 @@ export function useContext(
       placed: placedPictures(settings, drawn, sourceOf),
       layer: drawn.layer ?? undefined,
       texts: ownTextsOf(settings.texts, drawn),
+      fonts: ownFontsOf(drawn, brand.detail?.fonts ?? []),
     }
   })
 }

@@ -2,6 +2,7 @@ import { onScopeDispose, shallowRef, watch } from 'vue'
 import { api, answerOf } from '@/api/client'
 import type { ProofFigures, TakeDocument } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
+import { brandFacts } from '@/take/fonts'
 import { createPaced } from '@/ui/asking'
 import { useQuestion } from '@/ui/useAnswer'
 
@@ -18,7 +19,7 @@ export function useProof(
   const question = useQuestion(follow)
   const paced = createPaced(async (asked: TakeDocument) => {
     try {
-      const body = { document: asked, voice: brand.detail?.voice ?? null }
+      const body = { document: asked, ...brandFacts(brand.detail) }
       const found = await answerOf(api.POST('/api/proof', { body }))
       // What came meanwhile is newer.
       figures.value = came() ?? found
@@ -36,7 +37,9 @@ export function useProof(
     } else if (now) void paced.ask(now)
   }
 
-  watch([document, () => brand.detail?.voice], follow, { immediate: true })
+  watch([document, () => brand.detail?.voice, () => brand.detail?.fonts], follow, {
+    immediate: true,
+  })
   onScopeDispose(paced.drop)
   return { figures }
 }

@@ -24,6 +24,7 @@ const take = (name: string, version: number): ShownTake => ({
   logo: null,
   picture: null,
   letters: [],
+  fonts: [],
   sheet: 's'.repeat(64),
 })
 

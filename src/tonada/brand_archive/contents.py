@@ -23,9 +23,9 @@ from tonada.document.review import About, FileDigest, RemarkText, Width, documen
 from tonada.document.take import TakeDocument
 
 MARK: Final = "tonada brand"
-# Of version 2: a review names the trade of its pages.
-VERSION: Final = 2
-READABLE: Final = (1, 2)
+# Of version 2: a review names the trade of its pages. Of version 3: fonts.
+VERSION: Final = 3
+READABLE: Final = (1, 2, 3)
 Id = Annotated[str, StringConstraints(pattern=r"^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$")]
 FileName = Annotated[str, StringConstraints(min_length=1, max_length=200), Line]
 Short = Annotated[str, StringConstraints(max_length=200), Line]
@@ -64,6 +64,13 @@ class ArchivedSource(Model):
     picked: Annotated[list[dict[str, Any]], Field(max_length=limits.MAX_PICKED_COLORS), FailFast()]
     created_at: Moment
     files: Annotated[tuple[ArchivedFile, ...], Field(max_length=limits.MAX_STYLESHEET_FILES), FailFast()]
+
+
+class ArchivedFont(Model):
+    """A font of the brand's own. name: of the file that was added; its bytes are `files/<digest>`."""
+
+    name: FileName
+    digest: FileDigest
 
 
 class ArchivedVersion(Model):
@@ -182,9 +189,10 @@ class BrandArchive(Model):
     """A brand. format, version: of the archive; it grows when something in it is shaped otherwise."""
 
     format: Literal["tonada brand"] = MARK
-    version: Literal[1, 2] = VERSION
+    version: Literal[1, 2, 3] = VERSION
     name: Name
     sources: Annotated[tuple[ArchivedSource, ...], Field(max_length=limits.MAX_ARCHIVED_SOURCES), FailFast()]
+    fonts: Annotated[tuple[ArchivedFont, ...], Field(max_length=limits.MAX_FONTS), FailFast()] = ()
     takes: Annotated[
         tuple[ArchivedTake, ...], Field(min_length=1, max_length=limits.MAX_ARCHIVED_TAKES), FailFast()
     ]

@@ -158,11 +158,12 @@ def _read_record(text: bytes) -> BrandArchive:
 
 def _check_files(archive: BrandArchive, files: Mapping[str, bytes]) -> None:
     wanted = {file.digest: file.name for source in archive.sources for file in source.files}
+    wanted |= {font.digest: font.name for font in archive.fonts}
     missing = next((name for digest, name in wanted.items() if digest not in files), None)
     if missing is not None:
         _wrong(f"The file of “{missing[:60]}” isn’t in it")
     if set(files) - set(wanted):
-        _wrong("It has a file that no source names")
+        _wrong("It has a file that nothing in it names")
 
 
 def _wrong(what: str) -> None:

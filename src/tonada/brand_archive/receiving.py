@@ -22,34 +22,44 @@ from tonada.brand_archive.contents import (
 )
 from tonada.brand_archive.packing import Packed
 from tonada.core.errors import InputError
+from tonada.core.limits import MAX_FONTS
 from tonada.core.proof.trade_guess import guessed_voice
 from tonada.document.take import TakeDocument
 from tonada.files.press_profile import usual_press
 from tonada.frozen.freezing import Frame, Frozen, Material, freeze
 from tonada.frozen.page_set import PageSet
-from tonada.sharing.making import keep_files_of, keep_page_set, placed_pictures, shown_picture
+from tonada.sharing.making import keep_files_of, keep_page_set, own_fonts, placed_pictures, shown_picture
 from tonada.sharing.tokens import new_token
-from tonada.store import archives, brands
+from tonada.store import archives, brands, fonts
 from tonada.store.archives import IdInUse
 from tonada.store.brands import BrandRow
 from tonada.store.database import Connection
+from tonada.store.fonts import FontContent
 
 # Draws the picture to show of a source's bytes; raises InputError where that is no picture.
 Draw = Callable[[bytes], bytes]
 
 
 def take_in(
-    connection: Connection, workspace: UUID, packed: Packed, page_set: PageSet, draw: Draw
+    connection: Connection,
+    workspace: UUID,
+    packed: Packed,
+    page_set: PageSet,
+    draw: Draw,
+    read: Mapping[str, FontContent],
 ) -> BrandRow:
-    """Return the brand that an archive becomes. Raises InputError where a picture of it can't be drawn."""
+    """Return the brand that an archive becomes. read: its fonts by their digests, as they were read here.
+
+    Raises InputError where a picture of it can't be drawn.
+    """
     archive = packed.archive
     known = sorted({*(source.id for source in archive.sources), *(take.id for take in archive.takes)})
     try:
         with connection.transaction():
-            return _with_ids(connection, workspace, packed, {one: one for one in known}, page_set, draw)
+            return _with_ids(connection, workspace, packed, {one: one for one in known}, page_set, draw, read)
     except IdInUse:
         others = {one: str(uuid4()) for one in known}
-        return _with_ids(connection, workspace, packed, others, page_set, draw)
+        return _with_ids(connection, workspace, packed, others, page_set, draw, read)
 
 
 def _with_ids(
@@ -59,12 +69,15 @@ def _with_ids(
     ids: Mapping[str, str],
     page_set: PageSet,
     draw: Draw,
+    read: Mapping[str, FontContent],
 ) -> BrandRow:
     archive = packed.archive
     brand = archives.put(connection, "brand", workspace, name=archive.name)
     receiver = _Receiver(connection, workspace, brand, ids, archive)
     for source in archive.sources:
         receiver.put_source(source, packed.files, draw)
+    for font in archive.fonts:
+        fonts.create(connection, workspace, brand, font.name, read[font.digest], MAX_FONTS)
     for position, take in enumerate(archive.takes):
         receiver.put_take(take, position)
     for review in archive.reviews:
@@ -212,6 +225,7 @@ class _Receiver:
                     logo=shown_picture(self._connection, self._workspace, proof.logo),
                     picture=shown_picture(self._connection, self._workspace, proof.picture),
                     pictures=placed_pictures(self._connection, self._workspace, proof),
+                    fonts=own_fonts(self._connection, self._workspace, self._brand, proof),
                 )
             )
         try:

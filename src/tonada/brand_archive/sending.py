@@ -25,9 +25,12 @@ def archive_of(connection: Connection, workspace: UUID, brand_id: UUID) -> Packe
         files |= {file.digest: file.content for file in kept}
         named = [{"name": file.name, "digest": file.digest} for file in kept]
         listed.append({**source, "id": str(source["id"]), "files": named})
+    faces = archives.font_files_of(connection, workspace, brand_id)
+    files |= {face.digest: face.content for face in faces}
     whole = {
         "name": brand.name,
         "sources": listed,
+        "fonts": [{"name": face.name, "digest": face.digest} for face in faces],
         "takes": [
             _take(connection, workspace, row)
             for row in archives.rows(connection, archives.TAKES, workspace=workspace, brand=brand_id)

@@ -29,6 +29,9 @@ READING_MEMORY_BYTES: Final = 176 * 2**20
 # Of a picture that was read before: what it takes is known not to be without end.
 READING_AGAIN_CPU_SECONDS: Final = 10.0
 READING_AGAIN_SECONDS: Final = 30.0
+# A font is packed anew, in which nothing is spared.
+FONT_CPU_SECONDS: Final = 25.0
+FONT_SECONDS: Final = 75.0
 LONG_READING_CPU_SECONDS: Final = 20.0
 LONG_READING_SECONDS: Final = 90.0
 LONG_READING_MEMORY_BYTES: Final = 208 * 2**20
@@ -94,6 +97,10 @@ MAX_PAGE_WORDS: Final = 600
 MAX_OWN_TEXTS: Final = 300
 # In places of sample pages.
 MAX_PLACED_PICTURES: Final = 40
+# Fonts of a brand: each file as it comes and as it is kept, what it may unpack to, and how many.
+MAX_FONT_BYTES: Final = 2 * 1024 * 1024
+MAX_FONT_UNPACKED_BYTES: Final = 16 * 1024 * 1024
+MAX_FONTS: Final = 24
 # Of a destination; chosen slots of all destinations; destinations of a workspace are counted by nobody.
 MAX_SLOTS: Final = 64
 MAX_CHOSEN_SLOTS: Final = 400

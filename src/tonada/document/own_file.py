@@ -23,12 +23,12 @@ from tonada.document.wrong_fields import first_wrong
 
 # Of version 3: a role has a second colour, as text or line. Of version 4: the logo may be in one colour. Of
 # version 5: the picture may be without an overlay. Of version 6: typefaces may be the trade's own. Of
-# version 7: pictures in places of pages, and tones.
-VERSION: Final = 7
+# version 7: pictures in places of pages, and tones. Of version 8: fonts of the brand's own.
+VERSION: Final = 8
 # A file of version 1 has a take of format 1, which is read as it was.
 # Its logo, its pictures, and what each colour was read from.
 MAX_NAMED: Final = 2 + MAX_PLACED_PICTURES + MAX_SWATCHES
-READABLE: Final = (1, 2, 3, 4, 5, 6, 7)
+READABLE: Final = (1, 2, 3, 4, 5, 6, 7, 8)
 
 
 class NamedPicture(Model):

@@ -28,11 +28,12 @@ from tonada.core.proof.own_texts import (
 from tonada.core.proof.pages import BOARD_HALVES, HOME, LOGO_SECTIONS, OPENING, section_grounds
 from tonada.core.proof.paints import Paint, paints_of
 from tonada.core.proof.toning import Toning, toning_of
+from tonada.core.proof.typefaces import OWN
 from tonada.core.proof.typesetting import typeset
-from tonada.core.proof.voices import NEUTRAL
+from tonada.core.proof.voices import NEUTRAL, voice_of
 from tonada.core.roles.plan import planned_share
 from tonada.core.source.pictures.logo_outline import Logo
-from tonada.core.take.proof_settings import TEXT_STYLES, PictureTone, TextStyle, VoiceId
+from tonada.core.take.proof_settings import TEXT_STYLES, PictureTone, ProofSettings, TextStyle, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.parts import Model
 from tonada.document.proof import VoiceText
@@ -184,10 +185,26 @@ class OverPictureAnswer(Model):
 
 
 class FacesAnswer(Model):
-    """The typefaces of headings and of texts: the take's, or else the trade's."""
+    """The typefaces of headings and of texts: the take's, or else the trade's.
+
+    heading_helper, text_helper: of a font of the brand's own, the one that ships for letters that it lacks.
+    """
 
     heading: str
     text: str
+    heading_helper: str = ""
+    text_helper: str = ""
+
+    @classmethod
+    def of(cls, proof: ProofSettings, voice: VoiceId) -> FacesAnswer:
+        heading, text = proof.heading_face or "", proof.text_face or ""
+        trade = voice_of(voice).type
+        return cls(
+            heading=heading,
+            text=text,
+            heading_helper=trade.heading if heading.startswith(OWN) else "",
+            text_helper=trade.text if text.startswith(OWN) else "",
+        )
 
 
 class TextAnswer(Model):
@@ -238,7 +255,8 @@ class PageFigures(Model):
     @classmethod
     def of(cls, take: Take, guessed: VoiceId | None = None, own: OwnMaterial = NO_MATERIAL) -> PageFigures:
         voice = take.proof.voice or guessed or NEUTRAL
-        take = replace(take, proof=typeset(take.proof, voice))
+        take = replace(take, proof=typeset(take.proof, voice, own.fonts))
+        faces = FacesAnswer.of(take.proof, voice)
         texts = take.proof.texts
         spoken = spoken_texts(texts, take.proof.language)
         grounds = grounds_of(take)
@@ -259,10 +277,10 @@ class PageFigures(Model):
             if behind and behind.layer
             else None,
             voice=voice,
-            faces=FacesAnswer(heading=take.proof.heading_face or "", text=take.proof.text_face or ""),
+            faces=faces,
             spoken=page_spoken(texts, take.proof.language),
             texts=tuple(map(TextAnswer.of, spoken)),
-            letters=letters_for(spoken, take.proof.heading_face or "", take.proof.text_face or ""),
+            letters=letters_for(spoken, faces.heading, faces.text, own.fonts),
             paints=paints_of(take),
             tone=_tone(take, take.proof.picture_tone),
             pictures=tuple(

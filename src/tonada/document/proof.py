@@ -9,7 +9,7 @@ from pydantic import Field, StringConstraints, WithJsonSchema
 from tonada.core import limits
 from tonada.core.proof.own_texts import LANGUAGE_CODES
 from tonada.core.proof.type_scale import LARGEST_SIZE, LEAST_SIZE
-from tonada.core.proof.typefaces import FaceName
+from tonada.core.proof.typefaces import OWN, TYPEFACES
 from tonada.core.proof.voices import VOICES
 from tonada.core.take import proof_settings as proof_parts
 from tonada.core.take.proof_settings import (
@@ -25,6 +25,7 @@ from tonada.core.take.proof_settings import (
     TextStyle,
     ToneKind,
 )
+from tonada.document.fonts import FAMILY
 from tonada.document.of_core import OfCore, of_core
 from tonada.document.parts import ColorKey, Identifier, Line, Model, Name, RoleText
 
@@ -39,6 +40,12 @@ LanguageText = Annotated[
     str,
     StringConstraints(pattern=f"^({'|'.join(LANGUAGE_CODES)})$"),
     WithJsonSchema({"type": "string", "enum": list(LANGUAGE_CODES)}),
+]
+# A typeface that ships, or “own: ” and the family of one that the brand brought along.
+FaceText = Annotated[
+    str,
+    StringConstraints(pattern=f"^({'|'.join(face.name for face in TYPEFACES)}|{OWN}{FAMILY})$"),
+    WithJsonSchema({"type": "string"}),
 ]
 SourceId = Annotated[str, StringConstraints(max_length=40)]
 
@@ -155,8 +162,8 @@ class ProofModel(OfCore):
 
     core = proof_parts.ProofSettings
 
-    heading_face: FaceName | None = None
-    text_face: FaceName | None = None
+    heading_face: FaceText | None = None
+    text_face: FaceText | None = None
     sizes: Annotated[tuple[TextSizeModel, ...], Field(max_length=len(TEXT_STYLES))] = ()
     logo: SourceId | None = None
     picture: SourceId | None = None

@@ -56,12 +56,21 @@ class ShownLetters(Model):
     file: FileDigest
 
 
+class ShownFont(Model):
+    """A font of the brand's own that the pages are set in, with its weights. file: a digest."""
+
+    family: str
+    lightest: int
+    heaviest: int
+    file: FileDigest
+
+
 class ShownTake(Model):
     """A version of a take. digest: SHA-256 of its document, see `document_digest`.
 
     drawn: what its pages are drawn with, by scheme; only the set of pages of its time reads it.
     colors: by scheme. logo, picture, sheet: digests of files of the review.
-    letters: fonts. pictures: those in places of pages, by source.
+    letters, fonts: of other scripts, and the brand's own. pictures: those in places of pages, by source.
     """
 
     name: str
@@ -75,6 +84,7 @@ class ShownTake(Model):
     picture: FileDigest | None
     sheet: FileDigest
     letters: tuple[ShownLetters, ...] = ()
+    fonts: tuple[ShownFont, ...] = ()
     pictures: dict[str, FileDigest] = Field(default_factory=dict)
 
 
@@ -153,6 +163,11 @@ def document_digest(document: dict[str, Any]) -> str:
 def digests_shown(content: Mapping[str, Any]) -> frozenset[str]:
     """Return the digests of the files that the takes of a review show, of its content as it is kept."""
     shown = (take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet"))
-    fonts = (one["file"] for take in content["takes"] for one in take.get("letters", ()))
+    fonts = (
+        one["file"]
+        for take in content["takes"]
+        for kind in ("letters", "fonts")
+        for one in take.get(kind, ())
+    )
     placed = (digest for take in content["takes"] for digest in take.get("pictures", {}).values())
     return frozenset(digest for digest in (*shown, *fonts, *placed) if digest)

@@ -9,6 +9,7 @@ import atexit
 import base64
 import os
 import re
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from importlib.resources import files
@@ -33,7 +34,7 @@ from tonada.core.proof.typesetting import typeset
 from tonada.core.roles.ramp_rows import rows_of
 from tonada.core.take.proof_settings import Element, ProofSettings, VoiceId
 from tonada.core.take.take import Role, Take
-from tonada.files.page_faces import face_data
+from tonada.files.page_faces import SHIPPED_WEIGHTS, OwnFont, face_data
 from tonada.files.sheet_front import front_of
 from tonada.files.shown_logo import logo_for
 
@@ -77,6 +78,7 @@ class ExportHeader:
 
     version: for the client, without an address, such as “version 4, 26 November 2026”. logo: a PNG, or None.
     voice: the trade of the sample pages, for a take that has none of its own; None for the name's.
+    fonts: of the brand.
     """
 
     brand: str
@@ -85,10 +87,12 @@ class ExportHeader:
     logo: bytes | None = None
     version: str = ""
     voice: VoiceId | None = None
+    fonts: tuple[OwnFont, ...] = ()
 
     def set_in(self, take: Take) -> ProofSettings:
         """Return what the sample pages of a take are set in."""
-        return typeset(take.proof, take.proof.voice or self.voice or guessed_voice(self.brand))
+        own = [font.face for font in self.fonts]
+        return typeset(take.proof, take.proof.voice or self.voice or guessed_voice(self.brand), own)
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,7 +127,8 @@ def pdf_sheet(
     faces = proof.heading_face or "", proof.text_face or ""
     best: tuple[float, bytes] = (-1.0, b"")
     for room in ROOMS:
-        made = pdf_of(_page(take, head, press, pages, paper=paper, embeds=False, room=room), faces)
+        page = _page(take, head, press, pages, paper=paper, embeds=False, room=room)
+        made = pdf_of(page, faces, head.fonts)
         filled = least_filled(made)
         if filled >= LEAST_FILLED:
             return made
@@ -151,18 +156,26 @@ def page_of(template: str, *, embeds: bool, **values: Any) -> str:
     return _environment().get_template(template).render(faces=faces, **values)
 
 
-def pdf_of(page: str, letters: tuple[str, ...] = ()) -> bytes:
+def pdf_of(page: str, letters: tuple[str, ...] = (), own: Sequence[OwnFont] = ()) -> bytes:
     """Return a page as a PDF: fonts embedded, tagged (PDF/UA-1).
 
-    letters: typefaces of the sample pages that it sets something in, as “Letters” and their names.
+    letters: typefaces of the sample pages that it sets something in, as “Letters” and their names. own: fonts
+    of the brand, which they may be of.
     """
     with _ONE_AT_A_TIME:
         weasyprint = _weasyprint()
         # Nothing is fetched but what is in the page itself.
         fetcher = weasyprint.urls.URLFetcher(allowed_protocols={"data"})
         html = weasyprint.HTML(string=page, url_fetcher=fetcher)
-        faces, configuration = _fonts()
-        styles = [faces, *(style for name in dict.fromkeys(letters) if (style := _letter_face(name)))]
+        names = dict.fromkeys(letters)
+        fonts = [font for font in own if font.face.name in names]
+        if fonts:
+            # What a brand brought along isn't kept by this process, as the others are.
+            faces, configuration = _read_fonts("".join((*map(_own_rule, fonts), *map(_letter_rule, names))))
+            styles = [faces]
+        else:
+            faces, configuration = _fonts()
+            styles = [faces, *(style for name in names if (style := _letter_face(name)))]
         made = html.write_pdf(pdf_variant="pdf/ua-1", font_config=configuration, stylesheets=styles)
     return bytes(made or b"")
 
@@ -188,6 +201,11 @@ def _weasyprint() -> Any:
 @lru_cache(maxsize=1)
 def _fonts() -> tuple[CSS, FontConfiguration]:
     """Return the fonts, read once: reading them for every page would take a quarter of the time."""
+    return _read_fonts("")
+
+
+def _read_fonts(more: str) -> tuple[CSS, FontConfiguration]:
+    """Return the sheet's own fonts and those of the rules in `more`."""
     weasyprint = _weasyprint()
     configuration = weasyprint.text.fonts.FontConfiguration()
     style = "".join(
@@ -195,20 +213,30 @@ def _fonts() -> tuple[CSS, FontConfiguration]:
         f"src: url(data:font/ttf;base64,{data}); }}"
         for family, weight, data in _font_faces()
     )
-    return weasyprint.CSS(string=style, font_config=configuration), configuration
+    return weasyprint.CSS(string=style + more, font_config=configuration), configuration
 
 
 @lru_cache(maxsize=len(TYPEFACE_NAMES))
 def _letter_face(name: str) -> CSS | None:
     """Return a typeface of the sample pages, read once: the configuration keeps every font it was given."""
+    rule = _letter_rule(name)
+    return _weasyprint().CSS(string=rule, font_config=_fonts()[1]) if rule else None
+
+
+def _letter_rule(name: str) -> str:
     data = face_data(name)
-    if data is None:
-        return None
-    style = (
-        f'@font-face {{ font-family: "Letters {name}"; font-weight: 100 900; '
+    return _rule(name, SHIPPED_WEIGHTS, data) if data else ""
+
+
+def _own_rule(font: OwnFont) -> str:
+    return _rule(font.face.name, font.weights, font.data)
+
+
+def _rule(name: str, weights: str, data: str) -> str:
+    return (
+        f'@font-face {{ font-family: "Letters {name}"; font-weight: {weights}; '
         f"src: url(data:font/woff2;base64,{data}); }}"
     )
-    return _weasyprint().CSS(string=style, font_config=_fonts()[1])
 
 
 # Let go of before the interpreter is: the library's own clean-up needs it.
@@ -264,7 +292,7 @@ def _page(
         paper=paper,
         room=room,
         press=press.name if press else None,
-        front=front_of(take, evaluation, press, head.set_in(take)),
+        front=front_of(take, evaluation, press, head.set_in(take), head.fonts),
         pages=pages,
         cells=_cells(evaluation, press) if pages.values else [],
         night_cells=_cells(night, press) if pages.values and night else [],

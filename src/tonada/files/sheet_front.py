@@ -13,9 +13,10 @@ from tonada.core.color.wcag import ENHANCED_RATIO, LARGE_RATIO, TEXT_RATIO, TEXT
 from tonada.core.color.writing import written
 from tonada.core.pairs.evaluation import Cell, Evaluation, PairFigures
 from tonada.core.proof.grounds import Ground, grounds_of
+from tonada.core.proof.typefaces import family_of
 from tonada.core.take.proof_settings import Element, ProofSettings, TextStyle
 from tonada.core.take.take import Role, Take
-from tonada.files.page_faces import face_data
+from tonada.files.page_faces import SHIPPED_WEIGHTS, OwnFont, face_data, own_font
 
 # What the page is made of; the rest of the palette stands in a row below.
 LEFT: Final = (Role.PAPER, Role.MIST)
@@ -80,13 +81,20 @@ class Shown:
 class Letters:
     """A face with the sizes in pixels that it is set in, as text, and the weight of the largest.
 
-    data: its Latin letters as WOFF2 in base64, to set its name in; None where they aren't there.
+    data: its Latin letters as WOFF2 in base64, to set its name in; None where they aren't there. weights:
+    that this file has.
     """
 
     face: str
     sizes: str
     weight: int
     data: str | None
+    weights: str = SHIPPED_WEIGHTS
+
+    @property
+    def name(self) -> str:
+        """What people call the face."""
+        return family_of(self.face)
 
 
 @dataclass(frozen=True, slots=True)
@@ -112,8 +120,15 @@ class Front:
         return not all(area.in_gamut for area in (*(area.values for area in self.areas), *self.others))
 
 
-def front_of(take: Take, evaluation: Evaluation, press: Press | None, proof: ProofSettings) -> Front:
-    """Return the first page of a take, the scheme in front. proof: what its pages are set in."""
+def front_of(
+    take: Take,
+    evaluation: Evaluation,
+    press: Press | None,
+    proof: ProofSettings,
+    fonts: Sequence[OwnFont] = (),
+) -> Front:
+    """Return the first page of a take, the scheme in front. proof: what its pages are set in. fonts: of the
+    brand."""
     areas = tuple(_areas(take, evaluation, press))
     composed = {area.values.hex for area in areas}
     others = [cell for cell in evaluation.measure if cell.hex not in composed][:MOST_OTHERS]
@@ -121,7 +136,7 @@ def front_of(take: Take, evaluation: Evaluation, press: Press | None, proof: Pro
         areas=areas,
         others=tuple(_values(take, cell.role_names or cell.name, cell.hex, press) for cell in others),
         pairs=tuple(_pairs(take, evaluation.pairs)),
-        letters=_letters(proof),
+        letters=_letters(proof, fonts),
         shares=_shares(evaluation.measure),
     )
 
@@ -214,15 +229,22 @@ def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
         )
 
 
-def _letters(proof: ProofSettings) -> tuple[Letters, ...]:
+def _letters(proof: ProofSettings, fonts: Sequence[OwnFont]) -> tuple[Letters, ...]:
     heading, running = proof.heading_face or "", proof.text_face or ""
     headings = " · ".join(f"{proof.size_of(style).size:g}" for style in _HEADINGS)
     texts = ", ".join(f"{name} {proof.size_of(style).size:g}" for style, name in _TEXTS.items())
     first, text = (proof.size_of(style).weight for style in (_HEADINGS[0], "text"))
     return (
-        Letters(heading, f"headings {headings}", first, face_data(heading)),
-        Letters(running, texts, text, face_data(running)),
+        _letters_of(heading, f"headings {headings}", first, fonts),
+        _letters_of(running, texts, text, fonts),
     )
+
+
+def _letters_of(face: str, sizes: str, weight: int, fonts: Sequence[OwnFont]) -> Letters:
+    own = own_font(face, weight, fonts)
+    if own is None:
+        return Letters(face, sizes, weight, face_data(face))
+    return Letters(face, sizes, weight, own.data, own.weights)
 
 
 def _shares(measure: Sequence[Cell]) -> str:

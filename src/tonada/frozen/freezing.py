@@ -20,6 +20,7 @@ from tonada.document.page_figures import PageFigures
 from tonada.document.review import (
     ReviewContent,
     ShownColor,
+    ShownFont,
     ShownLetters,
     ShownPage,
     ShownTake,
@@ -30,6 +31,7 @@ from tonada.document.review import (
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import ExportHeader, SheetPages, pdf_sheet
 from tonada.files.letters import LETTER_WEIGHTS, LetterWeight, NoLetters, letters_font
+from tonada.files.page_faces import OwnFont
 from tonada.frozen.page_set import ReviewFile, review_file_of
 
 # What a colleague may want to copy, and how each is called.
@@ -42,7 +44,7 @@ SHEET: Final = SheetPages(values=True)
 class Material:
     """A version that is to be shown. document: as it is kept. logo, picture: PNG, or None.
 
-    pictures: those in places of pages, by source.
+    pictures: those in places of pages, by source. fonts: of the brand, that it is set in.
     dated: for the sheet, such as “version 4, 26 November 2026”.
     """
 
@@ -53,6 +55,7 @@ class Material:
     logo: bytes | None = None
     picture: bytes | None = None
     pictures: Mapping[str, bytes] = field(default_factory=dict)
+    fonts: tuple[OwnFont, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,6 +87,7 @@ class _Kept:
     pictures: dict[str, str]
     sheet: str
     letters: tuple[ShownLetters, ...]
+    fonts: tuple[ShownFont, ...]
 
 
 def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> Frozen:
@@ -97,7 +101,9 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
     shown = []
     for material in materials:
         take = TakeDocument.model_validate(material.document).to_take()
-        head = ExportHeader(frame.brand, material.name, "", material.logo, material.dated, frame.voice)
+        head = ExportHeader(
+            frame.brand, material.name, "", material.logo, material.dated, frame.voice, material.fonts
+        )
         kept = _Kept(
             logo=keep(material.logo, "image/png") if material.logo else None,
             picture=keep(material.picture, "image/png") if material.picture else None,
@@ -107,8 +113,17 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
             sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
             letters=tuple(
                 ShownLetters(family=letters.family, weight=weight, file=keep(font, "font/woff2"))
-                for letters in PageFigures.of(take, frame.voice).letters
+                for letters in PageFigures.of(take, frame.voice, _own(material)).letters
                 for weight, font in _fonts(letters)
+            ),
+            fonts=tuple(
+                ShownFont(
+                    family=font.face.family,
+                    lightest=font.face.lightest,
+                    heaviest=font.face.heaviest,
+                    file=keep(font.woff2, "font/woff2"),
+                )
+                for font in material.fonts
             ),
         )
         shown.append(_shown(frame, material, take, kept))
@@ -131,11 +146,15 @@ def _fonts(letters: Letters) -> Iterator[tuple[LetterWeight, bytes]]:
             yield weight, letters_font(letters.script, letters.kind, weight, letters.characters)
 
 
+def _own(material: Material) -> OwnMaterial:
+    return OwnMaterial.read(material.logo, material.picture, tuple(font.face for font in material.fonts))
+
+
 def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTake:
     schemes = [take, *([take.turned()] if take.other else [])]
     settings = TakeDocument.of(take).proof.model_dump(mode="json")
     evaluations = [(scheme, evaluate(scheme)) for scheme in schemes]
-    own = OwnMaterial.read(material.logo, material.picture)
+    own = _own(material)
     return ShownTake(
         name=material.name,
         version=material.version,
@@ -172,4 +191,5 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
         pictures=kept.pictures,
         sheet=kept.sheet,
         letters=kept.letters,
+        fonts=kept.fonts,
     )

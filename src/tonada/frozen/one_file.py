@@ -110,16 +110,16 @@ def review_file(one: OneFile, client: ClientFiles) -> bytes:
 def _faces_of(content: Mapping[str, Any]) -> frozenset[str]:
     """Return the families that the pages of a review are set in."""
     shown = [drawn for take in content["takes"] for drawn in take["drawn"].values()]
-    faces = {str(face) for drawn in shown for face in _set_in(drawn)}
+    faces = {str(face) for drawn in shown for face in _set_in(drawn) if face}
     return frozenset(f"{face} Variable" for face in faces)
 
 
-def _set_in(drawn: Mapping[str, Any]) -> tuple[Any, Any]:
-    """Return the typefaces of headings and texts; a review of an earlier Tonada has them in its settings."""
+def _set_in(drawn: Mapping[str, Any]) -> tuple[Any, ...]:
+    """Return the typefaces that texts are set in; a review of an earlier Tonada has them in its settings."""
     settings, faces = drawn["settings"], drawn["figures"].get("faces")
     if faces is None:
         return settings["heading_face"], settings["text_face"]
-    return faces["heading"], faces["text"]
+    return tuple(faces.values())
 
 
 def _fonts(files: Mapping[str, bytes]) -> dict[str, str]:

@@ -49,7 +49,7 @@ _PR_SET_PDEATHSIG: Final = 1
 class Budget:
     """What one reading may take. `line` says whose turn it waits for: one of a line is at work."""
 
-    line: Literal["short", "long"]
+    line: Literal["short", "long", "font"]
     cpu_seconds: float
     seconds: float
     memory_bytes: int
@@ -64,6 +64,7 @@ AGAIN: Final = Budget(
     limits.READING_AGAIN_SECONDS,
     limits.LONG_READING_MEMORY_BYTES,
 )
+FONT: Final = Budget("font", limits.FONT_CPU_SECONDS, limits.FONT_SECONDS, limits.LONG_READING_MEMORY_BYTES)
 LONG: Final = Budget(
     "long",
     limits.LONG_READING_CPU_SECONDS,

@@ -12,6 +12,7 @@ import numpy as np
 
 from tonada.core.source.pictures import Region, extract_colors, render_preview
 from tonada.core.source.pictures.pick import decode_for_picking
+from tonada.intake.fonts import read_font
 from tonada.intake.results import image_to_json
 from tonada.intake.taking_in import Upload, is_bitmap, read_styles, take_in
 
@@ -73,6 +74,12 @@ def _preview(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answere
     return None, [render_preview(files[0])]
 
 
+def _font(asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered:
+    """What is to be known of a font, and the font as it is kept."""
+    found, made = read_font(asked["name"], files[0])
+    return found, [made]
+
+
 WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answered]]] = {
     "take in": _take_in,
     "is bitmap": _is_bitmap,
@@ -81,4 +88,5 @@ WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answere
     "styles": _styles,
     "pixels": _pixels,
     "preview": _preview,
+    "font": _font,
 }

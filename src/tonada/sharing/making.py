@@ -12,16 +12,18 @@ from werkzeug.security import generate_password_hash
 from tonada.core.errors import InputError
 from tonada.core.limits import MAX_REVIEW_LINKS
 from tonada.core.proof.pages import PAGES
+from tonada.core.proof.typefaces import OWN, OwnFace, family_of
 from tonada.core.take.proof_settings import ProofSettings, VoiceId
 from tonada.core.take.take import Take
 from tonada.document.review import Width
 from tonada.document.take import TakeDocument
+from tonada.files.page_faces import OwnFont
 from tonada.files.press_profile import usual_press
 from tonada.frozen.freezing import Frame, Frozen, Material, freeze
 from tonada.frozen.page_set import PageSet, ReviewFile
 from tonada.sharing.tokens import Token, new_token
 from tonada.sharing.trade import trade_of
-from tonada.store import brands, sources, takes, versions
+from tonada.store import brands, fonts, sources, takes, versions
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 from tonada.store.reviews import frozen, links, mails, verdicts
@@ -86,7 +88,7 @@ def make_review(
         if not take.swatches:
             raise InputError(f"{row.name} has no colours yet, so there is nothing to show.", field="takes")
         version = versions.cut(connection, workspace, row.id, description=description, is_automatic=True)
-        materials.append(_material(connection, workspace, one.name or row.name, version, take))
+        materials.append(_material(connection, workspace, brand.id, one.name or row.name, version, take))
     found = freeze(_frame(connection, workspace, brand.id, brand.name, wanted), materials, usual_press())
     shown = [
         ShownVersion(one.take, kept.version, bytes.fromhex(kept.digest))
@@ -131,7 +133,7 @@ def _frame(connection: Connection, workspace: UUID, brand: UUID, name: str, want
 
 
 def _material(
-    connection: Connection, workspace: UUID, name: str, version: versions.VersionRow, take: Take
+    connection: Connection, workspace: UUID, brand: UUID, name: str, version: versions.VersionRow, take: Take
 ) -> Material:
     return Material(
         name=name,
@@ -141,6 +143,7 @@ def _material(
         logo=shown_picture(connection, workspace, take.proof.logo),
         picture=shown_picture(connection, workspace, take.proof.picture),
         pictures=placed_pictures(connection, workspace, take.proof),
+        fonts=own_fonts(connection, workspace, brand, take.proof),
     )
 
 
@@ -157,6 +160,21 @@ def placed_pictures(connection: Connection, workspace: UUID, proof: ProofSetting
     wanted = sorted({one.source for one in proof.pictures})
     shown = ((source, shown_picture(connection, workspace, source)) for source in wanted)
     return {source: content for source, content in shown if content is not None}
+
+
+def own_fonts(
+    connection: Connection, workspace: UUID, brand: UUID, proof: ProofSettings
+) -> tuple[OwnFont, ...]:
+    """Return the fonts of the brand that a take is set in: those that are there."""
+    named = {name for name in (proof.heading_face, proof.text_face) if name and name.startswith(OWN)}
+    kept = fonts.contents_of(connection, workspace, brand, sorted(map(family_of, named)))
+    return tuple(
+        OwnFont(
+            OwnFace(font.family, font.kind, font.lightest, font.heaviest, tuple(font.scripts), font.lacks),
+            font.content,
+        )
+        for font in kept
+    )
 
 
 def keep_page_set(connection: Connection, workspace: UUID, page_set: PageSet) -> None:

@@ -37,6 +37,12 @@ FILES = """
      where source_file.workspace_id = %(workspace)s and source_file.source_id = %(source)s
      order by source_file.position
 """
+FONTS = """
+    select font.name, encode(file.digest, 'hex') as digest, file.content
+      from font join file using (workspace_id, digest)
+     where font.workspace_id = %(workspace)s and font.brand_id = %(brand)s and font.removed_at is null
+     order by font.created_at, font.id
+"""
 REVIEWS = """
     select id, greeting, may_comment, may_choose, may_approve, content, created_at, withdrawn_at from review
      where workspace_id = %(workspace)s and brand_id = %(brand)s order by created_at, id
@@ -134,7 +140,7 @@ PICTURES = """
 
 @dataclass(frozen=True, slots=True)
 class KeptFile:
-    """A file of a source. digest: SHA-256 in hex."""
+    """A file of a source, or a font. digest: SHA-256 in hex."""
 
     name: str
     digest: str
@@ -166,6 +172,12 @@ def rows(connection: Connection, statement: LiteralString, **key: UUID) -> list[
 def files_of(connection: Connection, workspace: UUID, source: UUID) -> list[KeptFile]:
     """Return the files of a source, in their order."""
     found = connection.execute(FILES, {"workspace": workspace, "source": source}).fetchall()
+    return [KeptFile(name, digest, bytes(content)) for name, digest, content in found]
+
+
+def font_files_of(connection: Connection, workspace: UUID, brand: UUID) -> list[KeptFile]:
+    """Return the fonts of a brand, the oldest first."""
+    found = connection.execute(FONTS, {"workspace": workspace, "brand": brand}).fetchall()
     return [KeptFile(name, digest, bytes(content)) for name, digest, content in found]
 
 

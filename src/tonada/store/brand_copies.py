@@ -1,4 +1,4 @@
-"""A copy of a brand: its takes as they are now, and its sources with their files."""
+"""A copy of a brand: its takes as they are now, its fonts, and its sources with their files."""
 
 from __future__ import annotations
 
@@ -34,6 +34,12 @@ COPY_FILES = """
     select workspace_id, %(made)s, position, name, digest from source_file
      where workspace_id = %(workspace)s and source_id = %(source)s
 """
+COPY_FONTS = """
+    insert into font (workspace_id, brand_id, name, family, kind, lightest, heaviest, scripts, lacks, digest)
+    select workspace_id, %(copy)s, name, family, kind, lightest, heaviest, scripts, lacks, digest from font
+     where workspace_id = %(workspace)s and brand_id = %(brand)s and removed_at is null
+     order by created_at, id
+"""
 TAKES = """
     select name, document from take
      where workspace_id = %(workspace)s and brand_id = %(brand)s and removed_at is null
@@ -61,6 +67,7 @@ def copy(connection: Connection, workspace: UUID, brand: UUID) -> BrandRow:
         (new,) = connection.execute(COPY_SOURCE, to).fetchall()[0]
         connection.execute(COPY_FILES, {**to, "made": new})
         moved[str(source)] = str(new)
+    connection.execute(COPY_FONTS, {**row, "copy": made.id})
     for position, (take, document) in enumerate(connection.execute(TAKES, row).fetchall()):
         written = json.dumps(document)
         for before, after in moved.items():

@@ -19,6 +19,7 @@ _CHANGED: Final = (
     "file",
     "source",
     "source_file",
+    "font",
     "take",
     "destination",
     "palette",

@@ -23,7 +23,7 @@ from tonada.web.handoff import views as handoff
 from tonada.web.harmony import views as harmony
 from tonada.web.pairs import views as sight
 from tonada.web.palettes import views as palettes
-from tonada.web.proof import letters
+from tonada.web.proof import fonts, letters
 from tonada.web.proof import views as proof
 from tonada.web.proxies import NamedProxies
 from tonada.web.reviews import client_views, hosts, outside, page, studio
@@ -79,6 +79,7 @@ def create_app(settings: Settings | None = None) -> OpenAPI:
         brands.api,
         brand_texts.api,
         letters.api,
+        fonts.api,
         brand_files.api,
         sources.api,
         lists.api,

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import BrandMark from '@/proof/BrandMark.vue'
 import { useProofContext } from '@/proof/context'
+import { faceName } from '@/proof/pageFonts'
 import PagePicture from '@/proof/PagePicture.vue'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
@@ -47,7 +48,7 @@ const initial = computed(() => {
       <div class="wide pad halves is-top">
         <div class="stack">
           <PartOf name="Heading’s typeface" element="quiet text" look="small">{{
-            faces.heading
+            faceName(faces.heading)
           }}</PartOf>
           <PartOf name="Heading" element="heading" as="h1" look="h1">{{ opening.headline }}</PartOf>
           <PartOf name="Letters of headings" element="heading" look="h3"
@@ -55,7 +56,9 @@ const initial = computed(() => {
           >
         </div>
         <div class="stack">
-          <PartOf name="Text’s typeface" element="quiet text" look="small">{{ faces.text }}</PartOf>
+          <PartOf name="Text’s typeface" element="quiet text" look="small">{{
+            faceName(faces.text)
+          }}</PartOf>
           <PartOf name="Text" element="text" look="text">{{ context.copy.article.second }}</PartOf>
           <PartOf name="Link" element="link" as="a" look="text" href="#">{{
             context.copy.navigation[0]

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import GroundParts from '@/proof/blocks/GroundParts.vue'
 import { useProofContext } from '@/proof/context'
+import { faceName } from '@/proof/pageFonts'
 import PageHead from '@/proof/PageHead.vue'
 import PartOf from '@/proof/PartOf.vue'
 import StandOn from '@/proof/StandOn.vue'
@@ -62,7 +63,8 @@ const shown = computed(() =>
     <StandOn section="type">
       <div class="wide pad stack">
         <PartOf name="Type’s heading" element="heading" as="h2" look="h2"
-          >{{ context.figures.faces.heading }} and {{ context.figures.faces.text }}</PartOf
+          >{{ faceName(context.figures.faces.heading) }} and
+          {{ faceName(context.figures.faces.text) }}</PartOf
         >
         <div v-for="[style, tag] in SPECIMENS" :key="style" class="specimen">
           <PartOf :name="`Specimen ${style}`" element="heading" :as="tag" :look="style">{{

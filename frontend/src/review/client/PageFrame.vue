@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue'
 import type { ShownTake } from '@/api/types'
+import { keptFontsOf } from '@/proof/pageFonts'
 import type { Drawing, Drawn } from '@/review/drawing/drawn'
 import { drawMarks, elementAt, nameOfPart, touchedPart } from '@/proof/marks'
 import type { Mark } from '@/proof/marks'
@@ -67,6 +68,7 @@ function draw() {
       weight,
       source: props.fileOf(file),
     })),
+    fonts: keptFontsOf(take, props.fileOf),
   })
   if (props.picks && drawnIn) drawnIn.body.style.cursor = 'pointer'
 }

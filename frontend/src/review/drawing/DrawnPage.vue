@@ -3,7 +3,7 @@ import { computed, watchPostEffect } from 'vue'
 import type { ProofContext } from '@/proof/context'
 import { rootVariables } from '@/proof/rootVariables'
 import SamplePage from '@/proof/SamplePage.vue'
-import { giveLetters } from '@/proof/letterFonts'
+import { giveFonts, letterWeights } from '@/proof/pageFonts'
 import { ownTextsOf } from '@/proof/ownTexts'
 import { mainPicture, placedPictures } from '@/proof/placedPictures'
 import { copyOf } from '@/proof/voices'
@@ -25,10 +25,16 @@ const context = computed<ProofContext>(() => {
     placed: placedPictures(settings, figures, (source) => pictures?.[source]),
     layer: figures.layer ?? undefined,
     texts: ownTextsOf(figures.texts, figures),
+    fonts: props.drawn.fonts ?? [],
   }
 })
 watchPostEffect(() => {
-  giveLetters(document, props.drawn.letters ?? [])
+  const letters = (props.drawn.letters ?? []).map(({ family, weight, source }) => ({
+    family,
+    weights: letterWeights(weight),
+    source,
+  }))
+  giveFonts(document, [...letters, ...context.value.fonts])
   const { language, direction } = context.value.figures.spoken
   document.documentElement.lang = language
   document.documentElement.dir = direction

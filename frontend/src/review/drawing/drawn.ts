@@ -4,7 +4,7 @@
  * docs/decisions/0028-a-review-keeps-what-draws-it.md.
  */
 import type { ProofFigures, ProofSettings } from '@/api/types'
-import type { LetterFont } from '@/proof/letterFonts'
+import type { PageFont } from '@/proof/pageFonts'
 
 export interface Drawn {
   page: string
@@ -16,7 +16,9 @@ export interface Drawn {
   picture: string | undefined
   /** Those in places of pages, by source. */
   pictures?: Readonly<Record<string, string>>
-  letters?: readonly LetterFont[]
+  letters?: readonly { family: string; weight: number; source: string }[]
+  /** The brand’s own. */
+  fonts?: readonly PageFont[]
 }
 
 declare global {

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
 from tonada.core.proof.own_texts import LATIN, SpokenText, characters_of, script_of_language
-from tonada.core.proof.typefaces import TYPEFACES, Typeface
+from tonada.core.proof.typefaces import OwnFace, kind_and_scripts
 
 LetterKind: TypeAlias = Literal["sans", "serif"]
 # Of one language on the pages of a take: more are drawn by what a device has.
@@ -57,9 +57,14 @@ class Letters:
     characters: str
 
 
-def letters_for(texts: Sequence[SpokenText], heading: str, text: str) -> tuple[Letters, ...]:
-    """Return the letters that texts need beyond what the typefaces of headings and texts draw."""
-    faces: dict[str, Typeface] = {face.name: face for face in TYPEFACES}
+def letters_for(
+    texts: Sequence[SpokenText], heading: str, text: str, own: Sequence[OwnFace] = ()
+) -> tuple[Letters, ...]:
+    """Return the letters that texts need beyond what the typefaces of headings and texts draw.
+
+    own: the fonts of the brand, which a typeface may be of. Raises KeyError for an unknown typeface.
+    """
+    faces = {name: kind_and_scripts(name, own) for name in dict.fromkeys((heading, text))}
     needed: dict[str, list[str]] = {}
     for one in texts:
         script = script_of_language(one.spoken.language)
@@ -67,11 +72,11 @@ def letters_for(texts: Sequence[SpokenText], heading: str, text: str) -> tuple[L
             needed.setdefault(script, []).append(one.text.text)
     made: list[Letters] = []
     for script, said in needed.items():
-        lacking = [name for name in dict.fromkeys((heading, text)) if script not in faces[name].scripts]
+        lacking = [name for name, (_, scripts) in faces.items() if script not in scripts]
         characters = "".join(one for one in characters_of(said) if one > _LAST_OF_ASCII)[:MOST_LETTERS]
         kinds: dict[LetterKind, list[str]] = {}
         for name in lacking:
-            kinds.setdefault("serif" if faces[name].kind == "serif" else "sans", []).append(name)
+            kinds.setdefault(faces[name][0], []).append(name)
         for kind, names in kinds.items():
             made.append(
                 Letters(

@@ -1,7 +1,8 @@
-"""The typefaces that ship with Tonada, open and variable in weight, and pairs that go together."""
+"""The typefaces that ship with Tonada, open and variable in weight, pairs that go together, and own fonts."""
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal, TypeAlias
 
@@ -75,3 +76,50 @@ PAIRINGS: Final = (
     Pairing("Rubik", "Karla", "Round corners in the headings, quiet letters in the text."),
     Pairing("Work Sans", "Work Sans", "One family for everything; weight alone makes the order."),
 )
+
+OwnKind: TypeAlias = Literal["sans", "serif"]
+# Before the family of a font that the brand brought along, where a typeface is named.
+OWN: Final = "own: "
+LONGEST_FAMILY: Final = 40
+
+
+@dataclass(frozen=True, slots=True)
+class OwnFace:
+    """A font of the brand's own, one file; those of one family are one typeface.
+
+    lightest, heaviest: the weights that the file has, 1 to 1000. scripts: that it draws besides Latin (ISO
+    15924). lacks: those of core.proof.font_letters.LATIN_LETTERS that it can't draw.
+    """
+
+    family: str
+    kind: OwnKind
+    lightest: int
+    heaviest: int
+    scripts: tuple[str, ...] = ()
+    lacks: str = ""
+
+    @property
+    def name(self) -> str:
+        """What a take calls the typeface."""
+        return f"{OWN}{self.family}"
+
+
+def family_of(name: str) -> str:
+    """Return what people call a typeface: one that ships by its name, an own one by its family."""
+    return name.removeprefix(OWN)
+
+
+def kind_and_scripts(name: str, own: Sequence[OwnFace]) -> tuple[OwnKind, frozenset[str]]:
+    """Return what letters of other scripts must go with, and which of them a typeface draws itself.
+
+    name: of TYPEFACES, or of own fonts; a script is drawn by a family whose every file draws it. Raises
+    KeyError for any other name.
+    """
+    files = [face for face in own if face.name == name]
+    if files:
+        return files[0].kind, frozenset.intersection(*(frozenset(face.scripts) for face in files))
+    shipped = _SHIPPED[name]
+    return ("serif" if shipped.kind == "serif" else "sans"), frozenset(shipped.scripts)
+
+
+_SHIPPED: Final = {str(face.name): face for face in TYPEFACES}

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 from functools import lru_cache
 from typing import Final
 
 from tonada.core.proof.type_scale import STEPS
+from tonada.core.proof.typefaces import TYPEFACE_NAMES, OwnFace
 from tonada.core.proof.voices import voice_of
 from tonada.core.take.proof_settings import USUAL_SIZES, ProofSettings, TextSize, TextStyle, VoiceId
 
@@ -19,13 +21,18 @@ _THIRD_WEIGHS: Final = (550, 650)
 _LARGE: Final[tuple[TextStyle, ...]] = ("h1", "h2")
 
 
-def typeset(proof: ProofSettings, voice: VoiceId) -> ProofSettings:
-    """Return the settings with the typefaces and sizes of a trade where none were chosen."""
+def typeset(proof: ProofSettings, voice: VoiceId, own: Sequence[OwnFace] = ()) -> ProofSettings:
+    """Return the settings with the typefaces and sizes of a trade where none were chosen.
+
+    own: the fonts of the brand; a typeface of none of them is the trade's.
+    """
     type_ = voice_of(voice).type
+    there = {*TYPEFACE_NAMES, *(face.name for face in own)}
+    heading, text = proof.heading_face or "", proof.text_face or ""
     return replace(
         proof,
-        heading_face=proof.heading_face or type_.heading,
-        text_face=proof.text_face or type_.text,
+        heading_face=heading if heading in there else type_.heading,
+        text_face=text if text in there else type_.text,
         sizes=tuple((usual_sizes(voice) | dict(proof.sizes)).items()),
     )
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import base64
 import io
 import unicodedata
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from html import escape
 from itertools import takewhile
 from pathlib import Path
@@ -21,6 +21,7 @@ from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Role, Take
 from tonada.files.brand_font import FAMILY, BrandFont, brand_font
 from tonada.files.file_format import FileFormat, Handoff, zipped
+from tonada.files.page_faces import own_font
 from tonada.files.shown_logo import first_that_shows, logo_for
 
 # Pixels. The sizes that browsers and phones ask for, and the proportion of a shared link's picture.
@@ -157,8 +158,13 @@ def _picture(png: bytes, x: float, y: float, width: float, height: float, at: st
 
 
 def _font(handoff: Handoff, take: Take, words: str) -> BrandFont | None:
-    proof = handoff.head.set_in(take)
-    return brand_font(proof.heading_face or "", proof.size_of("h1").weight, words)
+    head = handoff.head
+    proof = head.set_in(take)
+    face, weight = proof.heading_face or "", proof.size_of("h1").weight
+    own = own_font(face, weight, head.fonts)
+    if own and not own.draws(words):
+        return brand_font(replace(head, fonts=()).set_in(take).heading_face or "", weight, words)
+    return brand_font(face, weight, words, own)
 
 
 def _is_square(logo: bytes) -> bool:

@@ -31,6 +31,7 @@ from tonada.core.formats.office_theme import NAMESPACE, color_scheme, filled_slo
 from tonada.core.pairs.evaluation import evaluate
 from tonada.core.proof.chart_series import series_of
 from tonada.core.proof.grounds import Ground, Use, grounds_of
+from tonada.core.proof.typefaces import family_of
 from tonada.core.take.proof_settings import Element
 from tonada.core.take.take import Role, Take
 from tonada.files.file_format import FileFormat, Handoff, zipped
@@ -74,7 +75,8 @@ class _Deck:
         self._theme_colors = {slots[slot]: color for slot, color in reversed(_SLOTS.items())}
         self.grounds: Mapping[str, Ground] = {ground.id: ground for ground in grounds_of(self.take)}
         faces = handoff.head.set_in(self.take)
-        self.heading_face, self.text_face = faces.heading_face or "", faces.text_face or ""
+        self.heading_face = family_of(faces.heading_face or "")
+        self.text_face = family_of(faces.text_face or "")
 
     def fill(self, target: Any, value: Hex) -> None:
         """Fill a shape, a cell or a background."""

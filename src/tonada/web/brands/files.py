@@ -16,13 +16,16 @@ from tonada.brand_archive.sending import archive_of
 from tonada.core.errors import InputError
 from tonada.core.formats.naming import words_of
 from tonada.core.limits import MAX_NAME_LENGTH
+from tonada.core.proof.typefaces import OWN, family_of
+from tonada.core.take.take import Take
 from tonada.document.own_file import OwnFile, named_sources, read_own, with_sources
 from tonada.document.parts import Described, Model
 from tonada.document.take import TakeDocument
 from tonada.frozen.page_set import page_set_in
-from tonada.intake.bounded import run_bounded
-from tonada.store import archives, brands, sources, takes
+from tonada.intake.bounded import FONT, run_bounded
+from tonada.store import archives, brands, fonts, sources, takes
 from tonada.store.database import Connection
+from tonada.store.fonts import FontContent
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
 from tonada.web.brands.views import BrandPath
@@ -104,6 +107,7 @@ def _opened(connection: Connection, workspace: UUID, brand_id: UUID, own: OwnFil
     """Make the take of a file; what it was read from is found among the brand's sources."""
     brand = brands.find(connection, workspace, brand_id)
     here, missing = _sources_here(connection, workspace, brand_id, own)
+    missing += _fonts_missing(connection, workspace, brand_id, own.take)
     document = TakeDocument.of(with_sources(own.take, here)).model_dump(mode="json")
     taken = {take.name for take in takes.list_of_brand(connection, workspace, brand_id)}
     row = takes.create(connection, workspace, brand_id, document, _own_name(own.name, taken) or None)
@@ -141,6 +145,14 @@ def _sources_here(
     return found, tuple(dict.fromkeys(missing))
 
 
+def _fonts_missing(connection: Connection, workspace: UUID, brand: UUID, take: Take) -> tuple[str, ...]:
+    """Return the fonts that a take is set in and the brand hasn't; the trade's stand in for them."""
+    wanted = dict.fromkeys(name for name in (take.proof.heading_face, take.proof.text_face) if name)
+    there = {font.family for font in fonts.list_of_brand(connection, workspace, brand)}
+    own = [family_of(name) for name in wanted if name.startswith(OWN)]
+    return tuple(f"the font {family}" for family in own if family not in there)
+
+
 def _own_name(name: str, taken: set[str]) -> str:
     """Return a name that no other take has: “Take 1 (2)” beside a “Take 1”."""
     found, number = name, 2
@@ -159,8 +171,10 @@ def _unpacked(data: bytes) -> OpenedAnswer:
 def _taken_in(data: bytes) -> OpenedAnswer:
     packed = unpack(data)
     page_set = page_set_in(current_app.extensions["tonada.settings"].frontend)
+    # Before there is a transaction that would have to wait for it.
+    read = {font.digest: _font(font.name, packed.files[font.digest]) for font in packed.archive.fonts}
     with workspace_connection() as (connection, workspace):
-        brand = take_in(connection, workspace, packed, page_set, _drawn)
+        brand = take_in(connection, workspace, packed, page_set, _drawn, read)
         _check_sources(connection, workspace, brand.id)
         first = takes.list_of_brand(connection, workspace, brand.id)[0]
     return OpenedAnswer(
@@ -172,6 +186,11 @@ def _taken_in(data: bytes) -> OpenedAnswer:
 
 def _drawn(content: bytes) -> bytes:
     return run_bounded("preview", {}, [content]).parts[0]
+
+
+def _font(name: str, content: bytes) -> FontContent:
+    read = run_bounded("font", {"name": name}, [content], budget=FONT)
+    return FontContent(**read.result, content=read.parts[0])
 
 
 def _check_sources(connection: Connection, workspace: UUID, brand: UUID) -> None:

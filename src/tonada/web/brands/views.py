@@ -14,12 +14,13 @@ from tonada.core.proof.trade_guess import guessed_voice
 from tonada.core.take.take import SIGNALS, Role
 from tonada.document.parts import Described
 from tonada.document.take import TakeDocument
-from tonada.store import brand_copies, brands, sources, takes
+from tonada.store import brand_copies, brands, fonts, sources, takes
 from tonada.store.brands import ListedBrand
 from tonada.store.reviews import lists
 from tonada.store.reviews.lists import ListedReview
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, blueprint
+from tonada.web.proof.font_models import FontAnswer
 from tonada.web.sources.models import BrandDetail, SourceAnswer
 from tonada.web.takes.models import (
     ArchiveBody,
@@ -83,6 +84,7 @@ def read_brand(path: BrandPath) -> Response:
         brand = brands.find(connection, workspace, path.brand_id)
         found = sources.list_of_brand(connection, workspace, path.brand_id)
         own = takes.list_of_brand(connection, workspace, path.brand_id)
+        faces = fonts.list_of_brand(connection, workspace, path.brand_id)
         gone = takes.removed_of_brand(connection, workspace, path.brand_id, limits.MAX_SHOWN_REMOVED)
     shown = tuple(SourceAnswer.of(row) for row in found)
     fields = [entry.mood.field for entry in shown if entry.mood and entry.mood.field]
@@ -92,6 +94,7 @@ def read_brand(path: BrandPath) -> Response:
             voice=guessed_voice(brand.name, fields),
             takes=tuple(TakeSummary(id=take.id, name=take.name, revision=take.revision) for take in own),
             sources=shown,
+            fonts=tuple(FontAnswer.of_row(row) for row in faces),
             removed_takes=tuple(gone),
         )
     )

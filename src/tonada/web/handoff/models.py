@@ -81,6 +81,8 @@ class PreviewBody(Model):
     brand: Name = "Brand"
     take: Name = "Take"
     voice: VoiceText | None = None
+    # Of the brand whose fonts the take may be set in.
+    brand_id: UUID | None = None
 
 
 class PreviewAnswer(Model):

@@ -13,6 +13,7 @@ from tonada.files.file_format import Handoff
 from tonada.files.kinds import FILE_FORMATS, made_file, make_file
 from tonada.files.press_profile import press_of, usual_press
 from tonada.files.sheet_preview import preview_of
+from tonada.sharing.making import own_fonts
 from tonada.sharing.trade import trade_of
 from tonada.store import archives, handoffs, sources
 from tonada.store.database import Connection
@@ -85,7 +86,8 @@ def preview_sheet(body: PreviewBody) -> Response:
     take = body.document.to_take()
     with workspace_connection() as (connection, workspace):
         logo = _logo(connection, workspace, take)
-    head = ExportHeader(body.brand, body.take, "", logo, "not a version yet", body.voice)
+        fonts = own_fonts(connection, workspace, body.brand_id, take.proof) if body.brand_id else ()
+    head = ExportHeader(body.brand, body.take, "", logo, "not a version yet", body.voice, fonts)
     made = pdf_sheet(take, head, press_of(body.options.press), body.options.paper, body.options.to_pages())
     return answer(SheetAnswer.model_validate(preview_of(made)))
 
@@ -101,10 +103,11 @@ def download(path: FilePath, query: OptionsModel) -> Response:
         logo = _logo(connection, workspace, version.take)
         pictures = _pictures(connection, workspace, version)
         voice = trade_of(connection, workspace, version.brand_id, version.brand)
+        fonts = own_fonts(connection, workspace, version.brand_id, version.take.proof)
     place = f"brands/{version.brand_id}/takes/{path.take_id}/versions/{path.number}"
     outside = outside_address(current_app.extensions["tonada.settings"], request.host)
     origin = f"version {path.number}, {outside}/{place}" if outside else f"version {path.number}"
-    head = ExportHeader(version.brand, version.name, origin, logo, version.dated, voice)
+    head = ExportHeader(version.brand, version.name, origin, logo, version.dated, voice, fonts)
     options, pages = query.to_options(), query.to_pages()
     handoff = Handoff(version.take, head, press_of(query.press), options, query.paper, pages, pictures)
     made = made_file(handoff, path.kind)

@@ -16,6 +16,7 @@ from tonada.core.pairs.evaluation import Evaluation
 from tonada.core.pairs.variations import Variation
 from tonada.core.take.parts import Scheme
 from tonada.document.changes import TakeChange
+from tonada.document.fonts import OwnFaces
 from tonada.document.page_figures import PageFigures
 from tonada.document.parts import Model, Whole
 from tonada.document.proof import VoiceText
@@ -25,11 +26,12 @@ from tonada.document.take import TakeDocument
 class PageWanted(Model):
     """The page that is beside a view, so that its figures come with those of the change.
 
-    voice: the one guessed for the brand. scheme: the one in which the page is shown.
+    voice: the one guessed for the brand. scheme: the one in which the page is shown. fonts: of the brand.
     """
 
     scheme: Scheme
     voice: VoiceText | None = None
+    fonts: OwnFaces = ()
 
 
 class ChangeBody(Model):

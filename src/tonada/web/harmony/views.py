@@ -54,7 +54,9 @@ def change_take(body: ChangeBody) -> Response:
 
 def _page_of(take: Take, wanted: PageWanted) -> orjson.Fragment:
     shown = take if take.scheme == wanted.scheme else take.turned()
-    return orjson.Fragment(PageFigures.of(shown, wanted.voice, material_of(shown)).model_dump_json())
+    return orjson.Fragment(
+        PageFigures.of(shown, wanted.voice, material_of(shown, wanted.fonts)).model_dump_json()
+    )
 
 
 @api.post("/variations", responses={200: VariationsAnswer}, summary="Variations of what is free")

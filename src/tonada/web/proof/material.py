@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from functools import lru_cache
 from typing import Final
 from uuid import UUID
@@ -10,6 +11,7 @@ from tonada.core.proof.behind import PictureColors
 from tonada.core.proof.own_material import OwnMaterial
 from tonada.core.source.pictures.logo_outline import Logo, read_logo
 from tonada.core.take.take import Take
+from tonada.document.fonts import OwnFaceModel
 from tonada.store import sources
 from tonada.store.errors import NotFound
 from tonada.web.access import own_workspace, workspace_connection
@@ -19,10 +21,14 @@ KEPT_LOGOS: Final = 64
 KEPT_PICTURES: Final = 16
 
 
-def material_of(take: Take) -> OwnMaterial:
-    """Return what a take's pages show of the caller's workspace: None for what isn't there."""
+def material_of(take: Take, fonts: Iterable[OwnFaceModel] = ()) -> OwnMaterial:
+    """Return what a take's pages show of the caller's workspace: None for what isn't there.
+
+    fonts: of the brand.
+    """
     picture = take.proof.picture if take.proof.picture_place == "behind" else None
-    return OwnMaterial(_logo_of(take.proof.logo), _picture_of(picture))
+    faces = tuple(font.to_core() for font in fonts)
+    return OwnMaterial(_logo_of(take.proof.logo), _picture_of(picture), faces)
 
 
 def _logo_of(source: str | None) -> Logo | None:

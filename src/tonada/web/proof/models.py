@@ -10,15 +10,17 @@ from tonada.core.proof.typefaces import PAIRINGS, TYPEFACES, Pairing, Typeface
 from tonada.core.proof.voices import NEUTRAL, VOICES, Section, Typesetting, Voice
 from tonada.core.roles.plan import CALL_ROLES, GROUND_ROLES
 from tonada.core.take.proof_settings import USUAL_SIZES
+from tonada.document.fonts import OwnFaces
 from tonada.document.parts import Model
 from tonada.document.proof import LanguageText, TextSizeModel, VoiceText
 from tonada.web.takes.models import EvaluateBody
 
 
 class ProofBody(EvaluateBody):
-    """voice: the one guessed for the brand, for a take that has none of its own."""
+    """voice: the one guessed for the brand, for a take that has none of its own. fonts: of the brand."""
 
     voice: VoiceText | None = None
+    fonts: OwnFaces = ()
 
 
 class VoiceAnswer(Model):

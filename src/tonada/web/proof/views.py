@@ -24,4 +24,4 @@ def read_pages() -> Response:
 @limiter.exempt
 def draw(body: ProofBody) -> Response:
     take = body.document.to_take()
-    return answer(PageFigures.of(take, body.voice, material_of(take)))
+    return answer(PageFigures.of(take, body.voice, material_of(take, body.fonts)))

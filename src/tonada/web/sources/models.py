@@ -32,6 +32,7 @@ from tonada.document.readings import (
 )
 from tonada.store.sources import SourceRow, SourceState
 from tonada.store.takes import RemovedTake
+from tonada.web.proof.font_models import FontAnswer
 from tonada.web.takes.models import BrandAnswer, TakeSummary
 
 Fraction = Annotated[float, Field(ge=0, le=1)]
@@ -187,6 +188,7 @@ class BrandDetail(Model):
     takes: tuple[TakeSummary, ...]
     removed_takes: tuple[RemovedTake, ...]
     sources: tuple[SourceAnswer, ...]
+    fonts: tuple[FontAnswer, ...]
 
 
 class BesideRow(Model):
