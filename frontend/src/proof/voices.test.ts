@@ -49,6 +49,14 @@ it('every trade says all that the pages show', () => {
   expect(problemsOf({ broken: { ...first, call: undefined } })).not.toEqual([])
 }, 30_000)
 
+it('no two trades compose their articles or their shops alike', () => {
+  const copies = Object.values(VOICES)
+  for (const page of ['article', 'shop'] as const) {
+    const layouts = copies.map((copy) => JSON.stringify(copy[page].layout))
+    expect(new Set(layouts).size).toBe(copies.length)
+  }
+})
+
 it('every drawing that a trade names is there', () => {
   const missing = drawingsIn(VOICES).filter((name) => !DRAWING_NAMES.includes(name))
   expect(missing).toEqual([])

@@ -4,7 +4,18 @@ import type { VoiceId } from '@/api/types'
 /** How the opening of a home page is composed. */
 export type OpeningLayout = 'split' | 'soft' | 'banner' | 'poster' | 'column' | 'window'
 /** Where the picture of an article stands: beside its title, over it across the page, or under it. */
-export type ArticleLayout = 'left' | 'right' | 'over' | 'centered'
+/** How an article is composed: its title with the picture, its text with the quote, what to read on. */
+export interface ArticleLayout {
+  title: 'left' | 'right' | 'over' | 'under' | 'centered' | 'tall' | 'small'
+  body: 'column' | 'columns' | 'margin' | 'split'
+  further: 'cards' | 'list' | 'lead'
+}
+/** How a shop is: the thing with its picture, the basket, the promise. */
+export interface ShopLayout {
+  product: 'left' | 'right' | 'over' | 'tall'
+  basket: 'table' | 'slip' | 'split'
+  promise: 'plain' | 'centered' | 'split'
+}
 export type OffersLayout = 'cards' | 'tiles' | 'shelf'
 
 export interface Offer {
@@ -100,8 +111,7 @@ export interface VoiceCopy {
     further: readonly { title: string; time: string; scene?: string }[]
   }
   shop: {
-    /** On which side the picture stands. */
-    layout: 'left' | 'right'
+    layout: ShopLayout
     scene: string
     kind: string
     name: string

@@ -72,3 +72,15 @@ def test_what_was_chosen_stays_in_every_trade() -> None:
         assert made.text_face == voice.type.text
         assert made.size_of("h1") == TextSize(72, 300)
         assert typeset(made, voice.id) == made
+
+
+def test_a_trade_has_grounds_of_its_own_on_pages_that_all_have() -> None:
+    known = {(page.id, part.id) for page in PAGES for part in page.sections}
+    for voice in VOICES:
+        assert set(voice.grounds) <= known, voice.id
+        for page in PAGES[2:]:
+            for part in sections_of(page, voice.id):
+                usual = next(one for one in page.sections if one.id == part.id)
+                assert part.ground == voice.grounds.get((page.id, part.id), usual.ground)
+                assert part.name == usual.name
+    assert len({tuple(voice.grounds.values()) for voice in VOICES}) > 8

@@ -9,6 +9,7 @@ import PartOf from '@/proof/PartOf.vue'
 import StandOn from '@/proof/StandOn.vue'
 
 const context = useProofContext()
+const FURTHER = { cards: 'are-cards', list: 'are-listed', lead: 'are-led' } as const
 const article = computed(() => context.value.copy.article)
 </script>
 
@@ -16,7 +17,7 @@ const article = computed(() => context.value.copy.article)
   <PageHead />
   <main>
     <StandOn section="title">
-      <div class="titled" :class="`is-${article.layout}`">
+      <div class="titled" :class="`is-${article.layout.title}`">
         <div class="stack">
           <PartOf name="Date" element="quiet text" look="small" class="kicker">{{
             article.date
@@ -30,7 +31,7 @@ const article = computed(() => context.value.copy.article)
       </div>
     </StandOn>
     <StandOn section="body">
-      <div class="reading wide pad stack">
+      <div class="reading wide pad stack" :class="`is-${article.layout.body}`">
         <p>
           <PartOf name="First paragraph" element="text" as="span" look="text">{{
             article.first
@@ -68,7 +69,7 @@ const article = computed(() => context.value.copy.article)
           <PartOf name="Read on, heading" element="heading" as="h2" look="h2">Read on</PartOf>
           <PartButton name="Read on, button" class="push">All the stories</PartButton>
         </div>
-        <div class="offers are-cards">
+        <div class="offers" :class="FURTHER[article.layout.further]">
           <StandOn
             v-for="(one, row) in article.further"
             :key="one.title"

@@ -17,7 +17,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
   <PageHead :call="`Basket, ${pieces}`" />
   <main>
     <StandOn section="product">
-      <div class="wide pad halves" :class="shop.layout === 'right' && 'is-mirrored'">
+      <div class="product wide pad halves" :class="`is-${shop.layout.product}`">
         <PagePicture name="Product’s picture" class="square" :scene="shop.scene" own />
         <div class="stack">
           <PartOf name="Product’s kind" element="quiet text" look="small">{{ shop.kind }}</PartOf>
@@ -42,7 +42,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
       </div>
     </StandOn>
     <StandOn section="basket">
-      <div class="wide pad stack">
+      <div class="basket wide pad stack" :class="`is-${shop.layout.basket}`">
         <PartOf name="Basket’s heading" element="heading" as="h2" look="h2">Your basket</PartOf>
         <StandOn as="div" class="card">
           <table aria-label="Basket">
@@ -106,7 +106,7 @@ const pieces = computed(() => shop.value.basket.reduce((sum, one) => sum + one.c
       </div>
     </StandOn>
     <StandOn section="promise">
-      <div class="wide pad stack">
+      <div class="promise wide pad stack" :class="`is-${shop.layout.promise}`">
         <PartOf name="Promise’s heading" element="heading" as="h2" look="h2">{{
           shop.promise.heading
         }}</PartOf>

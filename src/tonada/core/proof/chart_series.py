@@ -19,6 +19,11 @@ from tonada.core.take.take import ACCENTS, Role, Take
 MOST_SERIES: Final = 5
 # A graphic needs 3 to 1 on its ground: WCAG 2.2, 1.4.11.
 NEEDED: Final = LARGE_RATIO
+# Lightness in OKLab: beyond them a line of one pixel looks black or white.
+_NEARLY_BLACK: Final = 0.34
+_NEARLY_WHITE: Final = 0.93
+# In OKLab, as the eyes see it that tell two series worst.
+_LEAST_GAP: Final = 0.07
 _SIGHTS: Final[tuple[Sight, ...]] = ("protan", "deutan", "tritan")
 _LENDERS: Final = (Role.PRIMARY, Role.SECONDARY, *ACCENTS)
 
@@ -27,7 +32,8 @@ def series_of(take: Take, ground: Hex) -> tuple[str, ...]:
     """Return keys of up to MOST_SERIES colours of the brand, as Take.color_of reads them.
 
     The first is Primary, or the step of it that reads; each further one is the colour farthest, for
-    the eyes that tell it worst, from all before it: typical, protan, deutan and tritan.
+    the eyes that tell it worst, from all before it: typical, protan, deutan and tritan. What is nearly black
+    or nearly white looks like no colour of the brand in a thin line; it is taken only after all others.
     """
     keys: list[str] = []
     for role in _LENDERS:
@@ -48,10 +54,14 @@ def _chosen(hexes: Sequence[Hex], ground: Hex) -> tuple[int, ...]:
     if not len(reads):
         return ()
     seen = _as_seen(colors[reads])
+    lightness = seen[0, :, 0]
+    is_hue = (lightness > _NEARLY_BLACK) & (lightness < _NEARLY_WHITE)
     picked = [0]
     while len(picked) < min(MOST_SERIES, len(reads)):
         gaps = np.linalg.norm(seen[:, :, None] - seen[:, None, picked], axis=-1).min(axis=0).min(axis=-1)
-        farthest = int(np.argmax(gaps))
+        # Two that can hardly be told apart are worse than one that is nearly black.
+        offered = np.where(is_hue & (gaps >= _LEAST_GAP), gaps, 0.0)
+        farthest = int(np.argmax(offered if offered.any() else gaps))
         if gaps[farthest] <= 0:
             break
         picked.append(farthest)

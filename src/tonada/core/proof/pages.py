@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final
 
 from tonada.core.color.spaces import Hex, hex_to_oklch
@@ -17,7 +17,7 @@ from tonada.core.take.take import Role, Take
 
 @dataclass(frozen=True, slots=True)
 class Page:
-    """A kind of page, from top to bottom. The home page's sections are its voice's."""
+    """A kind of page, from top to bottom. The home page's sections are its voice's, as are some grounds."""
 
     id: str
     name: str
@@ -123,7 +123,12 @@ PAGES: Final = (
 
 def sections_of(page: Page, voice: VoiceId) -> tuple[Section, ...]:
     """Return the sections of a page in a voice, from top to bottom."""
-    return voice_of(voice).home if page.id == HOME else page.sections
+    spoken = voice_of(voice)
+    if page.id == HOME:
+        return spoken.home
+    return tuple(
+        replace(part, ground=spoken.grounds.get((page.id, part.id), part.ground)) for part in page.sections
+    )
 
 
 def section_grounds(

@@ -69,12 +69,14 @@ class Typesetting:
 class Voice:
     """A trade. home: the sections of its home page, from top to bottom.
 
-    fields: of work, as a mood has them.
+    grounds: by page and section, where its other pages have another than all trades'. fields: of work, as a
+    mood has them.
     """
 
     id: VoiceId
     name: str
     home: tuple[Section, ...]
+    grounds: Mapping[tuple[str, str], str]
     said_by: Words
     fields: tuple[str, ...]
     type: Typesetting
@@ -103,9 +105,10 @@ _NAMES: Final = {
 def _read(file: Traversable) -> Voice:
     said = json.loads(file.read_text("utf-8"))
     home = tuple(Section(part, _NAMES[part], ground) for part, ground in said["home"].items())
+    grounds = {(page, part): one for page, own in said["grounds"].items() for part, one in own.items()}
     voice = file.name.removesuffix(_ENDING)
     words, fields = Words.read(said["words"]), tuple(said["fields"])
-    return Voice(voice, said["name"], home, words, fields, Typesetting(**said["type"]))
+    return Voice(voice, said["name"], home, grounds, words, fields, Typesetting(**said["type"]))
 
 
 # A new trade is a file in trades/: its name, its home page, its type, the words that point to it, and its
