@@ -9,7 +9,7 @@ from tests.browser.axe import axe_violations
 from tests.browser.conftest import open_demo
 from tests.browser.review import client_page, shown
 from tests.browser.review import frame_of as client_frame
-from tests.browser.saving import saved
+from tests.browser.saving import revision, saved
 from tests.browser.servers import Server
 from tests.browser.test_voices import ask, frame_of, fresh_brand
 
@@ -117,3 +117,25 @@ def test_a_client_sees_the_words_in_their_letters(page: Page, browser: Browser, 
             "() => [...document.querySelectorAll('iframe')].some(one => [...one.contentDocument.fonts]"
             ".some(font => font.family.includes('Letters Arab') && font.status === 'loaded'))"
         )
+
+
+def test_a_field_is_typed_into_and_keeps_it_as_its_value_or_its_hint(page: Page) -> None:
+    open_demo(page, step="proof/form")
+    frame = frame_of(page)
+    fields = frame.locator("input[data-says]")
+    names = fields.evaluate_all("all => all.map(one => [one.dataset.part, one.value !== ''])")
+    filled = next(name for name, has_value in names if has_value)
+    hinted = next(name for name, has_value in names if not has_value)
+    before = revision(page)
+    for done, (name, attribute) in enumerate(((filled, "value"), (hinted, "placeholder")), start=1):
+        field = frame.locator(f'[data-part="{name}"]')
+        field.fill("Mo, Di")
+        field.press("Enter")
+        saved(page, before + done)
+        expect(field).to_have_attribute(attribute, "Mo, Di")
+    expect(frame.locator(f'[data-part="{hinted}"]')).to_have_value("")
+    page.reload()
+    frame = frame_of(page)
+    expect(frame.locator(f'[data-part="{filled}"]')).to_have_value("Mo, Di")
+    frame.locator(f'[data-part="{hinted}"]').click()
+    expect(page.get_by_label("Says")).to_have_value("Mo, Di")

@@ -86,6 +86,9 @@ def test_from_the_takes_to_a_yes(page: Page, browser: Browser, server: Server) -
         client.get_by_label("I approve these colours").check()
         approve.click()
         expect(client.get_by_text("Midnight is approved.")).to_be_visible()
+        with client.expect_download() as icons:
+            client.get_by_role("link", name="Save the icons").click()
+        assert icons.value.suggested_filename.endswith(" icons.zip")
         expect(client.get_by_role("button", name="Choose this one: Dusk")).to_have_count(0)
 
     expect(page.get_by_role("heading", name="Bo approved Midnight")).to_be_visible()

@@ -27,6 +27,8 @@ def boxes_of(pdf: bytes) -> Iterator[tuple[float, NDArray[np.float64]]]:
     for page in pypdfium2.PdfDocument(pdf):
         text = page.get_textpage()
         boxes = np.array([text.get_charbox(place) for place in range(text.count_chars())])
+        # The letters of a ligature have the same box, such as the three of “fff”.
+        boxes = np.unique(boxes, axis=0)
         yield page.get_width(), boxes[(boxes[:, 2] > boxes[:, 0]) & (boxes[:, 3] > boxes[:, 1])]
 
 

@@ -11,7 +11,7 @@ from tonada.mail.messages import (
     remark_made,
     review_sent,
 )
-from tonada.mail.server import PICTURE, MailServer, _message
+from tonada.mail.server import MARK, PICTURE, MailServer, _message
 
 COLORS = ("#2b3a8c", "#d7b13c")
 
@@ -62,21 +62,30 @@ def test_a_mail_asks_only_for_what_may_be_done() -> None:
 
 def test_a_mail_brings_its_picture_and_fetches_nothing() -> None:
     picture = b"\x89PNG\r\n\x1a\n" + bytes(200)
-    given = Sent("Peak", "", "", ["A"], "https://r.example/x", "", COLORS, picture=picture)
+    mark = picture + b"mark"
+    given = Sent(
+        "Peak", "Lantern", "", ["A"], "https://r.example/x", "", COLORS, picture=picture, mark=mark,
+        address="studio@lantern.example", host="r.example",
+    )  # fmt: skip
     letter = review_sent("a@example.org", given)
     server = MailServer(
         "mail.example", 25, is_tls=False, user="", password="", sender="studio@lantern.example"
     )
     message = _message(server, letter)
     plain, related = message.iter_parts()
-    html, image = related.iter_parts()
+    html, own, image = related.iter_parts()
+    assert (own["Content-ID"], own.get_content()) == (f"<{MARK}>", mark)
+    assert f'<img src="cid:{MARK}" alt="Lantern"' in html.get_content()
+    assert message["Reply-To"] == "studio@lantern.example"
+    for said in (html.get_content(), plain.get_content()):
+        assert "Sent by Lantern, studio@lantern.example, from r.example." in said
     assert plain.get_content_type() == "text/plain"
     assert f'src="cid:{PICTURE}"' in html.get_content()
     assert image["Content-ID"] == f"<{PICTURE}>"
     assert image.get_content() == picture
     assert 'alt="The colours of A' in letter.html
     kept = as_kept(letter)
-    assert kept.picture is None
+    assert kept.pictures == {}
     assert "cid:" not in kept.html
     assert "data:image/png;base64,iVBORw0KGgo" in kept.html
     assert "<img" not in review_sent("a@example.org", Sent("Peak", "", "", ["A"], "x", "", COLORS)).html

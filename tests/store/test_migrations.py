@@ -13,7 +13,7 @@ from tonada.store import brands, destinations, fonts, handoffs, sources, takes, 
 from tonada.store.data_migrations import DATA_MIGRATIONS
 from tonada.store.database import connect
 from tonada.store.migrate import migrate
-from tonada.store.reviews import frozen
+from tonada.store.reviews import frozen, mails
 
 FOLDER = resources.files("tonada.store") / "migrations"
 SCRIPTS = sorted(entry.name for entry in FOLDER.iterdir() if entry.name.endswith(".sql"))
@@ -72,6 +72,7 @@ KEPT = {
             values ('{studio}', '{brand}', 'a.woff2', 'Halden', 'sans', 400, 400, '{{Grek}}', 'ő',
                     sha256('font'));
     """,
+    "0013": "update workspace set mark = 'mark' where id = '{studio}';",
 }
 
 
@@ -134,6 +135,8 @@ def test_what_an_older_server_kept_is_there_after_the_upgrade(empty_url: str, la
         if last >= "0012":
             (font,) = fonts.list_of_brand(connection, STUDIO, BRAND)
             assert (font.scripts, fonts.content(connection, STUDIO, font.id)) == (["Grek"], b"font")
+        if last >= "0013":
+            assert mails.studio(connection, STUDIO).mark == b"mark"
         if last >= "0003":
             version = versions.find(connection, STUDIO, TAKE, 1)
             assert (version.description, version.document) == ("first", {"format": 2, "level": "A"})

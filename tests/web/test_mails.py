@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+import base64
+import io
 from collections.abc import Iterator
 from typing import Any
 
 import pytest
 from flask import Flask
+from PIL import Image
 
 from tests.post_office import PostOffice
 from tests.reviews import Reader, made_review
@@ -14,7 +17,7 @@ from tests.waiting import until
 from tests.web.conftest import Client
 from tests.web.test_api import new_brand
 from tests.web.test_refusals import problem_of
-from tonada.mail.messages import LINK_LEFT_OUT
+from tonada.mail.messages import LINK_LEFT_OUT, MAIL_INK
 from tonada.mail.server import mail_server
 from tonada.store.database import connect
 from tonada.web.app import create_app
@@ -54,7 +57,8 @@ def client_of(app: Flask) -> Client:
 
 
 def test_without_a_server_mails_stay_where_they_can_be_read(client: Client, app: Flask) -> None:
-    assert client.put("/api/studio", json=STUDIO).get_json() == {**STUDIO, "sends": "outbox"}
+    set_up = client.put("/api/studio", json=STUDIO).get_json()
+    assert set_up == {**STUDIO, "sends": "outbox", "mark": ""}
     made = made_review(client, new_brand(client, "Orrin Peak"))
     reader = Reader(app, made["link"]["path"])
     reader.say("<script>alert(1)</script>")
@@ -171,3 +175,37 @@ def test_settings_of_the_mail_are_checked() -> None:
     both = {"TONADA_HOSTS": "a.example.org", "TONADA_REVIEW_HOSTS": "A.example.org"}
     with pytest.raises(SettingsError, match="TONADA_REVIEW_HOSTS"):
         Settings.from_environment({**usual, **both})
+
+
+def mark_of(color: str) -> bytes:
+    written = io.BytesIO()
+    picture = Image.new("RGBA", (1200, 400))
+    picture.paste(color, (300, 100, 900, 300))
+    picture.save(written, "PNG")
+    return written.getvalue()
+
+
+def shown_mark(client: Client) -> Image.Image:
+    address = client.get("/api/studio").get_json()["mark"]
+    assert address.startswith("data:image/png;base64,")
+    return Image.open(io.BytesIO(base64.b64decode(address.partition(",")[2]))).convert("RGBA")
+
+
+def test_a_studios_mark_is_shown_in_emails_and_can_be_taken_away(client: Client) -> None:
+    client.put("/api/studio", json=STUDIO)
+    client.put("/api/studio/mark", data={"file": (io.BytesIO(mark_of("#2b3a8c")), "mark.png")})
+    assert shown_mark(client).size == (480, 160)
+    # The name is set without it, and it stays.
+    assert client.put("/api/studio", json=STUDIO).get_json()["mark"] != ""
+    refused = client.put("/api/studio/mark", data={"file": (io.BytesIO(b"no picture"), "mark.png")})
+    assert refused.status_code == 415
+    assert refused.get_json()["field"] == "file"
+    assert shown_mark(client).getpixel((240, 80)) == (0x2B, 0x3A, 0x8C, 255)
+    assert client.delete("/api/studio/mark").status_code == 204
+    assert client.get("/api/studio").get_json()["mark"] == ""
+
+
+def test_a_mark_too_light_for_a_mail_is_shown_in_ink(client: Client) -> None:
+    client.put("/api/studio/mark", data={"file": (io.BytesIO(mark_of("#fdfdfd")), "mark.png")})
+    ink = (*bytes.fromhex(MAIL_INK.removeprefix("#")), 255)
+    assert shown_mark(client).getpixel((240, 80)) == ink

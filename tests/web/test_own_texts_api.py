@@ -98,3 +98,24 @@ def test_words_that_are_too_long_or_of_no_part_change_nothing(client: Client) ->
     assert texts_of(client, second) == []
     nowhere = client.post(f"/api/brands/{first}/texts", json={**HEADING, "take": first, "text": "x"})
     assert nowhere.status_code == 404
+
+
+def test_a_new_take_says_what_all_takes_of_the_brand_say(client: Client) -> None:
+    brand, (first, second) = brand_with_takes(client, 2)
+    for take, others in (
+        (first, ()),
+        (second, ({"page": "home", "part": "Call’s heading", "text": "Come"},)),
+    ):
+        kept = client.get(f"/api/takes/{take}").get_json()
+        document = document_with({**HEADING, "text": "Wake with the lake"}, *others)
+        body = {"document": document, "revision": kept["revision"]}
+        assert client.put(f"/api/takes/{take}", json=body).status_code == 200
+    made = client.post(f"/api/brands/{brand}/takes", json={"document": DOCUMENT}).get_json()
+    assert texts_of(client, made["id"]) == ["Wake with the lake"]
+    assert made["document"]["swatches"] == DOCUMENT["swatches"]
+    own = document_with({**HEADING, "text": "Own"})
+    made = client.post(f"/api/brands/{brand}/takes", json={"document": own}).get_json()
+    assert texts_of(client, made["id"]) == ["Own"]
+    # Now no text is in all of them.
+    made = client.post(f"/api/brands/{brand}/takes", json={"document": DOCUMENT}).get_json()
+    assert texts_of(client, made["id"]) == []

@@ -8,7 +8,7 @@ import PicturePlace from './PicturePlace.vue'
 import PictureRatio from './PictureRatio.vue'
 import { roleLabel } from '@/take/roles'
 import { formatNeeded, formatRatio, formatShort } from '@/ui/format'
-import { figuresOf } from './parts'
+import { figuresOf, wordsOf } from './parts'
 import type { Part } from './parts'
 import { useTakeStore } from '@/take/take'
 import { useChange } from '@/take/useChange'
@@ -91,7 +91,7 @@ function give(key: string | null) {
         v-if="element?.dataset.says"
         :page="element.dataset.says"
         :part="part.name"
-        :usual="element.textContent.trim()"
+        :usual="wordsOf(element)"
         :most="most"
       />
       <dl class="rule-list mt-2">

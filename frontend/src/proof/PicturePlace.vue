@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { PLAIN_TONE, WHOLE_PICTURE } from '@/api/constants'
 import type { PlacedPicture } from '@/api/types'
 import { useBrandStore } from '@/take/brand'
 import { useTakeStore } from '@/take/take'
@@ -16,10 +17,7 @@ const props = defineProps<{ page: string; part: string }>()
 const brand = useBrandStore()
 const take = useTakeStore()
 
-const PLAIN = {
-  view: { x: 0.5, y: 0.5, zoom: 1 },
-  tone: { kind: 'plain', dark: 'deep', light: 'paper', tint: 'primary', amount: 0.4 },
-} as const
+const PLAIN = { view: WHOLE_PICTURE, tone: PLAIN_TONE }
 const PAGES = ''
 const images = computed(() => (brand.detail?.sources ?? []).filter((one) => one.kind === 'image'))
 const choices = computed(() => [

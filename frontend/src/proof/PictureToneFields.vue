@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { AMOUNTS } from '@/api/constants'
 import type { PictureTone } from '@/api/types'
 import { roleLabel } from '@/take/roles'
 import { useTakeStore } from '@/take/take'
@@ -71,8 +72,8 @@ function tint(event: Event, isDone: boolean) {
         <input
           type="range"
           class="slider min-w-0 flex-1"
-          min="0.05"
-          max="0.95"
+          :min="AMOUNTS.least"
+          :max="AMOUNTS.most"
           step="0.05"
           :value="tone.amount"
           :aria-valuetext="`${percent} per cent`"

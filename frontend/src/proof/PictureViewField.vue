@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
+import { MOST_ZOOM } from '@/api/constants'
 import type { PictureView } from '@/api/types'
 import { arrowOf } from '@/ui/arrows'
 
 /** The whole picture with the point that stays in view, which is dragged or moved by arrows, and its crop. */
 const props = defineProps<{ source: string; view: PictureView }>()
 const emit = defineEmits<{ preview: [view: PictureView]; set: [view: PictureView] }>()
-const MOST_ZOOM = 4
 
 const area = useTemplateRef<HTMLElement>('area')
 /** While it is dragged. */

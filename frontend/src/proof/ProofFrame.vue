@@ -8,7 +8,7 @@ import { elementOf, figuresOf, readPart } from './parts'
 import { rootVariables } from './rootVariables'
 import SamplePage from './SamplePage.vue'
 import { pressed } from '@/ui/keys'
-import { typeOver } from './typeOver'
+import { inOneLine, typeOver } from './typeOver'
 import { useFrameSight } from './useFrameSight'
 import proofStyle from './proof.css?url'
 
@@ -62,6 +62,7 @@ function prepare(event: Event) {
   root.value = page.body
   page.addEventListener('click', onClick)
   page.addEventListener('dblclick', onDoubleClick)
+  page.addEventListener('change', onTyped)
   page.addEventListener('keydown', pressed)
   page.addEventListener('mouseover', onHover)
   page.defaultView?.addEventListener('scroll', onScroll, { passive: true })
@@ -120,7 +121,16 @@ function onClick(event: MouseEvent) {
 }
 function onDoubleClick({ target }: MouseEvent) {
   const text = isElement(target) && target.closest<HTMLElement>('[data-says]')
-  if (text && props.mostTyped) type(text)
+  if (text && props.mostTyped && !isField(text)) type(text)
+}
+/** A field is typed into as anywhere. What it said as a hint it says as a hint again. */
+function onTyped({ target }: Event) {
+  if (!isElement(target) || !isField(target)) return
+  const { says, part } = target.dataset
+  const typed = inOneLine(target.value)
+  if (target.placeholder) target.value = ''
+  if (says && part && typed && props.mostTyped)
+    emit('say', says, part, typed.slice(0, props.mostTyped))
 }
 function type(text: HTMLElement) {
   const { says, part } = text.dataset
@@ -133,6 +143,7 @@ function onHover(event: MouseEvent) {
   const part = isElement(event.target) && event.target.closest<HTMLElement>('[data-part]')
   emit('hover', part ? part.dataset.part : undefined)
 }
+const isField = (element: Element): element is HTMLInputElement => element.localName === 'input'
 /** An element of another window is no instance of this one's Element. */
 const isElement = (target: EventTarget | null): target is Element =>
   target !== null && 'closest' in target

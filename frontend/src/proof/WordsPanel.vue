@@ -97,6 +97,10 @@ function resetAll() {
     <p v-for="one in proof.letters" :key="one.family" class="mt-2 text-small text-quiet">
       {{ one.instead_of.join(' and ') }} {{ one.instead_of.length > 1 ? 'have' : 'has' }} no such
       letters; {{ one.name }} draws them.
+      <template v-if="one.left_out"
+        >{{ one.left_out }} more than {{ one.characters.length }} different ones are drawn by the
+        reader’s device.</template
+      >
     </p>
     <p class="mt-3 text-quiet">Language of the pages</p>
     <ChoiceList

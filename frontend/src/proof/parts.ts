@@ -201,3 +201,9 @@ export function regionOf(element: Element, view: PictureView): Region | null {
   const to = { x: clipped((text.right - left) / width), y: clipped((text.bottom - top) / height) }
   return { left: from.x, top: from.y, width: to.x - from.x, height: to.y - from.y }
 }
+
+/** What a part says: a field by its value, or by the hint in it. */
+export const wordsOf = (element: HTMLElement) =>
+  element.localName === 'input'
+    ? (element.getAttribute('value') ?? '') || (element.getAttribute('placeholder') ?? '')
+    : element.textContent.trim()

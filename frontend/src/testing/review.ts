@@ -25,6 +25,7 @@ const take = (name: string, version: number): ShownTake => ({
   picture: null,
   letters: [],
   fonts: [],
+  icons: null,
   sheet: 's'.repeat(64),
 })
 

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import os
 from collections.abc import Sequence
+from functools import lru_cache
 from typing import Final
 from uuid import UUID
 
+from tonada.core.source.pictures import render_preview
 from tonada.files.page_faces import built_front_end
 from tonada.files.sheet_preview import front_of
 from tonada.frozen.page_set import NotBuilt, page_set_in
@@ -27,6 +29,11 @@ from tonada.store.reviews.frozen import ReviewRow
 from tonada.store.reviews.mails import NewMail, Studio
 from tonada.store.reviews.remarks import NewRemark, Writer
 
+# A lantern and its light, made up like all of the demo.
+MARK: Final = b"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 80">
+<path d="M28 8h24v8H28zM20 20h40l6 44H14zM24 68h32v6H24z" fill="#161616"/>
+<path d="M40 28q12 14 0 30q-12 -16 0 -30z" fill="#f4c542"/>
+<path d="M90 24h10v32h24v10H90zM136 24h10v32h24v10h-34z" fill="#161616"/></svg>"""
 STUDIO: Final = Studio("Lantern Lane Studio", "studio@lantern-lane.example")
 CLIENT: Final = "Ana"
 _HEADING: Final = {"kind": "part", "place": 0, "page": "home", "part": "Openingâ€™s heading"}
@@ -36,6 +43,7 @@ _BUTTON: Final = {"kind": "part", "place": 0, "page": "home", "part": "Openingâ€
 def seed_observatory(connection: Connection, workspace: UUID, brand: UUID, takes: Sequence[UUID]) -> None:
     """Show two takes to the observatory, which says something, chooses and approves."""
     mails.set_studio(connection, workspace, STUDIO)
+    mails.set_mark(connection, workspace, _mark())
     shown = [WantedTake(takes[0], "Midnight"), WantedTake(takes[1], "Dusk")]
     review = _made(connection, workspace, brand, shown, "Two suggestions. Look at both, and choose one.")
     if review is None:
@@ -102,8 +110,22 @@ def _sent(review: ReviewRow, picture: bytes) -> Sent:
     names = [str(take["name"]) for take in review.content["takes"]]
     brand = str(review.content["brand"])
     return Sent(
-        brand, STUDIO.studio, review.greeting, names, LINK_LEFT_OUT, "", _colors(review), picture=picture
+        brand=brand,
+        studio=STUDIO.studio,
+        greeting=review.greeting,
+        takes=names,
+        link=LINK_LEFT_OUT,
+        until="",
+        colors=_colors(review),
+        picture=picture,
+        mark=_mark(),
+        address=STUDIO.notified,
     )
+
+
+@lru_cache(maxsize=1)
+def _mark() -> bytes:
+    return render_preview(MARK)
 
 
 def _back(review: ReviewRow, what: str, words: str) -> CameBack:

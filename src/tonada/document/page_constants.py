@@ -14,6 +14,7 @@ from tonada.core.handoff.slots import Slot
 from tonada.core.proof.toning import LUMA
 from tonada.core.roles.giving import ADDED
 from tonada.core.take.parts import PARTS_OF_A_SCHEME
+from tonada.core.take.proof_settings import CENTERED, LEAST_AMOUNT, MOST_AMOUNT, MOST_ZOOM, PLAIN
 from tonada.core.take.take import Role, role_name
 from tonada.document.take import TakeDocument
 
@@ -29,6 +30,10 @@ def page_constants() -> dict[str, Any]:
         "parts_of_a_scheme": list(PARTS_OF_A_SCHEME),
         "new_slot": new_slot,
         "luma": list(LUMA),
+        "whole_picture": asdict(CENTERED),
+        "plain_tone": asdict(PLAIN),
+        "most_zoom": MOST_ZOOM,
+        "amounts": {"least": LEAST_AMOUNT, "most": MOST_AMOUNT},
         "accepted": {place: ",".join(endings) for place, endings in ACCEPTED.items()},
     }
 

@@ -69,7 +69,7 @@ class ShownTake(Model):
     """A version of a take. digest: SHA-256 of its document, see `document_digest`.
 
     drawn: what its pages are drawn with, by scheme; only the set of pages of its time reads it.
-    colors: by scheme. logo, picture, sheet: digests of files of the review.
+    colors: by scheme. logo, picture, sheet, icons: digests of files of the review.
     letters, fonts: of other scripts, and the brand's own. pictures: those in places of pages, by source.
     """
 
@@ -83,6 +83,7 @@ class ShownTake(Model):
     logo: FileDigest | None
     picture: FileDigest | None
     sheet: FileDigest
+    icons: FileDigest | None = None
     letters: tuple[ShownLetters, ...] = ()
     fonts: tuple[ShownFont, ...] = ()
     pictures: dict[str, FileDigest] = Field(default_factory=dict)
@@ -162,7 +163,7 @@ def document_digest(document: dict[str, Any]) -> str:
 
 def digests_shown(content: Mapping[str, Any]) -> frozenset[str]:
     """Return the digests of the files that the takes of a review show, of its content as it is kept."""
-    shown = (take[kind] for take in content["takes"] for kind in ("logo", "picture", "sheet"))
+    shown = (take.get(kind) for take in content["takes"] for kind in ("logo", "picture", "sheet", "icons"))
     fonts = (
         one["file"]
         for take in content["takes"]

@@ -314,7 +314,8 @@ def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:
         printed = press.printed(cell.hex) if press else None
         cells.append(
             {
-                "name": cell.role_names or cell.name,
+                "name": cell.name,
+                "roles": cell.role_names if cell.role_names != cell.name else "",
                 "share": cell.share,
                 "hex": cell.hex,
                 "rgb": written(cell.hex, "decimals"),

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final
 
 from tonada.core.color.contrast import ratio_between, rounded_down
@@ -29,6 +29,8 @@ WIDTHS_RIGHT: Final = (0.48, 0.52)
 MOST_OTHERS: Final = 14
 ONE_ROW: Final = 7
 MOST_PAIRS: Final = 8
+# A longer name would run over what stands on a small field; the table of values has it.
+LONGEST_SEEN: Final = 24
 _HEADINGS: Final[tuple[TextStyle, ...]] = ("h1", "h2", "h3")
 _TEXTS: Final[Mapping[TextStyle, str]] = {"text": "text", "small": "small", "label": "buttons"}
 # What text of any size, and what large text needs; level A asks nothing, and is told what AA asks.
@@ -38,7 +40,10 @@ LARGE_TEXT: Final[Mapping[Level, float]] = {"A": LARGE_RATIO, "AA": LARGE_RATIO,
 
 @dataclass(frozen=True, slots=True)
 class Values:
-    """A colour with its values, and the colour that they are written in on it."""
+    """A colour with its values, and the colour that they are written in on it.
+
+    name: its role. seen: what a client was told that it is called, where that is another.
+    """
 
     name: str
     hex: Hex
@@ -46,6 +51,7 @@ class Values:
     cmyk: str | None
     in_gamut: bool
     label: Hex
+    seen: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -165,9 +171,14 @@ def _areas(take: Take, evaluation: Evaluation, press: Press | None) -> Iterator[
     shares = {role: cell.share for cell in evaluation.measure for role in cell.roles}
     there = [role for role in (*LEFT, *RIGHT) if take.has_role(role)]
     grounds = {ground.key: ground for ground in grounds_of(take)}
+    names = {cell.hex: cell.name for cell in evaluation.measure}
 
     def area(role: Role, left: float, top: float, width: float, height: float) -> Area:
-        values = _values(take, take.display_name(role), take.hex_of(role), press)
+        name, value = take.display_name(role), take.hex_of(role)
+        seen = names.get(value, name)
+        values = replace(
+            _values(take, name, value, press), seen=seen if seen != name and len(seen) <= LONGEST_SEEN else ""
+        )
         uses = _uses(grounds[role]) if role in grounds else {}
         return Area(values, 100 * left, 100 * top, 100 * width, 100 * height, uses)
 

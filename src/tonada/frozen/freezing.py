@@ -30,6 +30,8 @@ from tonada.document.review import (
 )
 from tonada.document.take import TakeDocument
 from tonada.files.client_sheet import ExportHeader, SheetPages, pdf_sheet
+from tonada.files.file_format import Handoff
+from tonada.files.kinds import made_file
 from tonada.files.letters import LETTER_WEIGHTS, LetterWeight, NoLetters, letters_font
 from tonada.files.page_faces import OwnFont
 from tonada.frozen.page_set import ReviewFile, review_file_of
@@ -86,6 +88,7 @@ class _Kept:
     picture: str | None
     pictures: dict[str, str]
     sheet: str
+    icons: str
     letters: tuple[ShownLetters, ...]
     fonts: tuple[ShownFont, ...]
 
@@ -111,6 +114,7 @@ def freeze(frame: Frame, materials: Sequence[Material], press: Press | None) -> 
                 source: keep(content, "image/png") for source, content in sorted(material.pictures.items())
             },
             sheet=keep(pdf_sheet(take, head, press, pages=SHEET), "application/pdf"),
+            icons=keep(made_file(Handoff(take, head, press), "icons").content, "application/zip"),
             letters=tuple(
                 ShownLetters(family=letters.family, weight=weight, file=keep(font, "font/woff2"))
                 for letters in PageFigures.of(take, frame.voice, _own(material)).letters
@@ -190,6 +194,7 @@ def _shown(frame: Frame, material: Material, take: Take, kept: _Kept) -> ShownTa
         picture=kept.picture,
         pictures=kept.pictures,
         sheet=kept.sheet,
+        icons=kept.icons,
         letters=kept.letters,
         fonts=kept.fonts,
     )

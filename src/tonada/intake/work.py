@@ -5,10 +5,12 @@ This module is loaded once by the process that the readings are forked from, wit
 
 from __future__ import annotations
 
+import io
 from collections.abc import Callable
 from typing import Any, Final, TypeAlias
 
 import numpy as np
+from PIL import Image
 
 from tonada.core.source.pictures import Region, extract_colors, render_preview
 from tonada.core.source.pictures.pick import decode_for_picking
@@ -16,6 +18,7 @@ from tonada.intake.fonts import read_font
 from tonada.intake.results import image_to_json
 from tonada.intake.taking_in import Upload, is_bitmap, read_styles, take_in
 
+MARK_SIZE: Final = (480, 160)
 Progress: TypeAlias = Callable[[float], None]
 Answered: TypeAlias = tuple[Any, list[bytes]]
 
@@ -74,6 +77,15 @@ def _preview(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answere
     return None, [render_preview(files[0])]
 
 
+def _mark(_asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered:
+    """A studio's mark as an email shows it: twice as large as it is seen, for sharp screens."""
+    with Image.open(io.BytesIO(render_preview(files[0]))) as drawn:
+        drawn.thumbnail(MARK_SIZE)
+        written = io.BytesIO()
+        drawn.save(written, "PNG", optimize=True)
+    return None, [written.getvalue()]
+
+
 def _font(asked: dict[str, Any], files: list[bytes], _: Progress) -> Answered:
     """What is to be known of a font, and the font as it is kept."""
     found, made = read_font(asked["name"], files[0])
@@ -89,4 +101,5 @@ WORKS: Final[dict[str, Callable[[dict[str, Any], list[bytes], Progress], Answere
     "pixels": _pixels,
     "preview": _preview,
     "font": _font,
+    "mark": _mark,
 }

@@ -10,10 +10,13 @@ from typing import Final
 
 from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
 
-from tonada.mail.server import PICTURE, Letter
+from tonada.mail.server import MARK, PICTURE, Letter
 
 # In place of a link in what is kept: the link itself is kept nowhere.
 LINK_LEFT_OUT: Final = "[the link isn’t stored]"
+# Of frame.html.
+MAIL_PAPER: Final = "#f6f6f6"
+MAIL_INK: Final = "#161616"
 _LONGEST_SUBJECT: Final = 150
 
 
@@ -21,7 +24,8 @@ _LONGEST_SUBJECT: Final = 150
 class Sent:
     """A review that goes out. studio: who sends it, or empty. link: where it is, with its token.
 
-    may_comment, may_choose: what the mail may ask for. picture: of the colours, a PNG, or None.
+    may_comment, may_choose: what the mail may ask for. picture: of the colours, a PNG, or None. mark: the
+    studio's, likewise. address: the studio's, where answers go; empty for nowhere. host: where the review is.
     """
 
     brand: str
@@ -34,6 +38,9 @@ class Sent:
     may_comment: bool = True
     may_choose: bool = True
     picture: bytes | None = None
+    mark: bytes | None = None
+    address: str = ""
+    host: str = ""
 
     @property
     def invitation(self) -> str:
@@ -62,16 +69,18 @@ def review_sent(to: str, about: Sent) -> Letter:
     """Return the mail that brings a client the link."""
     who = f"{about.studio}: " if about.studio else ""
     subject = f"{who}colours for {about.brand}"
-    shown = f"cid:{PICTURE}" if about.picture else ""
-    return replace(_letter("sent", to, subject, review=about, picture=shown), picture=about.picture)
+    picture = f"cid:{PICTURE}" if about.picture else ""
+    mark = f"cid:{MARK}" if about.mark else ""
+    letter = _letter("sent", to, subject, review=about, picture=picture, mark=mark)
+    return replace(letter, picture=about.picture, mark=about.mark, answers_to=about.address)
 
 
 def as_kept(letter: Letter) -> Letter:
-    """Return a mail as it is kept to be read here: its picture is in the HTML."""
-    if letter.picture is None:
-        return letter
-    data = f"data:image/png;base64,{base64.b64encode(letter.picture).decode()}"
-    return replace(letter, html=letter.html.replace(f"cid:{PICTURE}", data), picture=None)
+    """Return a mail as it is kept to be read here: its pictures are in the HTML."""
+    html = letter.html
+    for name, picture in letter.pictures.items():
+        html = html.replace(f"cid:{name}", f"data:image/png;base64,{base64.b64encode(picture).decode()}")
+    return replace(letter, html=html, picture=None, mark=None)
 
 
 def remark_made(to: str, about: CameBack) -> Letter:

@@ -18,8 +18,9 @@ class MailRefused(Exception):
     """The mail server didn't take a mail, or can't be reached; the message says why in one line."""
 
 
-# What the HTML of a mail calls its picture (RFC 2392).
+# What the HTML of a mail calls its pictures (RFC 2392).
 PICTURE: Final = "colours@tonada"
+MARK: Final = "studio@tonada"
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,13 +40,23 @@ class MailServer:
 
 @dataclass(frozen=True, slots=True)
 class Letter:
-    """A mail as text and as HTML, for readers of either. picture: a PNG that the HTML names by PICTURE."""
+    """A mail as text and as HTML, for readers of either.
+
+    picture, mark: PNGs that the HTML names by PICTURE and MARK. answers_to: where an answer goes, or empty.
+    """
 
     recipient: str
     subject: str
     text: str
     html: str
     picture: bytes | None = None
+    mark: bytes | None = None
+    answers_to: str = ""
+
+    @property
+    def pictures(self) -> dict[str, bytes]:
+        """Its pictures by what the HTML calls them."""
+        return {name: one for name, one in ((MARK, self.mark), (PICTURE, self.picture)) if one}
 
 
 def mail_server(address: str, sender: str) -> MailServer:
@@ -83,16 +94,18 @@ def _message(server: MailServer, letter: Letter) -> EmailMessage:
     message = EmailMessage()
     message["From"] = server.sender
     message["To"] = letter.recipient
+    if letter.answers_to:
+        message["Reply-To"] = letter.answers_to
     message["Subject"] = letter.subject
     message["Date"] = formatdate()
     message["Message-ID"] = make_msgid(domain=server.sender.rpartition("@")[2])
     message["Auto-Submitted"] = "auto-generated"
     message.set_content(letter.text)
     message.add_alternative(letter.html, subtype="html")
-    if letter.picture:
-        # Beside the HTML in one part (RFC 2387), so that nothing is fetched when the mail is opened.
-        alternative = cast("EmailMessage", list(message.iter_parts())[-1])
-        alternative.add_related(letter.picture, "image", "png", cid=f"<{PICTURE}>", disposition="inline")
+    # Beside the HTML in one part (RFC 2387), so that nothing is fetched when the mail is opened.
+    alternative = cast("EmailMessage", list(message.iter_parts())[-1])
+    for name, picture in letter.pictures.items():
+        alternative.add_related(picture, "image", "png", cid=f"<{name}>", disposition="inline")
     return message
 
 

@@ -47,7 +47,7 @@ _BY_PATH: Final[tuple[tuple[str, tuple[str, ...], Node], ...]] = (
     ("/events", (EVENTS,), {}),
     ("/reviews/{review_id}/file", ("text/html",), {"headers": _ATTACHMENT}),
     ("/reviews/{review_id}/history", ("application/pdf",), {"headers": _ATTACHMENT}),
-    ("/files/{digest}", ("image/png", "application/pdf", "font/woff2"), {}),
+    ("/files/{digest}", ("image/png", "application/pdf", "application/zip", "font/woff2"), {}),
     ("/fonts/{font_id}/file", ("font/woff2",), {}),
     ("/letters/{script}/{kind}/{weight}", ("font/woff2",), {}),
     ("/mails/{mail_id}/page", ("text/html",), {}),

@@ -101,3 +101,10 @@ def test_another_take_keeps_words_of_its_own() -> None:
     )
     assert say_in_other(told, OwnText("home", "Opening’s heading", ""), "Open on Mondays") == TAKE
     assert say_in_other(own, OwnText("home", "Opening’s heading", ""), "Open on Mondays") == own
+
+
+def test_letters_beyond_the_most_are_counted_and_not_left_out_silently() -> None:
+    many = "".join(map(chr, range(0x4E00, 0x4E00 + MOST_LETTERS + 70))) + "のは"
+    for letters in letters_for(spoken_texts((OwnText("home", "x", many),), "ja"), "Karla", "Karla"):
+        assert len(letters.characters) == MOST_LETTERS
+        assert letters.left_out == 72

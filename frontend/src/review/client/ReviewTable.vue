@@ -125,9 +125,11 @@ const place = computed(() => {
   if (takes.value.length === 1) return 0
   return props.review.choice.value?.place ?? undefined
 })
-const sheet = computed(() => {
-  const take = takes.value[place.value ?? places.value[0] ?? 0]
-  return take && props.talk.fileOf(take.sheet)
+const toKeep = computed(() => takes.value[place.value ?? places.value[0] ?? 0])
+const sheet = computed(() => toKeep.value && props.talk.fileOf(toKeep.value.sheet))
+const icons = computed(() => {
+  const file = toKeep.value?.icons
+  return file ? props.talk.fileOf(file) : undefined
 })
 const mayChoose = computed(
   () => shown.value.mayChoose && takes.value.length > 1 && !props.review.said.value.approval,
@@ -255,6 +257,8 @@ const ends = computed(
       :review="review"
       :place="place"
       :sheet="sheet"
+      :icons="icons"
+      :brand="shown.content.brand"
       :is-online="talk.isOnline"
       class="max-[899px]:sticky max-[899px]:bottom-0"
       @send="isSending = true"

@@ -10,6 +10,9 @@ const props = defineProps<{
   /** The take that a sheet and an approval are of: the chosen one, or the only one. */
   place: number | undefined
   sheet: string | undefined
+  /** Of the same, for tabs, phones and shared links. */
+  icons: string | undefined
+  brand: string
   isOnline: boolean
 }>()
 const emit = defineEmits<{ send: [] }>()
@@ -83,7 +86,10 @@ const dated = (at: string) => formatDay(at, { hasYear: true })
     <button v-if="!isOnline" type="button" class="button" @click="emit('send')">
       Send your answers back
     </button>
-    <a v-if="sheet" class="button" :href="sheet" download>Save the colours as a PDF</a>
+    <a v-if="sheet" class="button" :href="sheet" :download="`${brand} colours.pdf`"
+      >Save the colours as a PDF</a
+    >
+    <a v-if="icons" class="button" :href="icons" :download="`${brand} icons.zip`">Save the icons</a>
     <button
       v-if="review.shown.value?.mayApprove && !approval && place !== undefined"
       type="button"

@@ -46,7 +46,8 @@ class Letters:
     """Letters of one script in place of those that a typeface hasn't.
 
     script: ISO 15924. family: what pages call them. name: of the typeface that draws them. instead_of: the
-    chosen ones that can't. characters: those that are needed, each once, sorted.
+    chosen ones that can't. characters: those that are needed, each once, sorted. left_out: how many more are
+    needed than MOST_LETTERS, which a device draws with what it has.
     """
 
     script: str
@@ -55,6 +56,7 @@ class Letters:
     name: str
     instead_of: tuple[str, ...]
     characters: str
+    left_out: int = 0
 
 
 def letters_for(
@@ -73,7 +75,8 @@ def letters_for(
     made: list[Letters] = []
     for script, said in needed.items():
         lacking = [name for name, (_, scripts) in faces.items() if script not in scripts]
-        characters = "".join(one for one in characters_of(said) if one > _LAST_OF_ASCII)[:MOST_LETTERS]
+        every = "".join(one for one in characters_of(said) if one > _LAST_OF_ASCII)
+        characters = every[:MOST_LETTERS]
         kinds: dict[LetterKind, list[str]] = {}
         for name in lacking:
             kinds.setdefault(faces[name][0], []).append(name)
@@ -86,6 +89,7 @@ def letters_for(
                     noto_name(script, kind),
                     tuple(names),
                     characters,
+                    len(every) - len(characters),
                 )
             )
     return tuple(made)

@@ -9,7 +9,7 @@ from functools import lru_cache
 from itertools import chain
 from typing import Final, Literal, TypeAlias
 
-from tonada.core.take.proof_settings import OwnText
+from tonada.core.take.proof_settings import OwnText, ProofSettings
 from tonada.core.take.take import Take
 
 Direction: TypeAlias = Literal["ltr", "rtl"]
@@ -124,6 +124,12 @@ def say_in_other(take: Take, said: OwnText, before: str) -> Take:
 def spoken_texts(texts: Sequence[OwnText], chosen: str | None) -> tuple[SpokenText, ...]:
     """Return how each text is to be set. chosen: the language of the page, where somebody said it."""
     return tuple(SpokenText(text, spoken_in(text.text, chosen)) for text in texts)
+
+
+def said_in_all(proofs: Sequence[ProofSettings]) -> tuple[OwnText, ...]:
+    """Return the own texts that every one of these has alike, in the order of the first; none of none."""
+    others = [frozenset(proof.texts) for proof in proofs[1:]]
+    return tuple(text for text in proofs[0].texts if all(text in other for other in others)) if proofs else ()
 
 
 def page_spoken(texts: Sequence[OwnText], chosen: str | None) -> Spoken:

@@ -12,8 +12,9 @@ from psycopg.rows import class_row
 from tonada.store.database import Connection
 from tonada.store.errors import NotFound
 
-STUDIO = "select studio, notified from workspace where id = %(workspace)s"
+STUDIO = "select studio, notified, mark from workspace where id = %(workspace)s"
 SET_STUDIO = "update workspace set studio = %(studio)s, notified = %(notified)s where id = %(workspace)s"
+SET_MARK = "update workspace set mark = %(mark)s where id = %(workspace)s"
 QUEUE = """
     insert into mail (workspace_id, review_id, recipient, subject, text, html, sent_at)
     values (%(workspace)s, %(review)s, %(recipient)s, %(subject)s, %(text)s, %(html)s,
@@ -49,10 +50,14 @@ MOST_ATTEMPTS = 9
 
 @dataclass(frozen=True, slots=True)
 class Studio:
-    """Who the studio is, and where it is told what came back; empty where nobody has said so."""
+    """Who the studio is, and where it is told what came back; empty where nobody has said so.
+
+    mark: a PNG as emails show it.
+    """
 
     studio: str
     notified: str
+    mark: bytes | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,7 +85,7 @@ class MailRow:
 
 
 def studio(connection: Connection, workspace: UUID) -> Studio:
-    """Return the studio's name and the address that is notified."""
+    """Return the studio's name, the address that is notified, and its mark."""
     with connection.cursor(row_factory=class_row(Studio)) as cursor:
         return cursor.execute(STUDIO, {"workspace": workspace}).fetchall()[0]
 
@@ -89,6 +94,11 @@ def set_studio(connection: Connection, workspace: UUID, studio: Studio) -> None:
     """Set the studio's name and the address that is notified."""
     row = {"workspace": workspace, "studio": studio.studio, "notified": studio.notified}
     connection.execute(SET_STUDIO, row)
+
+
+def set_mark(connection: Connection, workspace: UUID, mark: bytes | None) -> None:
+    """Set the studio's mark, a PNG, or take it away."""
+    connection.execute(SET_MARK, {"workspace": workspace, "mark": mark})
 
 
 def queue(

@@ -142,6 +142,8 @@ def read_file(path: TokenFilePath) -> Response:
         brand = str(content["brand"])
     if file.mimetype == "application/pdf":
         return attached(file.content, f"{brand} colours.pdf", file.mimetype)
+    if file.mimetype == "application/zip":
+        return attached(file.content, f"{brand} icons.zip", file.mimetype)
     return Response(file.content, mimetype=file.mimetype)
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from datetime import timedelta
+from urllib.parse import urlsplit
 
 from flask import current_app, request
 
@@ -66,6 +67,7 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
     with workspace_connection() as (connection, workspace):
         sheet = bytes.fromhex(content["takes"][0]["sheet"])
         picture = front_of(frozen.read_file(connection, workspace, sheet).content)
+        studio = mails.studio(connection, workspace)
 
     def letter_with(where: str) -> Sent:
         return Sent(
@@ -79,6 +81,9 @@ def _mail_link(review: ReviewRow, link: LinkRow, to: str, address: str | None) -
             may_comment=review.may_comment,
             may_choose=review.may_choose,
             picture=picture,
+            mark=studio.mark,
+            address=studio.notified,
+            host=urlsplit(address or "").netloc,
         )
 
     courier: Courier = current_app.extensions["tonada.courier"]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import base64
 from datetime import date, datetime
 from typing import Annotated
 from uuid import UUID
@@ -307,15 +308,18 @@ class StudioBody(Model):
 
 
 class StudioAnswer(Model):
-    """sends: by what mail goes out, “smtp” or “outbox”."""
+    """sends: by what mail goes out, “smtp” or “outbox”. mark: for emails, a PNG as data, or empty."""
 
     studio: str
     notified: str
     sends: str
+    mark: str
 
     @classmethod
     def of(cls, studio: Studio, sends: str) -> StudioAnswer:
-        return cls(studio=studio.studio, notified=studio.notified, sends=sends)
+        data = base64.b64encode(studio.mark).decode() if studio.mark else ""
+        mark = f"data:image/png;base64,{data}" if data else ""
+        return cls(studio=studio.studio, notified=studio.notified, sends=sends, mark=mark)
 
 
 class MailAnswer(Model):

@@ -2,15 +2,19 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Final
 from uuid import UUID
 
 from flask import Response
 
 from tonada.core.pairs.evaluation import evaluate
+from tonada.core.proof.own_texts import said_in_all
+from tonada.core.take.proof_settings import OwnText
 from tonada.document.parts import Described
 from tonada.document.take import TakeDocument
 from tonada.store import brands, takes, versions
+from tonada.store.database import Connection
 from tonada.web.access import workspace_connection
 from tonada.web.answers import answer, answer_value, blueprint
 from tonada.web.brands.views import BrandPath
@@ -43,11 +47,20 @@ class VersionPath(TakePath):
 
 @api.post("/brands/<uuid:brand_id>/takes", responses={201: TakeAnswer}, summary="A new take of a brand")
 def create_take(path: BrandPath, body: NewTakeBody) -> Response:
-    body.document.to_take()
+    made = body.document.to_take()
+    document = body.document
     with workspace_connection() as (connection, workspace):
-        document = body.document.model_dump(mode="json")
-        row = takes.create(connection, workspace, path.brand_id, document, body.name)
+        # What the brand says in all of its takes, it says in a new one.
+        shared = _said_by_all(connection, workspace, path.brand_id)
+        if shared and not made.proof.texts:
+            document = TakeDocument.of(replace(made, proof=replace(made.proof, texts=shared)))
+        row = takes.create(connection, workspace, path.brand_id, document.model_dump(mode="json"), body.name)
     return answer(TakeAnswer.of(row), 201)
+
+
+def _said_by_all(connection: Connection, workspace: UUID, brand: UUID) -> tuple[OwnText, ...]:
+    there = takes.list_of_brand(connection, workspace, brand)
+    return said_in_all([TakeDocument.model_validate(take.document).to_take().proof for take in there])
 
 
 @api.get("/takes/<uuid:take_id>", responses={200: TakeAnswer}, summary="A take with its document")
