@@ -15,11 +15,13 @@ from tests.browser.axe import axe_violations
 from tests.browser.conftest import open_demo
 from tests.browser.saving import saved
 from tests.sampling import some
-from tonada.core.color.spaces import hexes_to_srgb8
+from tonada.core.color.spaces import hex_to_srgb8, hexes_to_srgb8
 from tonada.core.proof.pages import PAGES
 from tonada.core.proof.toning import Toning, toned
 from tonada.core.proof.voices import VOICES
 from tonada.core.take.proof_settings import VoiceId
+from tonada.core.take.take import Role
+from tonada.document.take import TakeDocument
 
 ASK = """async ([method, path, body]) => {
   const { csrf_token } = await (await fetch('/api/session')).json()
@@ -74,6 +76,8 @@ def frame_of(page: Page) -> Frame:
 
 def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> None:
     brand, take = fresh_brand(page)
+    document = TakeDocument.model_validate(ask(page, "GET", f"/api/takes/{take}")["document"])
+    accent = "rgb({}, {}, {})".format(*hex_to_srgb8(document.to_take().hex_of(Role.ACCENT)))
     for voice in some(VOICES, 3):
         frame = spoken_by(page, brand, take, voice.id)
         sections = frame.locator("[data-section]").evaluate_all("all => all.map(one => one.dataset.section)")
@@ -88,6 +92,14 @@ def test_every_home_page_is_whole_and_paints_what_was_planned(page: Page) -> Non
             found, planned = (int(one) for one in re.findall(r"(\d+)\s*%", row.inner_text()))
             assert abs(found - planned) <= POINTS, (voice.id, row.inner_text())
         assert axe_violations(frame) == [], voice.id
+        # The accent calls in the first view, whatever its ground: by the button, or above the heading.
+        shown = frame.locator("[data-section=opening]").evaluate(PAINTED)
+        assert accent in shown, (voice.id, shown)
+
+
+# Every colour that something in a section is filled with, as a browser computes it.
+PAINTED = """section => [section, ...section.querySelectorAll('*')]
+  .map(one => getComputedStyle(one).backgroundColor)"""
 
 
 @pytest.mark.detail

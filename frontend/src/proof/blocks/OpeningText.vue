@@ -1,20 +1,39 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useProofContext } from '@/proof/context'
+import { useGround, useProofContext } from '@/proof/context'
 import PartButton from '@/proof/PartButton.vue'
 import PartOf from '@/proof/PartOf.vue'
+import StandOn from '@/proof/StandOn.vue'
 
 /** The words of an opening. */
-defineProps<{ overPicture?: boolean }>()
+const props = defineProps<{ overPicture?: boolean }>()
 const context = useProofContext()
 const opening = computed(() => context.value.copy.home.opening)
+
+const around = useGround()
+/** Where neither the button nor the ground is the accent, the line above the heading stands on it. */
+const isTagged = computed(() => {
+  const on = around?.value
+  const accent = context.value.figures.grounds.find((one) => one.id === 'accent')
+  if (!accent || !on || props.overPicture || on.clashes.includes(accent.id)) return false
+  const button = on.elements.find((one) => one.element === 'button background')
+  return button?.hex !== accent.hex && on.hex !== accent.hex
+})
 </script>
 
 <template>
   <div class="opening-text">
     <div class="stack">
+      <p v-if="isTagged">
+        <StandOn as="span" ground="accent" class="tag"
+          ><PartOf name="Opening’s kicker" element="text" as="span" look="small">{{
+            opening.kicker
+          }}</PartOf></StandOn
+        >
+      </p>
       <!-- Over a picture nothing can be quiet. -->
       <PartOf
+        v-else
         name="Opening’s kicker"
         :element="overPicture ? 'text' : 'quiet text'"
         look="small"
