@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from contextlib import contextmanager
+from pathlib import Path
 from typing import Any
 
 from playwright.sync_api import Browser, FrameLocator, Page, expect
@@ -71,6 +72,21 @@ def client_page(browser: Browser, server: Server, path: str, **options: Any) -> 
     yield page
     context.close()
     assert complaints == []
+
+
+@contextmanager
+def offline_page(page: Page, browser: Browser, made: dict[str, Any], folder: Path) -> Iterator[Page]:
+    """Open a review that was saved as one file, in a browser without a network."""
+    page.goto(f"/brands/{made['review']['brand_id']}/reviews/{made['review']['id']}")
+    with page.expect_download() as download:
+        page.get_by_role("link", name="Review as a file").click()
+    file = folder / "review.html"
+    download.value.save_as(file)
+    context = browser.new_context(viewport={"width": 1280, "height": 800}, offline=True)
+    outside = context.new_page()
+    outside.goto(file.as_uri())
+    yield outside
+    context.close()
 
 
 def frame_of(page: Page, take: str) -> FrameLocator:

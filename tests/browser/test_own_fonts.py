@@ -8,7 +8,7 @@ from playwright.sync_api import Browser, Frame, Page, expect
 
 from tests.browser.axe import axe_violations
 from tests.browser.conftest import open_demo
-from tests.browser.review import client_page, shown
+from tests.browser.review import client_page, offline_page, shown
 from tests.browser.saving import revision, saved
 from tests.browser.servers import Server
 from tests.browser.test_own_texts import ARABIC, HEADING, letters_are_there, type_over
@@ -107,13 +107,5 @@ def test_a_client_sees_the_font_by_link_and_in_one_file_and_letters_that_it_lack
 
     with client_page(browser, server, made["review"] and made["link"]["path"]) as client:
         is_whole(drawn_in(client))
-    page.goto(f"/brands/{made['review']['brand_id']}/reviews/{made['review']['id']}")
-    with page.expect_download() as download:
-        page.get_by_role("link", name="Review as a file").click()
-    file = tmp_path / "review.html"
-    download.value.save_as(file)
-    context = browser.new_context(viewport={"width": 1280, "height": 800}, offline=True)
-    outside = context.new_page()
-    outside.goto(file.as_uri())
-    is_whole(drawn_in(outside))
-    context.close()
+    with offline_page(page, browser, made, tmp_path) as outside:
+        is_whole(drawn_in(outside))

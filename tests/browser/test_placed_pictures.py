@@ -13,7 +13,7 @@ from playwright.sync_api import Browser, Frame, Page, expect
 
 from tests.browser.axe import axe_violations
 from tests.browser.conftest import open_demo
-from tests.browser.review import client_page, shown
+from tests.browser.review import client_page, offline_page, shown
 from tests.browser.review import frame_of as client_frame
 from tests.browser.saving import revision, saved
 from tests.browser.servers import Server
@@ -133,16 +133,8 @@ def test_a_client_sees_pictures_and_letters_by_link_and_in_one_file(
 
     with client_page(browser, server, made["review"] and made["link"]["path"]) as client:
         is_whole(drawn_in(client))
-    page.goto(f"/brands/{made['review']['brand_id']}/reviews/{made['review']['id']}")
-    with page.expect_download() as download:
-        page.get_by_role("link", name="Review as a file").click()
-    file = tmp_path / "review.html"
-    download.value.save_as(file)
-    context = browser.new_context(viewport={"width": 1280, "height": 800}, offline=True)
-    outside = context.new_page()
-    outside.goto(file.as_uri())
-    is_whole(drawn_in(outside))
-    context.close()
+    with offline_page(page, browser, made, tmp_path) as outside:
+        is_whole(drawn_in(outside))
 
 
 def drawn_in(page: Page) -> Frame:

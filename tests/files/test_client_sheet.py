@@ -158,7 +158,8 @@ def test_it_is_tagged_with_alternative_texts_and_headers_of_tables(tmp_path: Pat
     file.write_bytes(pdf_sheet(TAKE, replace(HEAD, logo=made.getvalue()), usual_press(), "A4", ALL_PAGES))
     tree = subprocess.run(["pdfinfo", "-struct", file], capture_output=True, text=True, check=True).stdout
     assert re.search(r"^\s*H1 ", tree, re.MULTILINE)
-    assert alternative_texts(file) == ["Logo of Orrin Peak Observatory"]
+    grounds = [f"The logo on {role}" for role in ("Paper", "Deep", "Primary")]
+    assert alternative_texts(file) == ["Logo of Orrin Peak Observatory", *grounds]
     cells = len(re.findall(r"^\s*TD:", tree, re.MULTILINE))
     assert cells > 100
     assert len(re.findall(r"^\s*/Headers \[", tree, re.MULTILINE)) >= cells, "each knows its headers"
@@ -246,3 +247,18 @@ def test_the_html_says_the_same_and_only_what_is_wished() -> None:
     for said in ("Values by day", "Tints and shades", "Pairs by night", "#2b3a8c", VERSION):
         assert said in page
     assert "127.0.0.1" not in page
+
+
+def test_the_logo_stands_on_light_on_dark_and_on_a_tile(tmp_path: Path) -> None:
+    made = io.BytesIO()
+    drawn = Image.new("RGBA", (120, 40))
+    drawn.paste("#131c4c", (10, 10, 110, 30))
+    drawn.save(made, "PNG")
+    navy = made.getvalue()
+    page = html_sheet(TAKE, replace(HEAD, logo=navy), None)
+    marks = re.findall(r'class="mark[^>]*background: (#\w+)"><img src="data:image/png;base64,([^"]+)', page)
+    assert [ground for ground, _ in marks] == [TAKE.hex_of(role) for role in ("paper", "deep", "primary")]
+    light, dark, _ = (base64.b64decode(data) for _, data in marks)
+    assert light == navy
+    assert dark != navy, "it would be lost there"
+    assert 'class="mark' not in html_sheet(TAKE, HEAD, None), "there is no logo"

@@ -35,8 +35,8 @@ from tonada.core.roles.ramp_rows import rows_of
 from tonada.core.take.proof_settings import Element, ProofSettings, VoiceId
 from tonada.core.take.take import Role, Take
 from tonada.files.page_faces import SHIPPED_WEIGHTS, OwnFont, face_data
-from tonada.files.sheet_front import front_of
-from tonada.files.shown_logo import logo_for
+from tonada.files.sheet_front import front_of, label_on
+from tonada.files.shown_logo import logo_for, whole_logo_for
 
 if TYPE_CHECKING:
     from weasyprint import CSS
@@ -289,6 +289,7 @@ def _page(
         embeds=embeds,
         head=head,
         logo=logo,
+        marks=_marks(take, head.logo),
         paper=paper,
         room=room,
         press=press.name if press else None,
@@ -305,6 +306,21 @@ def _page(
         cut=rounded_down,
         texts=TEXTS,
     )
+
+
+def _marks(take: Take, logo: bytes | None) -> list[dict[str, str]]:
+    """Return the logo on the light and the dark ground and on a tile of Primary, as far as they are there."""
+    if logo is None:
+        return []
+    made = []
+    for role in (Role.PAPER, Role.DEEP, Role.PRIMARY):
+        if take.has_role(role):
+            ground = take.hex_of(role)
+            fits = logo_for if take.proof.logo_in_one is False else whole_logo_for
+            shown = fits(logo, ground, label_on(take, ground))
+            data = base64.b64encode(shown).decode()
+            made.append({"ground": ground, "logo": data, "says": f"The logo on {take.display_name(role)}"})
+    return made
 
 
 def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:

@@ -155,11 +155,11 @@ def _values(take: Take, name: str, value: Hex, press: Press | None) -> Values:
         written(value, "decimals"),
         printed.text if printed else None,
         printed.in_gamut if printed else True,
-        _label_on(take, value),
+        label_on(take, value),
     )
 
 
-def _label_on(take: Take, value: Hex) -> Hex:
+def label_on(take: Take, value: Hex) -> Hex:
     """Return what can be read on a colour: Ink or Paper, else black or white."""
     own = [take.hex_of(role) for role in (Role.INK, Role.PAPER) if take.has_role(role)]
     readable = [entry for entry in own if ratio_between(entry, value) >= TEXT_RATIO]
@@ -228,7 +228,7 @@ def _pairs(take: Take, pairs: Sequence[PairFigures]) -> Iterator[Shown]:
             continue
         seen.add((one.text_hex, one.ground_hex))
         good_for = "all text" if one.ratio >= ALL_TEXT[take.level] else "large text only"
-        small = one.text_hex if one.ratio >= TEXT_RATIO else _label_on(take, one.ground_hex)
+        small = one.text_hex if one.ratio >= TEXT_RATIO else label_on(take, one.ground_hex)
         yield Shown(
             text=one.text_name,
             ground=one.ground_name,

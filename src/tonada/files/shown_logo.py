@@ -16,6 +16,13 @@ def logo_for(logo: bytes, ground: Hex, text: Hex) -> bytes:
     return in_one_color(logo, text) if is_lost else logo
 
 
+def whole_logo_for(logo: bytes, ground: Hex, text: Hex) -> bytes:
+    """Return a logo for a ground as the brand board has it: in one colour where a part of it is lost."""
+    outline = outline_of(logo)
+    is_whole = not outline or logo_on(outline, "", ground).all_pass
+    return logo if is_whole else in_one_color(logo, text)
+
+
 def first_that_shows(logo: bytes | None, grounds: Sequence[Hex]) -> Hex:
     """Return the first ground on which a logo can be seen; the first of all where none does."""
     outline = outline_of(logo) if logo else ()
