@@ -35,6 +35,7 @@ from tonada.store.archives import IdInUse
 from tonada.store.brands import BrandRow
 from tonada.store.database import Connection
 from tonada.store.fonts import FontContent
+from tonada.store.reviews import frozen
 
 # Draws the picture to show of a source's bytes; raises InputError where that is no picture.
 Draw = Callable[[bytes], bytes]
@@ -53,6 +54,7 @@ def take_in(
     Raises InputError where a picture of it can't be drawn.
     """
     archive = packed.archive
+    frozen.allow_drawing(connection)
     known = sorted({*(source.id for source in archive.sources), *(take.id for take in archive.takes)})
     try:
         with connection.transaction():

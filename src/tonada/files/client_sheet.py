@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import atexit
 import base64
+import io
 import os
 import re
 from collections.abc import Sequence
@@ -19,7 +20,7 @@ from typing import TYPE_CHECKING, Any, Final, Literal, TypeAlias
 import numpy as np
 import pypdfium2
 from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
-from PIL import ImageFile
+from PIL import Image, ImageFile
 
 from tonada.core.color.contrast import rounded_down
 from tonada.core.color.press import Press
@@ -53,7 +54,9 @@ _FEW_STEPS: Final = 14
 # A page that is filled to less than this has two thirds of it empty; then what is on the pages gets more
 # room, or less, so that the last one is filled or isn't needed.
 LEAST_FILLED: Final = 1 / 3
-ROOMS: Final = (1.0, 1.5, 0.7, 2.0, 0.4, 2.6)
+# In pixels: four times as large as on paper.
+_MARK_SIZE: Final = (400, 200)
+ROOMS: Final = (1.0, 0.7, 1.5, 0.4, 2.0, 2.6)
 _LOOK_SCALE: Final = 0.25
 _NEARLY_WHITE: Final = 245
 # As the template has them, where the take has no Ink.
@@ -316,11 +319,20 @@ def _marks(take: Take, logo: bytes | None) -> list[dict[str, str]]:
     for role in (Role.PAPER, Role.DEEP, Role.PRIMARY):
         if take.has_role(role):
             ground = take.hex_of(role)
-            fits = logo_for if take.proof.logo_in_one is False else whole_logo_for
-            shown = fits(logo, ground, label_on(take, ground))
-            data = base64.b64encode(shown).decode()
+            data = _mark(logo, ground, label_on(take, ground), take.proof.logo_in_one is False)
             made.append({"ground": ground, "logo": data, "says": f"The logo on {take.display_name(role)}"})
     return made
+
+
+# A sheet is set several times until no page of it is nearly empty, and a review has one for each take.
+@lru_cache(maxsize=32)
+def _mark(logo: bytes, ground: Hex, text: Hex, keeps_colors: bool) -> str:
+    with Image.open(io.BytesIO(logo)) as drawn:
+        drawn.thumbnail(_MARK_SIZE)
+        small = io.BytesIO()
+        drawn.save(small, "PNG")
+    fits = logo_for if keeps_colors else whole_logo_for
+    return base64.b64encode(fits(small.getvalue(), ground, text)).decode()
 
 
 def _cells(evaluation: Evaluation, press: Press | None) -> list[dict[str, Any]]:

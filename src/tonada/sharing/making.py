@@ -89,6 +89,7 @@ def make_review(
             raise InputError(f"{row.name} has no colours yet, so there is nothing to show.", field="takes")
         version = versions.cut(connection, workspace, row.id, description=description, is_automatic=True)
         materials.append(_material(connection, workspace, brand.id, one.name or row.name, version, take))
+    frozen.allow_drawing(connection)
     found = freeze(_frame(connection, workspace, brand.id, brand.name, wanted), materials, usual_press())
     shown = [
         ShownVersion(one.take, kept.version, bytes.fromhex(kept.digest))

@@ -19,6 +19,7 @@ PUT_FILE = """
     values (%(workspace)s, %(digest)s, %(mimetype)s, %(content)s)
     on conflict (workspace_id, digest) do nothing
 """
+ALLOW_DRAWING = "set local idle_in_transaction_session_timeout = '180s'"
 KNOWN_FILES = """
     select digest from review_file where workspace_id = %(workspace)s and digest = any(%(digests)s)
 """
@@ -103,6 +104,11 @@ class ReviewRow:
     page_set: bytes
     created_at: datetime
     withdrawn_at: datetime | None
+
+
+def allow_drawing(connection: Connection) -> None:
+    """Let this transaction wait while a review is drawn: sheets of four takes take a slow machine a minute."""
+    connection.execute(ALLOW_DRAWING)
 
 
 def keep_files(connection: Connection, workspace: UUID, files: Sequence[FrozenFile]) -> None:

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import io
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Final
 
 import numpy as np
@@ -60,6 +61,7 @@ def read_logo(preview: bytes) -> Logo:
     return Logo(outline_of(preview), one_color_mask(preview))
 
 
+@lru_cache(maxsize=16)
 def outline_of(preview: bytes) -> tuple[OutlineColor, ...]:
     """Return the flat colours against which the ground of a logo lies, the largest first.
 
