@@ -107,7 +107,7 @@ class ReviewRow:
 
 
 def allow_drawing(connection: Connection) -> None:
-    """Let this transaction wait while a review is drawn: sheets of four takes take a slow machine a minute."""
+    """Let this transaction wait while a review is drawn, which takes a slow machine a minute."""
     connection.execute(ALLOW_DRAWING)
 
 
