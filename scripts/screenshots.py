@@ -167,7 +167,7 @@ def review(page: Page) -> None:
     page.get_by_text("You chose Midnight.").wait_for()
     for take in ("Midnight", "Dusk"):
         frame = page.frame_locator(f"iframe[title='A page in the colours of {take}']")
-        frame.locator("[data-part='Opening’s heading']").wait_for()
+        frame.locator("[data-part]").first.wait_for()
     time.sleep(1)
 
 
